@@ -1,0 +1,35 @@
+/** Measures the pages of the conformance folder with the engine: one JSON file a page. Used by `npm run conformance`. */
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { measurePage } from '../src/core/index.js';
+import { loadFile } from '../src/sources/index.js';
+
+interface Entry {
+  readonly slug: string;
+  readonly entry: string;
+}
+
+export interface MeasureRun {
+  readonly pages: number;
+  readonly failed: readonly string[];
+  readonly seconds: number;
+}
+
+/** Measures every page of a manifest. `folderOf` gives the site root of a page. */
+export function measureManifest(manifest: string, folderOf: (entry: Entry) => string, out: string, widths: readonly number[], height: number, only: readonly string[] | null): MeasureRun {
+  mkdirSync(out, { recursive: true });
+  const entries = (JSON.parse(readFileSync(manifest, 'utf8')) as Entry[]).filter((e) => !only || only.includes(e.slug));
+  const failed: string[] = [];
+  const start = process.hrtime.bigint();
+  const sheets = new Map();
+  for (const entry of entries) {
+    try {
+      const root = folderOf(entry);
+      const page = loadFile(join(root, entry.entry), { root, scripting: false, sheets });
+      writeFileSync(join(out, `${entry.slug}.json`), JSON.stringify({ ...measurePage(page, widths, height), page: entry.slug }));
+    } catch (error) {
+      failed.push(`${entry.slug}: ${(error as Error).stack?.split('\n').slice(0, 6).join(' | ')}`);
+    }
+  }
+  return { pages: entries.length, failed, seconds: Number(process.hrtime.bigint() - start) / 1e9 };
+}

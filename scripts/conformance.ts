@@ -1,0 +1,123 @@
+/**
+ * Scores the engine against the conformance folder beside the project, if it is there.
+ *   npm run conformance -- [--only slug,…] [--list N] [--set real|wpt|aria] [--floor]
+ */
+import { execFileSync } from 'node:child_process';
+import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { measureManifest } from './conformance-measure.js';
+
+const ROOT = '../shared/conformance';
+const OUT = '.cache/conformance';
+const FLOOR = 'conformance-floor.json';
+const REAL_WIDTHS = [320, 375, 600, 768, 991, 992, 1024, 1280, 1440];
+
+type Scores = Record<string, number>;
+
+function option(name: string): string | null {
+  const at = process.argv.indexOf(name);
+  return at < 0 ? null : (process.argv[at + 1] ?? '');
+}
+
+function report(name: string, run: { pages: number; failed: readonly string[]; seconds: number }): void {
+  console.log(`${name}: ${run.pages} pages measured in ${run.seconds.toFixed(1)} s, ${run.failed.length} failed`);
+  for (const line of run.failed.slice(0, 10)) console.log(`  ${line}`);
+}
+
+function score(truth: string, engine: string, extra: readonly string[]): string {
+  return execFileSync('node', [join(ROOT, 'oracle/score.mjs'), truth, engine, ...extra], { encoding: 'utf8', maxBuffer: 1 << 30 });
+}
+
+interface Scored {
+  readonly pooled: Record<'menu' | 'page', Record<string, { share: number | null }>>;
+  readonly pages: Record<string, Record<'menu' | 'page', Record<string, { share: number | null; hit: number; of: number }>>>;
+}
+
+function scoreJson(truth: string, engine: string, extra: readonly string[]): Scored {
+  const file = join(OUT, 'score.json');
+  score(truth, engine, ['--json', file, ...extra]);
+  return JSON.parse(readFileSync(file, 'utf8')) as Scored;
+}
+
+const KEYS = ['box', '1px', 'style', 'visible', 'topmost', 'tab=', 'scroll'];
+const percent = (v: number): string => (v * 100).toFixed(2);
+
+function take(scored: Scored, prefix: string, scopes: readonly ('menu' | 'page')[], into: Scores): void {
+  for (const scope of scopes) for (const key of KEYS) {
+    const share = scored.pooled[scope][key]?.share;
+    if (typeof share === 'number') into[`${prefix}.${scope}.${key}`] = Number(percent(share));
+  }
+}
+
+/** Pooled boxes and values by area of the standard's own pages. */
+function byArea(scored: Scored): void {
+  const manifest = JSON.parse(readFileSync(join(ROOT, 'wpt/manifest.json'), 'utf8')) as { slug: string; area: string }[];
+  const areas = new Map<string, { near: [number, number]; style: [number, number]; whole: [number, number] }>();
+  for (const { slug, area } of manifest) {
+    const page = scored.pages[slug]?.page;
+    if (!page) continue;
+    const sums = areas.get(area) ?? { near: [0, 0], style: [0, 0], whole: [0, 0] };
+    sums.near[0] += page['1px']!.hit;
+    sums.near[1] += page['1px']!.of;
+    sums.style[0] += page.style!.hit;
+    sums.style[1] += page.style!.of;
+    sums.whole[0] += Number(page['1px']!.hit === page['1px']!.of && page.box!.hit === page.box!.of);
+    sums.whole[1] += 1;
+    areas.set(area, sums);
+  }
+  const cell = ([hit, of]: [number, number]) => (of === 0 ? '-' : percent(hit / of)).padStart(7);
+  console.log(`${'area'.padEnd(26)}   1px%  style%  whole pages%`);
+  for (const [area, sums] of [...areas].sort()) console.log(`${area.padEnd(26)} ${cell(sums.near)} ${cell(sums.style)} ${cell(sums.whole)}`);
+}
+
+function names(into: Scores): void {
+  const out = execFileSync('node', [join(ROOT, 'oracle/score-names.mjs'), join(ROOT, 'aria/cases.json'), join(OUT, 'aria'), ...(option('--list') ? ['--list', option('--list')!] : [])], { encoding: 'utf8', maxBuffer: 1 << 28 });
+  console.log(out.trimEnd());
+  for (const [, kind, hit, of] of out.matchAll(/(name|role)s?\D+(\d+) of (\d+)/gi)) into[`aria.${kind!.toLowerCase()}`] = Number(percent(Number(hit) / Number(of)));
+}
+
+function main(): void {
+  if (!existsSync(ROOT)) {
+    console.log('conformance: no pages here, nothing scored');
+    return;
+  }
+  const only = option('--only')?.split(',') ?? null;
+  const set = option('--set');
+  const extra = [...(only ? ['--only', only.join()] : []), ...(option('--list') ? ['--list', option('--list')!] : []), ...(option('--widths') ? ['--widths', option('--widths')!] : [])];
+  const scores: Scores = {};
+  if (!set || set === 'real') {
+    report('real pages', measureManifest(join(ROOT, 'real/manifest.json'), (e) => join(ROOT, 'real', e.slug), join(OUT, 'real'), REAL_WIDTHS, 800, only));
+    console.log(score(join(ROOT, 'real/truth'), join(OUT, 'real'), extra).trimEnd());
+    take(scoreJson(join(ROOT, 'real/truth'), join(OUT, 'real'), only ? ['--only', only.join()] : []), 'real', ['menu', 'page'], scores);
+  }
+  if (!set || set === 'wpt') {
+    report('standard pages', measureManifest(join(ROOT, 'wpt/manifest.json'), () => join(ROOT, 'wpt'), join(OUT, 'wpt'), [800], 600, only));
+    if (option('--list')) console.log(score(join(ROOT, 'wpt/truth'), join(OUT, 'wpt'), extra).split('\n').filter((l) => !/^css__.* (page|menu) /.test(l)).join('\n'));
+    const scored = scoreJson(join(ROOT, 'wpt/truth'), join(OUT, 'wpt'), only ? ['--only', only.join()] : []);
+    byArea(scored);
+    take(scored, 'wpt', ['page'], scores);
+  }
+  if (!set || set === 'aria') {
+    const folder = ['aria/pages', 'aria'].map((f) => join(ROOT, f)).find((f) => readdirSync(f).some((n) => n.endsWith('.html'))) ?? join(ROOT, 'aria');
+    const manifest = join(ROOT, 'aria/manifest.json');
+    if (existsSync(manifest)) report('name and role pages', measureManifest(manifest, () => folder, join(OUT, 'aria'), [800], 600, only));
+    names(scores);
+  }
+  console.log(Object.entries(scores).map(([key, value]) => `${key} ${value.toFixed(2)}`).join('\n'));
+  if (process.argv.includes('--floor')) settleFloor(scores);
+}
+
+/** Scores may only rise: below the floor is a failure, above it becomes the new floor when asked to. */
+function settleFloor(scores: Scores): void {
+  const floor = existsSync(FLOOR) ? (JSON.parse(readFileSync(FLOOR, 'utf8')) as Scores) : {};
+  const fallen = Object.entries(floor).filter(([key, least]) => (scores[key] ?? 0) < least - 0.02);
+  for (const [key, least] of fallen) console.log(`below the floor: ${key} is ${scores[key] ?? 'missing'}, was ${least}`);
+  if (process.argv.includes('--raise')) {
+    const raised = Object.fromEntries(Object.entries(scores).map(([key, value]) => [key, Math.max(value, floor[key] ?? 0)]));
+    writeFileSync(FLOOR, `${JSON.stringify(raised, null, 2)}\n`);
+    console.log(`floor written to ${FLOOR}`);
+  }
+  if (fallen.length > 0) process.exitCode = 1;
+}
+
+main();

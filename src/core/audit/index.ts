@@ -1,0 +1,1 @@
+export { measurePage, resolvedStyle, type Measured, type MeasuredElement, type MeasuredWidth } from './measure.js';

@@ -1,0 +1,201 @@
+import type { Rect } from '../base/index.js';
+import { cssName, isLengthPercentage, printLength, printNumber, printPx, PROPERTY_KEYS, propertyIndex, resolveLength, type PropertyKey } from '../css/index.js';
+import { printValue, type ComputedStyle } from '../cascade/index.js';
+import type { Fragment } from '../boxes/index.js';
+import type { ElementNode } from '../html/index.js';
+import { isFocusable, nameOf, roleOf, tabOrder } from '../naming/index.js';
+import { listMatrix } from '../paint/index.js';
+import { setting, type Page, type Scene } from '../scene/index.js';
+
+export interface MeasuredElement {
+  readonly path: string;
+  readonly tag: string;
+  readonly box: Rect | null;
+  readonly visible: boolean;
+  readonly style: Readonly<Record<string, string>>;
+  readonly topmost?: string | null;
+  readonly role: string;
+  readonly name: string;
+}
+
+export interface MeasuredWidth {
+  readonly elements: readonly MeasuredElement[];
+  readonly tabOrder: readonly string[];
+  readonly scrollWidth: number;
+  readonly scrollHeight: number;
+}
+
+export interface Measured {
+  readonly page: string;
+  readonly widths: Readonly<Record<string, MeasuredWidth>>;
+}
+
+/** The engine's raw model of a page: closed pose, nothing scrolled. Lengths in CSS px. */
+export function measurePage(page: Page, widths: readonly number[], height: number): Measured {
+  return { page: page.name, widths: Object.fromEntries(widths.map((width) => [String(width), measureWidth(page.scene(setting(width, { height })))])) };
+}
+
+const round = (value: number): number => Math.round(value * 1000) / 1000;
+
+function measureWidth(scene: Scene): MeasuredWidth {
+  const { document, scrollSize } = scene;
+  const elements = document.elements.map((element): MeasuredElement => {
+    const rect = scene.rect(element);
+    const box = rect && { x: round(rect.x), y: round(rect.y), width: round(rect.width), height: round(rect.height) };
+    return {
+      path: element.path,
+      tag: element.tag,
+      box,
+      visible: scene.isVisible(element),
+      style: resolvedStyle(element, scene),
+      ...(isFocusable(element) ? { topmost: topmost(rect, scene) } : {}),
+      role: roleOf(element),
+      name: nameOf(element, scene),
+    };
+  });
+  return { elements, tabOrder: tabOrder(scene).map((e) => e.path), scrollWidth: scrollSize.width, scrollHeight: scrollSize.height };
+}
+
+function topmost(rect: Rect | null, scene: Scene): string | null {
+  if (!rect) return null;
+  const x = rect.x + rect.width / 2;
+  const y = rect.y + rect.height / 2;
+  if (x < 0 || y < 0 || x >= scene.medium.width || y >= scene.medium.height) return null;
+  return (scene.hit(x, y) ?? scene.document.root).path;
+}
+
+const plainCache = new WeakMap<ComputedStyle, Readonly<Record<string, string>>>();
+
+function plainStyle(style: ComputedStyle): Readonly<Record<string, string>> {
+  let known = plainCache.get(style);
+  if (!known) {
+    known = Object.fromEntries(PROPERTY_KEYS.map((key, i) => [cssName(key), printValue(style, i)]));
+    plainCache.set(style, known);
+  }
+  return known;
+}
+
+/** All properties as getComputedStyle resolves them. @spec cssom-1 §9 (resolved values) */
+export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Record<string, string>> {
+  const style = scene.style(element);
+  const out: Record<string, string> = { ...plainStyle(style) };
+  const fragment = scene.fragment(element);
+  for (const side of ['width', 'height'] as const) if (out[`min-${side}`] === 'auto' && !keepsAutoMinimum(element, scene)) out[`min-${side}`] = '0px';
+  if (!fragment) {
+    if (style.transform.length > 0) out.transform = unboxedTransform(style);
+    return out;
+  }
+  used(out, style, fragment, element, scene);
+  return out;
+}
+
+function keepsAutoMinimum(element: ElementNode, scene: Scene): boolean {
+  const box = scene.box(element);
+  if (!box) return false;
+  return ['flex', 'grid'].includes(box.parent?.inner ?? '') || scene.style(element).aspectRatio.ratio !== null;
+}
+
+function used(out: Record<string, string>, style: ComputedStyle, fragment: Fragment, element: ElementNode, scene: Scene): void {
+  const { margin, padding, border, box } = fragment;
+  const inline = box.outer === 'inline' && box.inner !== 'replaced';
+  for (const side of ['top', 'right', 'bottom', 'left'] as const) {
+    const Side = (side[0]!.toUpperCase() + side.slice(1)) as 'Top' | 'Right' | 'Bottom' | 'Left';
+    out[`padding-${side}`] = printPx(inline ? resolvedLength(style, `padding${Side}`, out[`padding-${side}`]!) : padding[side]);
+    out[`margin-${side}`] = inline || box.outer === 'table-part' ? inlineMargin(style, `margin${Side}`) : printPx(margin[side]);
+  }
+  if (!inline) {
+    const content = style.boxSizing === 'border-box';
+    const width = fragment.width - (content ? 0 : padding.left + padding.right + border.left + border.right);
+    const height = fragment.height - (content ? 0 : padding.top + padding.bottom + border.top + border.bottom);
+    out.width = printPx(round(Math.max(0, width)));
+    out.height = printPx(round(Math.max(0, height)));
+  }
+  insets(out, style, element, scene);
+  if (style.transform.length > 0) out.transform = printMatrix(listMatrix(style.transform, fragment.width, fragment.height), style);
+}
+
+function resolvedLength(style: ComputedStyle, key: PropertyKey, fallback: string): number {
+  const value = style.values[propertyIndex(cssName(key))!] as { px: number; percent: number; curve: null };
+  return value.percent === 0 ? value.px : parseFloat(fallback) || 0;
+}
+
+function inlineMargin(style: ComputedStyle, key: PropertyKey): string {
+  const value = style.values[propertyIndex(cssName(key))!] as 'auto' | { px: number; percent: number; curve: ((n: number) => number) | null };
+  return value === 'auto' ? '0px' : printLength(value);
+}
+
+function unboxedTransform(style: ComputedStyle): string {
+  return printMatrix(listMatrix(style.transform, 0, 0), style);
+}
+
+function printMatrix(m: { a: number; b: number; c: number; d: number; e: number; f: number }, style: ComputedStyle): string {
+  const three = style.transform.some((s) => 'three' in s && s.three && s.kind === 'scale') || style.transform.some((s) => s.kind === 'rotate' && s.axis !== 'z');
+  if (style.transform.some((s) => s.kind === 'other')) return style.transform.map((s) => (s.kind === 'other' ? s.text : '')).join(' ');
+  const n = [m.a, m.b, m.c, m.d, m.e, m.f].map(printNumber);
+  if (three) return `matrix3d(${n[0]}, ${n[1]}, 0, 0, ${n[2]}, ${n[3]}, 0, 0, 0, 0, 1, 0, ${n[4]}, ${n[5]}, 0, 1)`;
+  return `matrix(${n.join(', ')})`;
+}
+
+/** Offsets of positioned boxes are given as used. */
+function insets(out: Record<string, string>, style: ComputedStyle, element: ElementNode, scene: Scene): void {
+  if (style.position === 'static') return;
+  const area = containingArea(element, scene);
+  if (!area) return;
+  if (style.position === 'relative' || style.position === 'sticky') {
+    const read = (value: typeof style.top, basis: number) => (value === 'auto' ? null : resolveLength(value, basis));
+    for (const [start, end, basis] of [['top', 'bottom', area.height], ['left', 'right', area.width]] as const) {
+      const a = read(style[start], basis);
+      const b = read(style[end], basis);
+      if (style.position === 'sticky') {
+        if (a !== null) out[start] = printPx(a);
+        if (b !== null) out[end] = printPx(b);
+        continue;
+      }
+      const offset = a ?? (b === null ? 0 : -b);
+      out[start] = printPx(a ?? offset);
+      out[end] = printPx(a === null && b !== null ? b : -offset);
+    }
+    return;
+  }
+  const node = scene.nodes(element)[0];
+  if (!node) return;
+  const { margin } = node.fragment;
+  const { rect } = node;
+  out.top = printPx(round(rect.y - margin.top - area.y));
+  out.left = printPx(round(rect.x - margin.left - area.x));
+  out.bottom = printPx(round(area.y + area.height - rect.y - rect.height - margin.bottom));
+  out.right = printPx(round(area.x + area.width - rect.x - rect.width - margin.right));
+  for (const [side, basis] of [['top', area.height], ['bottom', area.height], ['left', area.width], ['right', area.width]] as const) {
+    const value = style[side];
+    if (value !== 'auto') out[side] = printPx(resolveLength(value, basis));
+  }
+}
+
+/** Padding box of the containing block, or content box for boxes in flow. */
+function containingArea(element: ElementNode, scene: Scene): Rect | null {
+  const style = scene.style(element);
+  const viewport: Rect = { x: 0, y: 0, width: scene.medium.width, height: scene.medium.height };
+  if (style.position === 'fixed' || style.position === 'absolute') {
+    for (let e = element.parent; e; e = e.parent) {
+      const s = scene.style(e);
+      const holds = style.position === 'absolute' ? s.position !== 'static' || s.transform.length > 0 : s.transform.length > 0 || s.filter !== 'none';
+      const node = scene.nodes(e)[0];
+      if (holds && node) {
+        const { border } = node.fragment;
+        return { x: node.rect.x + border.left, y: node.rect.y + border.top, width: node.rect.width - border.left - border.right, height: node.rect.height - border.top - border.bottom };
+      }
+    }
+    return viewport;
+  }
+  for (let box = scene.box(element)?.parent ?? null; box; box = box.parent) {
+    const node = box.outer === 'inline' ? undefined : scene.nodesOf(box)[0];
+    if (!node) continue;
+    const { border, padding } = node.fragment;
+    const definite = box.anonymous ? false : isDefinite(box.style);
+    const height = node.rect.height - border.top - border.bottom - padding.top - padding.bottom;
+    return { x: node.rect.x, y: node.rect.y, width: node.rect.width - border.left - border.right - padding.left - padding.right, height: definite ? height : height };
+  }
+  return viewport;
+}
+
+const isDefinite = (style: ComputedStyle): boolean => typeof style.height !== 'string' && isLengthPercentage(style.height) && style.height.percent === 0;

@@ -1,0 +1,3 @@
+export * from './source.js';
+export * from './rect.js';
+export * from './limits.js';

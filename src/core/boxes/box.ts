@@ -1,0 +1,94 @@
+import type { ElementNode } from '../html/index.js';
+import type { ComputedStyle } from '../cascade/index.js';
+import type { PseudoElement } from '../css/index.js';
+
+/** Natural width, height (px) and ratio of replaced content; null where there is none. @spec css-images-3 §4.1 */
+export interface NaturalSize {
+  readonly width: number | null;
+  readonly height: number | null;
+  readonly ratio: number | null;
+}
+
+/** What a box does with its children. */
+export type Inner = 'flow' | 'flex' | 'grid' | 'table' | 'row-group' | 'row' | 'column' | 'column-group' | 'replaced' | 'text' | 'break';
+
+/** How a box takes part in its parent's layout. */
+export type Outer = 'block' | 'inline' | 'atomic' | 'table-part';
+
+/**
+ * A box of the box tree: style and structure, no geometry.
+ * Geometry lives on fragments, so one tree serves every width with the same styles.
+ */
+export interface Box {
+  readonly id: number;
+  readonly element: ElementNode | null;
+  readonly pseudo: PseudoElement | null;
+  readonly style: ComputedStyle;
+  readonly outer: Outer;
+  readonly inner: Inner;
+  readonly parent: Box | null;
+  readonly children: Box[];
+  /** Made by the engine to hold inline content or table parts; has its parent's inherited style only. */
+  readonly anonymous: boolean;
+  /** Of text boxes: the text with text-transform applied, white space as in the document. */
+  readonly text: string;
+  /** Of replaced boxes. */
+  readonly natural: NaturalSize | null;
+  /** A form control whose content is centred in the block direction. */
+  readonly centred: boolean;
+  /** An outside list marker keeps an empty item one line high. */
+  readonly marker: boolean;
+}
+
+export const isOutOfFlow = (box: Box): boolean => !box.anonymous && (box.style.position === 'absolute' || box.style.position === 'fixed');
+export const isFloating = (box: Box): boolean => !box.anonymous && box.style.float !== 'none' && box.inner !== 'text';
+export const isInFlow = (box: Box): boolean => !isOutOfFlow(box) && !isFloating(box);
+export const isInlineLevel = (box: Box): boolean => box.outer === 'inline' || box.outer === 'atomic';
+
+/** Anonymous boxes paint and position nothing of their own. */
+export const isPositioned = (box: Box): boolean => !box.anonymous && box.inner !== 'text' && box.style.position !== 'static';
+
+/** The box's children are all laid out in lines. */
+export function hasInlineContent(box: Box): boolean {
+  return box.inner === 'flow' && box.children.length > 0 && box.children.every((child) => isInlineLevel(child) || !isInFlow(child)) && box.children.some(isInlineLevel);
+}
+
+/** @spec css-display-3 §2.1, css2 §9.4.1 */
+export function establishesFormattingContext(box: Box): boolean {
+  const { style } = box;
+  if (box.anonymous) return false;
+  return (
+    box.inner !== 'flow' ||
+    box.outer === 'atomic' ||
+    box.parent === null ||
+    box.centred ||
+    isOutOfFlow(box) ||
+    isFloating(box) ||
+    /^flow-root|^inline-block$|^table-(cell|caption)$/.test(style.display) ||
+    (style.overflowX !== 'visible' && style.overflowX !== 'clip') ||
+    (style.overflowY !== 'visible' && style.overflowY !== 'clip') ||
+    /\b(layout|paint|content|strict)\b/.test(style.contain) ||
+    style.columnCount !== 'auto' ||
+    style.columnWidth !== 'auto' ||
+    ['flex', 'grid'].includes(box.parent.inner)
+  );
+}
+
+/** Whether percentages, absolute and fixed boxes may refer to it. @spec css-transforms-1 §2, css-position-3 §2.1, css-contain-2 §3 */
+export function containsFixed(box: Box): boolean {
+  if (box.anonymous || box.inner === 'text' || (box.outer === 'inline' && box.inner === 'flow')) return false;
+  const { style } = box;
+  return (
+    style.transform.length > 0 ||
+    style.translate.length > 0 ||
+    style.rotate.length > 0 ||
+    style.scale.length > 0 ||
+    style.perspective !== 'none' ||
+    style.filter !== 'none' ||
+    style.backdropFilter !== 'none' ||
+    /\b(transform|perspective|filter|backdrop-filter|translate|rotate|scale|contain)\b/.test(style.willChange) ||
+    /\b(layout|paint|strict|content)\b/.test(style.contain)
+  );
+}
+
+export const containsAbsolute = (box: Box): boolean => isPositioned(box) || containsFixed(box);

@@ -1,0 +1,367 @@
+import { establishesFormattingContext, hasInlineContent, isFloating, isInFlow, isOutOfFlow, type Box } from '../box.js';
+import { horizontal, makeFragment, vertical, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import type { Layout, Space } from '../layout.js';
+import { specifiedMargins, usedBorder, usedMargins, usedPadding } from '../used/edges.js';
+import { relativeOffset } from '../used/relative.js';
+import { clampHeight, clampWidth, frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
+import { Floats } from './floats.js';
+import { layoutInline } from './inline/layout.js';
+import { lineHeightOf } from './inline/place.js';
+import { joinMargin, joinStruts, NO_STRUT, strutSize, type Strut } from './margins.js';
+import { adoptOutOfFlow } from './positioned.js';
+
+/** The block formatting context a box takes part in, and where its content box lies in it. */
+interface Flow {
+  readonly floats: Floats;
+  readonly x: number;
+  readonly y: number;
+}
+
+interface Content {
+  /** Relative to the content box. */
+  readonly children: readonly Placed[];
+  readonly height: number;
+  readonly baseline: number | null;
+  readonly lastBaseline: number | null;
+  readonly outOfFlow: readonly OutOfFlow[];
+  /** Margins left over at the end. */
+  readonly end: Strut;
+  /** Nothing inside has height: the box's own margins may meet. */
+  readonly through: boolean;
+}
+
+interface InFlow {
+  readonly fragment: Fragment;
+  readonly end: Strut;
+  readonly through: boolean;
+}
+
+/**
+ * Lays out a block container that is a formatting context of its own.
+ * @spec css2 §9.4.1, §10.3.3, §10.6
+ */
+export function layoutFlowRoot(box: Box, width: number, frame: Frame, margin: Edges, space: Space, layout: Layout): Fragment {
+  const contentWidth = Math.max(0, width - frameWidth(frame));
+  const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
+  const basis = percentBasis(box, specified, frame, space);
+  const floats = new Floats();
+  const content = layoutContent(box, contentWidth, basis, { floats, x: 0, y: 0 }, false, layout);
+  const natural = Math.max(content.height + strutSize(content.end), floats.bottom, box.marker && content.height === 0 ? lineHeightOf(box.style, layout) : 0, 0);
+  const automatic = natural + frameHeight(frame);
+  const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame);
+  const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
+  return finish(box, width, height, frame, margin, content, layout, shift, space);
+}
+
+export function specifiedHeight(box: Box, space: Space, frame: Frame, width: number): number | null {
+  if (box.anonymous) return null;
+  const height = heightFor(box, box.style.height, space.height, frame);
+  if (height !== null) return height;
+  const ratio = preferredRatio(box);
+  if (ratio === null || box.style.height !== 'auto') return null;
+  return box.style.boxSizing === 'border-box' ? width / ratio : (width - frameWidth(frame)) / ratio + frameHeight(frame);
+}
+
+/** What percentage heights inside refer to. @spec css2 §10.5 */
+function percentBasis(box: Box, specified: number | null, frame: Frame, space: Space): number {
+  if (box.anonymous) return space.height;
+  if (space.fixedHeight !== undefined) return space.definite === false ? NaN : space.fixedHeight - frameHeight(frame);
+  return specified === null ? NaN : Math.max(0, clampHeight(box, specified, space.height, frame) - frameHeight(frame));
+}
+
+function finish(box: Box, width: number, height: number, frame: Frame, margin: Edges, content: Content, layout: Layout, shift: number, space: Space): Fragment {
+  const dx = frame.border.left + frame.padding.left;
+  const dy = frame.border.top + frame.padding.top + shift;
+  const children = content.children.map((child): Placed => ({ ...child, x: child.x + dx, y: child.y + dy }));
+  const outOfFlow = content.outOfFlow.map((entry): OutOfFlow => ({ ...entry, x: entry.x + dx, y: entry.y + dy }));
+  const lift = (line: number | null) => (line === null ? null : line + dy);
+  const bare = makeFragment({ box, width, height, children, margin, border: frame.border, padding: frame.padding, baseline: lift(content.baseline), lastBaseline: lift(content.lastBaseline), outOfFlow });
+  return adoptOutOfFlow(bare, layout, space);
+}
+
+function layoutContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
+  return hasInlineContent(box) ? inlineContent(box, width, basis, flow, layout) : blockContent(box, width, basis, flow, absorbs, layout);
+}
+
+function inlineContent(box: Box, width: number, basis: number, flow: Flow, layout: Layout): Content {
+  const placeBlock = (child: Box, y: number) => {
+    const run = new BlockRun(width, basis, flow, false, layout, box);
+    run.startAt(y);
+    run.child(child);
+    const placed = run.children[run.children.length - 1]!;
+    return { placed, bottom: run.cursor + strutSize(run.strut), outOfFlow: run.outOfFlow };
+  };
+  const result = layoutInline(
+    box,
+    { width, height: basis, floats: flow.floats, x: flow.x, y: flow.y, block: placeBlock, float: (child, top) => placeFloat(child, top, width, basis, flow, layout) },
+    layout,
+  );
+  return { ...result, end: NO_STRUT, through: result.height === 0 };
+}
+
+function blockContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
+  const run = new BlockRun(width, basis, flow, absorbs, layout, box);
+  for (const child of box.children) run.child(child);
+  return { children: run.children, height: run.cursor, baseline: run.baseline, lastBaseline: run.lastBaseline, outOfFlow: run.outOfFlow, end: run.strut, through: run.empty };
+}
+
+function placeFloat(box: Box, top: number, width: number, basis: number, flow: Flow, layout: Layout): Placed {
+  const { floats } = flow;
+  const fragment = layout.place(box, { width, height: basis, shrink: true });
+  const { margin } = fragment;
+  const side = floatSide(box);
+  const cleared = clearValue(box);
+  const low = cleared ? floats.clearance(cleared) : null;
+  const from = low === null ? flow.y + top : Math.max(flow.y + top, low);
+  const at = floats.place(side, fragment.width + horizontal(margin), Math.max(0, fragment.height + vertical(margin)), from, flow.x, flow.x + width);
+  const offset = relativeOffset(box, width, basis);
+  return { fragment, x: at.x - flow.x + margin.left + offset.x, y: at.y - flow.y + margin.top + offset.y };
+}
+
+function floatSide(box: Box): 'left' | 'right' {
+  const { float } = box.style;
+  const rtl = box.parent?.style.direction === 'rtl';
+  if (float === 'inline-start') return rtl ? 'right' : 'left';
+  if (float === 'inline-end') return rtl ? 'left' : 'right';
+  return float === 'right' ? 'right' : 'left';
+}
+
+function clearValue(box: Box): 'left' | 'right' | 'both' | null {
+  if (box.anonymous) return null;
+  const { clear } = box.style;
+  const rtl = box.parent?.style.direction === 'rtl';
+  if (clear === 'none') return null;
+  if (clear === 'inline-start') return rtl ? 'right' : 'left';
+  if (clear === 'inline-end') return rtl ? 'left' : 'right';
+  return clear;
+}
+
+/** Stacks block-level children, collapsing their margins. Positions are relative to the content box. */
+class BlockRun {
+  cursor = 0;
+  strut: Strut = NO_STRUT;
+  empty = true;
+  baseline: number | null = null;
+  lastBaseline: number | null = null;
+  readonly children: Placed[] = [];
+  readonly outOfFlow: OutOfFlow[] = [];
+
+  constructor(
+    readonly width: number,
+    readonly basis: number,
+    readonly flow: Flow,
+    /** The parent's own top margin already holds the margins of the first children. */
+    public absorbing: boolean,
+    readonly layout: Layout,
+    readonly parent: Box,
+  ) {}
+
+  startAt(y: number): void {
+    this.cursor = y;
+  }
+
+  child(box: Box): void {
+    if (isOutOfFlow(box)) this.static(box);
+    else if (isFloating(box)) this.float(box);
+    else if (establishesFormattingContext(box)) this.independent(box);
+    else this.inFlow(box);
+  }
+
+  private get pending(): number {
+    return this.absorbing ? 0 : strutSize(this.strut);
+  }
+
+  private static(box: Box): void {
+    const rtl = this.parent.style.direction === 'rtl';
+    this.outOfFlow.push({ box, x: rtl ? this.width : 0, y: this.cursor + this.pending, alignX: rtl ? 'end' : 'start', alignY: 'start', inlineContainer: null });
+  }
+
+  private float(box: Box): void {
+    this.children.push(placeFloat(box, this.cursor + this.pending, this.width, this.basis, this.flow, this.layout));
+  }
+
+  /** Top of a child whose margins begin with the given strut, and whether clearance put it there. */
+  private topFor(box: Box, top: Strut): { y: number; cleared: boolean } {
+    const joined = this.absorbing ? NO_STRUT : joinStruts(this.strut, top);
+    const y = this.cursor + strutSize(joined);
+    const clear = clearValue(box);
+    const low = clear ? this.flow.floats.clearance(clear) : null;
+    if (low === null) return { y, cleared: false };
+    // A child that clears floats keeps its margin apart from the parent's.
+    const own = this.absorbing ? this.cursor + strutSize(top) : y;
+    return low - this.flow.y > own ? { y: low - this.flow.y, cleared: true } : { y, cleared: false };
+  }
+
+  private inFlow(box: Box): void {
+    const { layout, width, basis } = this;
+    const top = topStrut(box, width, this.flow.floats.empty, layout);
+    const { y, cleared } = this.topFor(box, top.strut);
+    const { fragment, end, through } = layoutBlock(box, width, basis, { ...this.flow, y: this.flow.y + y }, layout);
+    this.put(fragment, y);
+    if (through && !cleared) {
+      if (!this.absorbing) this.strut = joinStruts(this.strut, joinStruts(top.strut, end));
+      return;
+    }
+    this.advance(fragment, y, end);
+  }
+
+  private independent(box: Box): void {
+    const { width, flow } = this;
+    const margins = usedMargins(box, width);
+    const top = joinMargin(NO_STRUT, margins.top);
+    const { y } = this.topFor(box, top);
+    const { fragment, y: at, x } = besideFloats(box, y, width, this.basis, flow, this.layout);
+    const offset = relativeOffset(box, width, this.basis);
+    this.children.push({ fragment, x: x + offset.x, y: at + offset.y });
+    this.advance(fragment, at, joinMargin(NO_STRUT, fragment.margin.bottom));
+  }
+
+  private put(fragment: Fragment, y: number): void {
+    const offset = relativeOffset(fragment.box, this.width, this.basis);
+    this.children.push({ fragment, x: fragment.margin.left + offset.x, y: y + offset.y });
+    const { outOfFlow } = fragment;
+    if (outOfFlow.length > 0) this.carry(fragment, fragment.margin.left + offset.x, y + offset.y);
+  }
+
+  private carry(fragment: Fragment, x: number, y: number): void {
+    for (const entry of fragment.outOfFlow) this.outOfFlow.push({ ...entry, x: entry.x + x, y: entry.y + y });
+  }
+
+  private advance(fragment: Fragment, y: number, end: Strut): void {
+    if (establishesFormattingContext(fragment.box)) {
+      const last = this.children[this.children.length - 1]!;
+      this.carry(fragment, last.x, last.y);
+    }
+    this.absorbing = false;
+    this.empty = false;
+    this.cursor = y + fragment.height;
+    this.strut = end;
+    if (fragment.baseline !== null) this.baseline ??= y + fragment.baseline;
+    if (fragment.lastBaseline !== null) this.lastBaseline = y + fragment.lastBaseline;
+  }
+}
+
+/** A formatting context does not overlap floats: it narrows or moves down. @spec css2 §9.5 */
+function besideFloats(box: Box, top: number, width: number, basis: number, flow: Flow, layout: Layout): { fragment: Fragment; x: number; y: number } {
+  const { floats } = flow;
+  const alone = layout.place(box, { width, height: basis });
+  const margins = usedMargins(box, width);
+  if (floats.empty) return { fragment: alone, x: alone.margin.left, y: top };
+  const automatic = box.anonymous || box.style.width === 'auto';
+  for (let y = top; ; ) {
+    const gap = floats.gap(flow.y + y, flow.y + y + Math.max(1, alone.height), flow.x, flow.x + width);
+    const left = Math.max(gap.left - flow.x, margins.left);
+    const right = Math.min(gap.right - flow.x, width - margins.right);
+    const free = gap.left <= flow.x && gap.right >= flow.x + width;
+    if (free) return { fragment: alone, x: alone.margin.left, y };
+    const stretches = automatic && box.inner !== 'table' && box.inner !== 'replaced';
+    const narrowest = stretches ? layout.intrinsic(box).min + frameWidth(frameOf(box, width)) : alone.width;
+    if (narrowest <= right - left + 1 / 64) {
+      const fragment = stretches ? layout.place(box, { width, height: basis, fixedWidth: Math.min(alone.width, right - left) }) : alone;
+      const rtl = box.parent?.style.direction === 'rtl';
+      return { fragment, x: rtl ? right - fragment.width : gap.left > flow.x ? left : Math.max(left, Math.min(fragment.margin.left, right - fragment.width)), y };
+    }
+    const next = floats.nextBottom(flow.y + y);
+    if (next === null) return { fragment: alone, x: alone.margin.left, y };
+    y = next - flow.y;
+  }
+}
+
+export function frameOf(box: Box, basis: number): Frame {
+  return { border: usedBorder(box), padding: usedPadding(box, basis) };
+}
+
+/** Used horizontal margins of a block-level box whose width is known. @spec css2 §10.3.3, css-align-3 §5.1 (-webkit- alignment) */
+export function horizontalMargins(box: Box, width: number, containing: number): { left: number; right: number } {
+  const { left, right } = specifiedMargins(box, containing);
+  const spare = containing - width - (left ?? 0) - (right ?? 0);
+  const rtl = box.parent?.style.direction === 'rtl';
+  if (left === null && right === null) {
+    if (spare < 0) return rtl ? { left: spare, right: 0 } : { left: 0, right: 0 };
+    return { left: spare / 2, right: spare / 2 };
+  }
+  if (left === null) return { left: rtl || spare >= 0 ? spare : 0, right: right ?? 0 };
+  if (right === null) return { left, right: Math.max(0, spare) };
+  const align = box.parent?.style.textAlign;
+  if (spare > 0 && align === '-webkit-center') return { left: left + spare / 2, right };
+  if (spare > 0 && align === '-webkit-right') return { left: left + spare, right };
+  if (rtl && align !== '-webkit-left') return { left: left + spare, right };
+  return { left, right };
+}
+
+/** Border-box width of a block-level box in normal flow. @spec css2 §10.3.3, §10.4 */
+export function blockWidth(box: Box, containing: number, frame: Frame, layout: Layout): number {
+  const margins = usedMargins(box, containing);
+  const available = containing - horizontal(margins);
+  if (box.anonymous) return Math.max(available, 0);
+  const intrinsic = () => layout.intrinsic(box);
+  const width = widthFor(box, box.style.width, containing, available, frame, intrinsic) ?? Math.max(available, frameWidth(frame));
+  return clampWidth(box, width, containing, available, frame, intrinsic);
+}
+
+/** An in-flow block container that shares its parent's formatting context. */
+function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, layout: Layout): InFlow {
+  const frame = frameOf(box, containing);
+  const width = blockWidth(box, containing, frame, layout);
+  const side = horizontalMargins(box, width, containing);
+  const own = usedMargins(box, containing);
+  const margin: Edges = { ...own, ...side };
+  const space: Space = { width: containing, height: basis };
+  const specified = specifiedHeight(box, space, frame, width);
+  const inner: Flow = { floats: flow.floats, x: flow.x + margin.left + frame.border.left + frame.padding.left, y: flow.y + frame.border.top + frame.padding.top };
+  const joinsTop = frame.border.top === 0 && frame.padding.top === 0;
+  const content = layoutContent(box, Math.max(0, width - frameWidth(frame)), percentBasis(box, specified, frame, space), inner, joinsTop, layout);
+  const joinsBottom = frame.border.bottom === 0 && frame.padding.bottom === 0 && specified === null;
+  const lineless = box.marker && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
+  const natural = Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end))) + frameHeight(frame);
+  const height = clampHeight(box, specified ?? natural, basis, frame);
+  const through = content.through && joinsTop && joinsBottom && height === 0;
+  const fragment = finish(box, width, height, frame, margin, content, layout, 0, space);
+  const bottom = joinMargin(NO_STRUT, margin.bottom);
+  const end = joinsBottom && height <= natural ? joinStruts(content.end, bottom) : bottom;
+  return { fragment, end, through };
+}
+
+/**
+ * The margins that meet at the top of a box: its own and those of its first children, looked up ahead of layout.
+ * @spec css2 §8.3.1
+ */
+function topStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): { strut: Strut; through: boolean } {
+  const margins = usedMargins(box, containing);
+  let strut = joinMargin(NO_STRUT, margins.top);
+  if (establishesFormattingContext(box)) return { strut, through: false };
+  const frame = frameOf(box, containing);
+  if (frame.border.top > 0 || frame.padding.top > 0) return { strut, through: false };
+  if (hasInlineContent(box)) return { strut: through(box, frame) && isBlank(box) ? joinMargin(strut, margins.bottom) : strut, through: through(box, frame) && isBlank(box) };
+  const width = Math.max(0, blockWidth(box, containing, frame, layout) - frameWidth(frame));
+  let clear = noFloats;
+  for (const child of box.children) {
+    if (isFloating(child)) clear = false;
+    if (!isInFlow(child)) continue;
+    if (!clear && clearValue(child)) return { strut, through: false };
+    const inner = topStrut(child, width, clear, layout);
+    strut = joinStruts(strut, inner.strut);
+    if (!inner.through) return { strut, through: false };
+  }
+  if (!through(box, frame)) return { strut, through: false };
+  return { strut: joinMargin(strut, margins.bottom), through: true };
+}
+
+/** Whether a box without content would let its margins meet. */
+function through(box: Box, frame: Frame): boolean {
+  if (box.anonymous) return true;
+  const { height, minHeight } = box.style;
+  const none = (value: typeof height) => typeof value === 'string' || (!('fit' in value) && value.px === 0 && value.percent === 0 && !value.curve);
+  return !box.marker && frame.border.bottom === 0 && frame.padding.bottom === 0 && none(height) && none(minHeight) && preferredRatio(box) === null;
+}
+
+/** Inline content that makes no line: collapsible space and empty inline boxes. */
+function isBlank(box: Box): boolean {
+  return box.children.every((child) => {
+    if (!isInFlow(child)) return true;
+    if (child.inner === 'text') return /^[ \t\r\n\f\u200b]*$/.test(child.text) && !/^(pre|pre-wrap|break-spaces)$/.test(child.style.whiteSpace);
+    if (child.outer !== 'inline' || child.inner !== 'flow') return false;
+    const edges = [usedMargins(child, 0), usedBorder(child), usedPadding(child, 0)];
+    return edges.every((e) => e.left === 0 && e.right === 0) && isBlank(child);
+  });
+}

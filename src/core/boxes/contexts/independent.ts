@@ -1,0 +1,127 @@
+import type { Rect } from '../../base/index.js';
+import { isInFlow, type Box } from '../box.js';
+import { horizontal, makeFragment, type Edges, type Fragment, type Placed } from '../fragment.js';
+import { spaceKey, type Intrinsic, type Layout, type Space } from '../layout.js';
+import { usedMargins } from '../used/edges.js';
+import { replacedSize } from '../used/replaced.js';
+import { clampWidth, frameWidth, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
+import { layoutFlex } from './flex.js';
+import { blockWidth, frameOf, horizontalMargins, layoutFlowRoot, specifiedHeight } from './flow.js';
+import { layoutGrid } from './grid.js';
+import { contributionOf, intrinsicWidths } from './intrinsic.js';
+import { lineHeightOf } from './inline/place.js';
+import { adoptAtRoot } from './positioned.js';
+import { layoutTable } from './table.js';
+
+type Shared = Pick<Layout, 'metrics' | 'limits' | 'quirks' | 'viewport'>;
+
+/** Makes the functions that formatting contexts call back for their children, with memory of their results. */
+export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
+  const layout: Layout = {
+    ...shared,
+    place: (box, space) => {
+      const known = memory.fragments.get(box);
+      const key = spaceKey(space);
+      const found = known?.get(key);
+      if (found) return found;
+      const made = layoutIndependent(box, space, layout);
+      if (known) known.set(key, made);
+      else memory.fragments.set(box, new Map([[key, made]]));
+      return made;
+    },
+    intrinsic: (box) => remember(memory.intrinsic, box, () => intrinsicWidths(box, layout)),
+    contribution: (box) => remember(memory.contribution, box, () => contributionOf(box, layout)),
+  };
+  return layout;
+}
+
+/** Results by box: they hold as long as the box tree and the viewport do. */
+export interface LayoutMemory {
+  readonly fragments: Map<Box, Map<string, Fragment>>;
+  readonly intrinsic: Map<Box, Intrinsic>;
+  readonly contribution: Map<Box, Intrinsic>;
+}
+
+export const newMemory = (): LayoutMemory => ({ fragments: new Map(), intrinsic: new Map(), contribution: new Map() });
+
+function remember(memory: Map<Box, Intrinsic>, box: Box, make: () => Intrinsic): Intrinsic {
+  let known = memory.get(box);
+  if (!known) memory.set(box, (known = make()));
+  return known;
+}
+
+function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
+  const frame = frameOf(box, space.width);
+  if (box.inner === 'replaced') return layoutReplaced(box, frame, space, layout);
+  const width = space.fixedWidth ?? outerWidth(box, frame, space, layout);
+  const margin = marginsFor(box, width, space);
+  switch (box.inner) {
+    case 'flex':
+      return layoutFlex(box, width, frame, margin, space, layout);
+    case 'grid':
+      return layoutGrid(box, width, frame, margin, space, layout);
+    case 'table':
+      return layoutTable(box, width, frame, margin, space, layout);
+    default:
+      return layoutFlowRoot(box, width, frame, margin, space, layout);
+  }
+}
+
+const fillsLine = (box: Box, space: Space): boolean => !space.shrink && box.outer === 'block' && isInFlow(box) && box.inner !== 'table';
+
+function marginsFor(box: Box, width: number, space: Space): Edges {
+  const used = usedMargins(box, space.width);
+  const inBlockFlow = box.outer === 'block' && isInFlow(box) && !space.shrink && !['flex', 'grid'].includes(box.parent?.inner ?? '');
+  return inBlockFlow ? { ...used, ...horizontalMargins(box, width, space.width) } : used;
+}
+
+/** Border-box width where the parent did not decide it. @spec css2 §10.3.3, §10.3.5, §10.3.9 */
+function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): number {
+  if (fillsLine(box, space) && !(box.centred && box.style.width === 'auto')) return blockWidth(box, space.width, frame, layout);
+  const margins = horizontal(usedMargins(box, space.width));
+  const available = space.width - margins;
+  const intrinsic = () => layout.intrinsic(box);
+  const extra = frameWidth(frame);
+  const specified = box.anonymous ? null : widthFor(box, box.style.width, space.width, available, frame, intrinsic);
+  let width = specified;
+  if (width === null) {
+    const ratio = preferredRatio(box);
+    const height = ratio === null ? null : (space.fixedHeight ?? specifiedHeight(box, space, frame, NaN));
+    if (ratio !== null && height !== null && !Number.isNaN(height)) width = height * ratio;
+  }
+  if (width === null) {
+    const { min, max } = intrinsic();
+    width = Math.max(min + extra, Math.min(max + extra, available));
+  }
+  return clampWidth(box, width, space.width, available, frame, intrinsic);
+}
+
+function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): Fragment {
+  const size = replacedSize(box, space.width, space.height, frame, { width: space.fixedWidth, height: space.fixedHeight });
+  const margin = marginsFor(box, size.width, space);
+  const control = box.element && /^(input|select|textarea)$/.test(box.element.tag);
+  const baseline = control ? controlBaseline(box, size.height, layout) : null;
+  return makeFragment({ box, ...size, margin, border: frame.border, padding: frame.padding, baseline, lastBaseline: baseline });
+}
+
+/** Text controls stand on the baseline of their text. */
+function controlBaseline(box: Box, height: number, layout: Layout): number | null {
+  if (box.element!.tag === 'textarea') return null;
+  const face = layout.metrics.face(box.style.fontFamily, box.style.fontWeight, box.style.fontStyle !== 'normal');
+  const line = lineHeightOf(box.style, layout);
+  return (height - line) / 2 + (line - face.ascent(box.style.fontSize) - face.descent(box.style.fontSize)) / 2 + face.ascent(box.style.fontSize);
+}
+
+export interface DocumentLayout {
+  /** The root element's fragment and where it lies; then boxes whose containing block is the initial one. */
+  readonly placed: readonly Placed[];
+}
+
+/** Lays out a whole document. @spec css2 §10.1 (initial containing block) */
+export function layoutDocument(root: Box, layout: Layout): DocumentLayout {
+  const { width, height } = layout.viewport;
+  const fragment = layout.place(root, { width, height });
+  const viewport: Rect = { x: 0, y: 0, width, height };
+  const lifted = makeFragment({ ...fragment, outOfFlow: fragment.outOfFlow.map((o) => ({ ...o, x: o.x + fragment.margin.left, y: o.y + fragment.margin.top })) });
+  return { placed: [{ fragment, x: fragment.margin.left, y: fragment.margin.top }, ...adoptAtRoot(lifted, viewport, layout)] };
+}

@@ -1,0 +1,81 @@
+import { isFloating, isOutOfFlow, type Box } from '../../box.js';
+import { breakOffsets, OBJECT } from '../../text/index.js';
+
+/** What inline content is made of, in order. Text has its white space collapsed. */
+export type Item =
+  | { readonly kind: 'text'; readonly box: Box; readonly text: string; readonly start: number }
+  | { readonly kind: 'open' | 'close' | 'atomic' | 'float' | 'out' | 'break' | 'block'; readonly box: Box; readonly start: number };
+
+export interface Paragraph {
+  readonly items: readonly Item[];
+  /** Text of the whole paragraph, atomic inlines as one object character each. */
+  readonly text: string;
+  readonly breaks: ReadonlySet<number>;
+}
+
+interface Collecting {
+  readonly items: Item[];
+  text: string;
+  /** Whether the last character is a space that later spaces collapse into. */
+  collapsible: boolean;
+}
+
+const known = new WeakMap<Box, Paragraph>();
+
+/** Flattens the inline-level content of a block container; remembered by box. @spec css-text-3 §4.1.1 */
+export function paragraphOf(container: Box): Paragraph {
+  let paragraph = known.get(container);
+  if (!paragraph) {
+    const work: Collecting = { items: [], text: '', collapsible: true };
+    for (const child of container.children) collect(child, work);
+    paragraph = { items: work.items, text: work.text, breaks: breakOffsets(work.text) };
+    known.set(container, paragraph);
+  }
+  return paragraph;
+}
+
+function collect(box: Box, work: Collecting): void {
+  const start = work.text.length;
+  const add = (kind: Exclude<Item['kind'], 'text'>, text = '') => {
+    work.items.push({ kind, box, start });
+    work.text += text;
+  };
+  if (box.inner === 'text') return collectText(box, work);
+  if (isOutOfFlow(box)) return add('out');
+  if (isFloating(box)) return add('float');
+  if (box.inner === 'break') {
+    add('break', '\n');
+    work.collapsible = true;
+  } else if (box.outer === 'atomic') {
+    add('atomic', OBJECT);
+    work.collapsible = false;
+  } else if (box.outer !== 'inline') {
+    add('block', '\n');
+    work.collapsible = true;
+  } else {
+    add('open');
+    for (const child of box.children) collect(child, work);
+    work.items.push({ kind: 'close', box, start: work.text.length });
+  }
+}
+
+function collectText(box: Box, work: Collecting): void {
+  const mode = box.style.whiteSpace;
+  const start = work.text.length;
+  let out = '';
+  if (mode === 'pre' || mode === 'pre-wrap' || mode === 'break-spaces') {
+    out = box.text.replace(/\r\n?|\f/g, '\n');
+    work.collapsible = false;
+  } else {
+    const source = mode === 'pre-line' ? box.text.replace(/[ \t\r\f]*\n[ \t\r\f]*/g, '\n') : box.text.replace(/[\t\r\n\f]/g, ' ');
+    for (const character of source) {
+      const space = character === ' ';
+      if (space && work.collapsible) continue;
+      out += character;
+      work.collapsible = space || character === '\n';
+    }
+  }
+  if (out === '') return;
+  work.items.push({ kind: 'text', box, text: out, start });
+  work.text += out;
+}

@@ -1,0 +1,235 @@
+import { resolveLength } from '../../../css/index.js';
+import { isOutOfFlow, type Box } from '../../box.js';
+import { horizontal, type Fragment, type OutOfFlow, type Placed } from '../../fragment.js';
+import type { Intrinsic, Layout } from '../../layout.js';
+import type { Floats } from '../floats.js';
+import { paragraphOf } from './items.js';
+import { intrinsicOf, takeLine, type Line } from './lines.js';
+import { piecesOf, type Piece } from './pieces.js';
+import { lineHeightOf, placeLine } from './place.js';
+
+/** Where inline content is laid out: its content box inside the float context. */
+export interface InlineSpace {
+  readonly width: number;
+  readonly height: number;
+  readonly floats: Floats;
+  /** Content box's corner in the coordinates of the floats. */
+  readonly x: number;
+  readonly y: number;
+  /** Lays out a block-level box found among inline content; gives its fragment and place. */
+  readonly block: (box: Box, y: number) => { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] };
+  /** Lays out a float and finds its place; the result is relative to the content box. */
+  readonly float: (box: Box, top: number) => Placed;
+}
+
+export interface InlineResult {
+  /** Relative to the content box. */
+  readonly children: readonly Placed[];
+  readonly height: number;
+  readonly baseline: number | null;
+  readonly lastBaseline: number | null;
+  readonly outOfFlow: readonly OutOfFlow[];
+}
+
+interface Running {
+  y: number;
+  baseline: number | null;
+  lastBaseline: number | null;
+  readonly children: Placed[];
+  readonly outOfFlow: OutOfFlow[];
+  open: readonly Box[];
+}
+
+/**
+ * Breaks inline content into lines around floats and stacks them.
+ * @spec css2 §9.4.2, §9.5, css-text-3 §5, §7
+ */
+export function layoutInline(container: Box, space: InlineSpace, layout: Layout): InlineResult {
+  const atomics = new Map<Box, Fragment>();
+  const atomic = (box: Box): Fragment => {
+    let known = atomics.get(box);
+    if (!known) atomics.set(box, (known = layout.place(box, { width: space.width, height: space.height, shrink: true })));
+    return known;
+  };
+  let pieces = piecesOf(paragraphOf(container), space.width, layout, (box) => atomic(box).width + horizontal(atomic(box).margin));
+  const run: Running = { y: 0, baseline: null, lastBaseline: null, children: [], outOfFlow: [], open: [] };
+  const indent = container.anonymous && container.parent?.children[0] !== container ? 0 : resolveLength(container.style.textIndent, space.width);
+  const estimate = lineHeightOf(container.style, layout);
+  let from = 0;
+  let first = true;
+  while (from < pieces.length) {
+    from = leadingOutOfLine(pieces, from, run, space, container);
+    if (from >= pieces.length) break;
+    if (pieces[from]!.kind === 'block') {
+      blockInInline(pieces[from]!, run, space);
+      from++;
+      first = false;
+      continue;
+    }
+    const offset = first ? indent : 0;
+    const start = findRoom(pieces, from, run.y, estimate, offset, space, layout);
+    run.y = start.y;
+    const room = start.right - start.left - offset;
+    const taken = takeLine(pieces, from, room, layout);
+    pieces = taken.pieces;
+    const placed = placeInLineFloats(taken.line, start, run, space);
+    emit(container, taken.line, { left: placed.left + offset, right: placed.right }, run, space, layout, atomics, from + taken.line.pieces.length >= pieces.length);
+    from = Math.max(taken.next, from + 1);
+    if (taken.line.visible) first = false;
+  }
+  return { children: run.children, height: run.y, baseline: run.baseline, lastBaseline: run.lastBaseline, outOfFlow: run.outOfFlow };
+}
+
+/** Floats and absolute boxes at the start of a line take no part in it. */
+function leadingOutOfLine(pieces: readonly Piece[], from: number, run: Running, space: InlineSpace, container: Box): number {
+  let i = from;
+  for (; i < pieces.length; i++) {
+    const { kind, box } = pieces[i]!;
+    if (kind === 'float') run.children.push(space.float(box, run.y));
+    else if (kind === 'out' && isOutOfFlow(box)) run.outOfFlow.push(staticAtLineStart(box, run, space, container));
+    else break;
+  }
+  return i;
+}
+
+function staticAtLineStart(box: Box, run: Running, space: InlineSpace, container: Box): OutOfFlow {
+  const room = space.floats.gap(space.y + run.y, space.y + run.y, space.x, space.x + space.width);
+  const inline = /^inline|^ruby$|^math$/.test(box.style.specifiedDisplay);
+  const rtl = container.style.direction === 'rtl';
+  const left = inline ? room.left - space.x : 0;
+  const right = inline ? room.right - space.x : space.width;
+  let x = rtl ? right : left;
+  let alignX: OutOfFlow['alignX'] = rtl ? 'end' : 'start';
+  if (inline && /center/.test(container.style.textAlign)) {
+    x = (left + right) / 2;
+    alignX = 'start';
+  } else if (inline && (container.style.textAlign === 'right' || container.style.textAlign === '-webkit-right')) {
+    x = right;
+    alignX = 'start';
+  }
+  return { box, x, y: run.y, alignX, alignY: 'start', inlineContainer: run.open.findLast((b) => b.style.position !== 'static') ?? null };
+}
+
+interface Room {
+  readonly y: number;
+  readonly left: number;
+  readonly right: number;
+}
+
+/** The first height at which the next unbreakable part fits beside the floats. */
+function findRoom(pieces: Piece[], from: number, y: number, height: number, indent: number, space: InlineSpace, layout: Layout): Room {
+  for (let top = y; ; ) {
+    const gap = space.floats.gap(space.y + top, space.y + top + height, space.x, space.x + space.width);
+    const room = { y: top, left: gap.left - space.x, right: gap.right - space.x };
+    const free = room.right - room.left - indent;
+    const narrowed = gap.left > space.x || gap.right < space.x + space.width;
+    if (!narrowed) return room;
+    const need = takeLine(pieces, from, -Infinity, layout).line;
+    if (!need.visible || need.width <= free) return room;
+    const next = space.floats.nextBottom(space.y + top);
+    if (next === null) return room;
+    top = next - space.y;
+  }
+}
+
+/** Floats met inside a line go beside it if they fit, and the line moves over. */
+function placeInLineFloats(line: Line, room: Room, run: Running, space: InlineSpace): { left: number; right: number } {
+  let { left, right } = room;
+  for (const piece of line.pieces) {
+    if (piece.kind !== 'float') continue;
+    const placed = space.float(piece.box, run.y);
+    run.children.push(placed);
+    const gap = space.floats.gap(space.y + run.y, space.y + run.y + 1, space.x, space.x + space.width);
+    left = Math.max(left, gap.left - space.x);
+    right = Math.min(right, gap.right - space.x);
+  }
+  return { left, right };
+}
+
+function blockInInline(piece: Piece, run: Running, space: InlineSpace): void {
+  const { placed, bottom, outOfFlow } = space.block(piece.box, run.y);
+  run.children.push(placed);
+  run.outOfFlow.push(...outOfFlow);
+  run.y = bottom;
+  const { fragment, y } = placed;
+  if (fragment.baseline !== null) run.baseline ??= y + fragment.baseline;
+  if (fragment.lastBaseline !== null) run.lastBaseline = y + fragment.lastBaseline;
+}
+
+function emit(container: Box, line: Line, room: { left: number; right: number }, run: Running, space: InlineSpace, layout: Layout, atomics: ReadonlyMap<Box, Fragment>, last: boolean): void {
+  const free = Math.max(0, room.right - room.left - line.width);
+  const align = alignment(container, last || line.endsForced);
+  const spaces = line.pieces.reduce((n, p) => n + (p.kind === 'text' ? (p.text.match(/[ \u00a0]/g)?.length ?? 0) : 0), 0) - (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
+  const expand = align === 'justify' && spaces > 0 ? free / spaces : 0;
+  const placed = placeLine({ pieces: line.pieces, container, basis: space.width, layout, atomics, open: run.open, trailing: true, expand });
+  run.open = placed.open;
+  const rtl = container.style.direction === 'rtl';
+  const width = line.width + (expand > 0 ? free : 0);
+  const slack = expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
+  const left = room.left + slack;
+  const mirror = (children: readonly Placed[], around: number): Placed[] => (rtl ? children.map((c) => mirrored(c, around)) : [...children]);
+  for (const child of mirror(placed.children, width)) run.children.push({ ...child, x: left + child.x, y: run.y + child.y });
+  for (const entry of placed.outOfFlow) {
+    const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
+    const x = inline ? left + (rtl ? width - entry.x : entry.x) : rtl ? space.width : 0;
+    run.outOfFlow.push({ ...entry, x, y: run.y + (inline || !line.visible ? 0 : placed.height), alignX: rtl ? 'end' : 'start' });
+  }
+  if (!line.visible) return;
+  run.baseline ??= run.y + placed.baseline;
+  run.lastBaseline = run.y + placed.baseline;
+  run.y += placed.height;
+  const forced = line.pieces[line.pieces.length - 1];
+  const clear = forced?.kind === 'break' ? forced.box.style.clear : 'none';
+  if (clear !== 'none') {
+    const bottom = space.floats.clearance(clear === 'inline-start' ? 'left' : clear === 'inline-end' ? 'right' : clear);
+    if (bottom !== null) run.y = Math.max(run.y, bottom - space.y);
+  }
+}
+
+/** Right-to-left lines are set from the other end. */
+function mirrored(placed: Placed, width: number): Placed {
+  const { fragment } = placed;
+  const inline = fragment.kind === 'box' && fragment.box.outer === 'inline';
+  const inner = inline ? Object.freeze({ ...fragment, children: fragment.children.map((c) => mirrored(c, fragment.width)) }) : fragment;
+  return { fragment: inner, x: width - placed.x - fragment.width, y: placed.y };
+}
+
+/** @spec css-text-3 §7.1 */
+function alignment(container: Box, last: boolean): 'left' | 'right' | 'center' | 'justify' {
+  const { textAlign, textAlignLast, direction } = container.style;
+  const start = direction === 'rtl' ? 'right' : 'left';
+  const value = last && textAlignLast !== 'auto' ? textAlignLast : last && textAlign === 'justify' ? 'start' : textAlign;
+  switch (value) {
+    case 'left':
+    case '-webkit-left':
+      return 'left';
+    case 'right':
+    case '-webkit-right':
+      return 'right';
+    case 'center':
+    case '-webkit-center':
+      return 'center';
+    case 'justify':
+      return 'justify';
+    case 'end':
+      return start === 'left' ? 'right' : 'left';
+    default:
+      return start;
+  }
+}
+
+/** Intrinsic widths of inline content. */
+export function inlineIntrinsic(container: Box, layout: Layout): Intrinsic {
+  const widths = new Map<Box, Intrinsic>();
+  const outer = (box: Box): Intrinsic => {
+    let known = widths.get(box);
+    if (!known) widths.set(box, (known = layout.contribution(box)));
+    return known;
+  };
+  const at = (key: 'min' | 'max') => intrinsicOf(piecesOf(paragraphOf(container), 0, layout, (box) => outer(box)[key]), (piece) => outer(piece.box));
+  const hasAtomic = paragraphOf(container).items.some((item) => item.kind === 'atomic');
+  const max = at('max');
+  const min = hasAtomic ? at('min') : max;
+  const indent = resolveLength(container.style.textIndent, 0);
+  return { min: Math.max(0, min.min), max: Math.max(0, max.max + indent) };
+}

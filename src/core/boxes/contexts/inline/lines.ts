@@ -1,0 +1,172 @@
+import type { Gap } from '../floats.js';
+import type { Layout } from '../../layout.js';
+import { snapUp } from '../../fragment.js';
+import { textWidth, type Piece } from './pieces.js';
+
+/** The pieces of one line and how wide they are together, hanging spaces left out. */
+export interface Line {
+  readonly pieces: readonly Piece[];
+  readonly width: number;
+  /** Whether a line box is made for it: it holds more than collapsed space. */
+  readonly visible: boolean;
+  readonly endsForced: boolean;
+}
+
+/** One step of breaking: what goes onto a line of the given room, and where the next one starts. */
+export interface Taken {
+  readonly line: Line;
+  readonly next: number;
+  /** Pieces with an overlong piece cut, if one was. */
+  readonly pieces: Piece[];
+}
+
+/** End of the unbreakable unit that begins at `from`, exclusive. */
+function unitEnd(pieces: readonly Piece[], from: number): number {
+  let i = from;
+  do i++;
+  while (i < pieces.length && !pieces[i]!.breakBefore && !pieces[i - 1]!.forced);
+  return i;
+}
+
+function widthOf(pieces: readonly Piece[], from: number, to: number): { width: number; trailing: number } {
+  let width = 0;
+  for (let i = from; i < to; i++) width += pieces[i]!.width;
+  return { width, trailing: trailingOf(pieces, from, to) };
+}
+
+/** Spaces hanging at the end of a run of pieces. */
+function trailingOf(pieces: readonly Piece[], from: number, to: number): number {
+  let trailing = 0;
+  for (let i = to - 1; i >= from; i--) {
+    const piece = pieces[i]!;
+    if (piece.kind === 'text') {
+      trailing += piece.trailing;
+      if (piece.trailing < piece.width || piece.text.trimEnd() !== '') break;
+    } else if (piece.kind !== 'close' && piece.kind !== 'out' && piece.kind !== 'float') break;
+    else if (piece.kind === 'close' && piece.width !== 0) break;
+  }
+  return trailing;
+}
+
+const EMPTY_TEXT = /^[ \u200b]*$/;
+
+function isVisible(pieces: readonly Piece[]): boolean {
+  return pieces.some((piece) => {
+    if (piece.kind === 'text') return !EMPTY_TEXT.test(piece.text) || piece.width > piece.trailing || (piece.forced && /^(pre|pre-wrap|pre-line|break-spaces)$/.test(piece.box.style.whiteSpace));
+    return piece.kind === 'atomic' || piece.kind === 'break' || ((piece.kind === 'open' || piece.kind === 'close') && hasEdges(piece));
+  });
+}
+
+function hasEdges({ box: { style } }: Piece): boolean {
+  const some = (v: { px: number; percent: number } | 'auto') => v !== 'auto' && (v.px !== 0 || v.percent !== 0);
+  return some(style.paddingLeft) || some(style.paddingRight) || some(style.marginLeft) || some(style.marginRight) || style.borderLeftWidth > 0 || style.borderRightWidth > 0;
+}
+
+/** Takes the pieces that fit into a line. @spec css2 §9.4.2, css-text-3 §5 */
+export function takeLine(pieces: Piece[], from: number, room: number, layout: Layout): Taken {
+  let end = from;
+  let width = 0;
+  let work = pieces;
+  while (end < work.length) {
+    if (work[end]!.kind === 'block') {
+      if (end === from) end++;
+      break;
+    }
+    const stop = unitEnd(work, end);
+    const unit = widthOf(work, end, stop);
+    const fits = width + unit.width - unit.trailing <= room + 1 / 64;
+    if (!fits) {
+      const cut = mayCut(work, end, stop) && (end === from || !work[end]!.breakBefore) ? cutUnit(work, end, stop, room - width, layout) : null;
+      if (cut) {
+        work = cut.pieces;
+        end = cut.end;
+        width = room;
+        break;
+      }
+      if (end > from && isVisible(work.slice(from, end))) break;
+    }
+    width += unit.width;
+    end = stop;
+    if (work[end - 1]!.forced) break;
+  }
+  const taken = work.slice(from, end);
+  const total = widthOf(work, from, end);
+  const last = taken[taken.length - 1];
+  return { line: { pieces: taken, width: total.width - total.trailing, visible: isVisible(taken), endsForced: last?.forced ?? false }, next: end, pieces: work };
+}
+
+function mayCut(pieces: readonly Piece[], from: number, to: number): boolean {
+  return pieces.slice(from, to).some((p) => p.kind === 'text' && (p.box.style.overflowWrap !== 'normal' || p.box.style.wordBreak === 'break-word') && !/^(nowrap|pre)$/.test(p.box.style.whiteSpace));
+}
+
+/** Breaks inside a word where overflow-wrap allows it. @spec css-text-3 §5.5 */
+function cutUnit(pieces: readonly Piece[], from: number, to: number, room: number, layout: Layout): { pieces: Piece[]; end: number } | null {
+  let left = room;
+  for (let i = from; i < to; i++) {
+    const piece = pieces[i]!;
+    if (piece.kind !== 'text' || piece.width - piece.trailing <= left) {
+      left -= piece.width;
+      continue;
+    }
+    const characters = [...piece.text];
+    let fit = 0;
+    while (fit < characters.length && textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout) <= left) fit++;
+    if (fit === 0) {
+      if (i > from) return { pieces: [...pieces.slice(0, i), { ...piece, breakBefore: true }, ...pieces.slice(i + 1)], end: i };
+      fit = 1;
+    }
+    if (fit >= characters.length) return null;
+    const part = (text: string, rest: boolean): Piece => ({ ...piece, text, width: snapUp(textWidth(text, piece.box.style, layout)), trailing: rest ? piece.trailing : 0, breakBefore: rest || piece.breakBefore, forced: rest && piece.forced });
+    const made = [part(characters.slice(0, fit).join(''), false), part(characters.slice(fit).join(''), true)];
+    return { pieces: [...pieces.slice(0, i), ...made, ...pieces.slice(i + 1)], end: i + 1 };
+  }
+  return null;
+}
+
+/** Narrowest and widest the pieces can be set, px. @spec css-sizing-3 §5.1 */
+export function intrinsicOf(pieces: readonly Piece[], floats: (piece: Piece) => { min: number; max: number }): { min: number; max: number } {
+  let min = 0;
+  let max = 0;
+  let line = 0;
+  let lineStart = 0;
+  let floating = 0;
+  const closeLine = (end: number) => {
+    max = Math.max(max, line + floating - trailingOf(pieces, lineStart, end));
+    line = 0;
+    floating = 0;
+    lineStart = end;
+  };
+  for (let i = 0; i < pieces.length; ) {
+    const piece = pieces[i]!;
+    if (piece.kind === 'float' || piece.kind === 'block') {
+      const size = floats(piece);
+      min = Math.max(min, size.min);
+      if (piece.kind === 'float') floating += size.max;
+      else {
+        closeLine(i);
+        max = Math.max(max, size.max);
+        lineStart = i + 1;
+      }
+      i++;
+      continue;
+    }
+    const end = unitEnd(pieces, i);
+    const unit = widthOf(pieces, i, end);
+    const anywhere = pieces.slice(i, end).some((p) => p.kind === 'text' && (p.box.style.overflowWrap === 'anywhere' || p.box.style.wordBreak === 'break-word'));
+    if (!anywhere) min = Math.max(min, unit.width - unit.trailing);
+    for (let j = i; j < end; j++) {
+      if (pieces[j]!.kind === 'float') {
+        const size = floats(pieces[j]!);
+        min = Math.max(min, size.min);
+        floating += size.max;
+      }
+    }
+    line += unit.width;
+    if (pieces[end - 1]!.forced) closeLine(end);
+    i = end;
+  }
+  closeLine(pieces.length);
+  return { min, max: Math.max(min, max) };
+}
+
+export type { Gap };

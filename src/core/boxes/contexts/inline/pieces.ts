@@ -1,0 +1,149 @@
+import { resolveLength } from '../../../css/index.js';
+import type { ComputedStyle } from '../../../cascade/index.js';
+import type { Box } from '../../box.js';
+import { snapUp } from '../../fragment.js';
+import type { Layout } from '../../layout.js';
+import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
+import type { Item, Paragraph } from './items.js';
+
+/** An unbreakable part of a paragraph with its width, px. */
+export interface Piece {
+  readonly kind: Item['kind'];
+  readonly box: Box;
+  readonly text: string;
+  readonly width: number;
+  /** Width of the spaces at its end that hang at the end of a line. */
+  readonly trailing: number;
+  /** A line may begin with it. */
+  readonly breakBefore: boolean;
+  /** A line must end after it. */
+  readonly forced: boolean;
+}
+
+export function faceOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>) {
+  return layout.metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
+}
+
+/** Width of text in a style, letter and word spacing included. `before` is the character in front of it. */
+export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layout, 'metrics'>, before = ''): number {
+  const face = faceOf(style, layout);
+  const kerning = style.fontKerning !== 'none' && style.letterSpacing.px === 0;
+  let width = before === '' || !kerning ? face.width(text, style.fontSize, kerning) : face.width(before + text, style.fontSize, true) - face.width(before, style.fontSize, true);
+  const letter = resolveLength(style.letterSpacing, style.fontSize);
+  const word = resolveLength(style.wordSpacing, style.fontSize);
+  if (letter !== 0) width += letter * [...text].filter((c) => c !== '\u200b' && c !== '\n').length;
+  if (word !== 0) width += word * (text.match(/[ \u00a0]/g)?.length ?? 0);
+  return width;
+}
+
+const wraps = (style: ComputedStyle): boolean => style.whiteSpace !== 'nowrap' && style.whiteSpace !== 'pre';
+const keepsSpaces = (style: ComputedStyle): boolean => style.whiteSpace === 'pre' || style.whiteSpace === 'pre-wrap' || style.whiteSpace === 'break-spaces';
+
+/**
+ * Cuts a paragraph at its break opportunities and measures the pieces.
+ * @param basis width percentages refer to, px (0 while intrinsic widths are measured)
+ * @param atomicWidth margin-box width of an atomic inline
+ */
+export function piecesOf(paragraph: Paragraph, basis: number, layout: Layout, atomicWidth: (box: Box) => number): Piece[] {
+  const pieces: Piece[] = [];
+  const { items, breaks, text: whole } = paragraph;
+  let styleBefore: ComputedStyle | null = null;
+  // A break before an item is possible where the text allows it and the text in front of it may wrap.
+  const opportunity = (offset: number, style: ComputedStyle): boolean => breaks.has(offset) && wraps(styleBefore ?? style) && (styleBefore !== null || wraps(style));
+  let openBreak = false;
+  for (const item of items) {
+    const { box } = item;
+    const base = { kind: item.kind, box, text: '', width: 0, trailing: 0, breakBefore: false, forced: false };
+    switch (item.kind) {
+      case 'text':
+        cutText(item.box, item.text, item.start, paragraph, pieces, layout, openBreak || opportunity(item.start, box.style));
+        openBreak = false;
+        styleBefore = box.style;
+        break;
+      case 'open': {
+        const breakBefore = !openBreak && opportunity(item.start, box.parent?.style ?? box.style);
+        openBreak ||= false;
+        pieces.push({ ...base, width: side(box, basis, 'left'), breakBefore });
+        if (breakBefore) openBreak = false;
+        break;
+      }
+      case 'close':
+        pieces.push({ ...base, width: side(box, basis, 'right') });
+        break;
+      case 'atomic': {
+        const around = box.parent?.style ?? box.style;
+        const previous = whole[item.start - 1];
+        const sticks = previous === '\u00a0' || previous === undefined;
+        pieces.push({ ...base, width: atomicWidth(box), breakBefore: !sticks && wraps(around) && (styleBefore === null || wraps(styleBefore)) && !hasOpenBefore(pieces) });
+        styleBefore = around;
+        break;
+      }
+      case 'break':
+        pieces.push({ ...base, forced: true });
+        styleBefore = null;
+        break;
+      case 'block':
+        pieces.push({ ...base, forced: true, breakBefore: true });
+        styleBefore = null;
+        break;
+      default:
+        pieces.push(base);
+    }
+  }
+  return settleOpenings(pieces);
+}
+
+/** Whether the last thing on the line is an opening tag: a break belongs in front of that. */
+function hasOpenBefore(pieces: readonly Piece[]): boolean {
+  for (let i = pieces.length - 1; i >= 0; i--) {
+    const { kind } = pieces[i]!;
+    if (kind === 'open') return true;
+    if (kind !== 'float' && kind !== 'out') return false;
+  }
+  return false;
+}
+
+/** Moves break opportunities in front of the opening tags that precede them. */
+function settleOpenings(pieces: Piece[]): Piece[] {
+  for (let i = 1; i < pieces.length; i++) {
+    const piece = pieces[i]!;
+    if (!piece.breakBefore || piece.kind === 'open') continue;
+    let first = i;
+    while (first > 0 && pieces[first - 1]!.kind === 'open') first--;
+    if (first < i) {
+      pieces[i] = { ...piece, breakBefore: false };
+      pieces[first] = { ...pieces[first]!, breakBefore: true };
+    }
+  }
+  return pieces;
+}
+
+function side(box: Box, basis: number, which: 'left' | 'right'): number {
+  const margins = usedMargins(box, basis);
+  const rtl = box.style.direction === 'rtl';
+  const edge = rtl ? (which === 'left' ? 'right' : 'left') : which;
+  return margins[edge] + usedBorder(box)[edge] + usedPadding(box, basis)[edge];
+}
+
+function cutText(box: Box, text: string, start: number, paragraph: Paragraph, pieces: Piece[], layout: Layout, first: boolean): void {
+  const { style } = box;
+  const wrap = wraps(style);
+  let from = 0;
+  const emit = (to: number, forced: boolean) => {
+    const part = text.slice(from, to);
+    const shown = forced ? part.slice(0, -1) : part;
+    const before = from > 0 ? text[from - 1]! : '';
+    const width = snapUp(textWidth(shown, style, layout, before === '\n' ? '' : before));
+    const spaces = keepsSpaces(style) ? (style.whiteSpace === 'pre-wrap' ? /[ ]+$/.exec(shown) : null) : /[ ]+$/.exec(shown);
+    const trailing = spaces ? snapUp(textWidth(spaces[0], style, layout)) : 0;
+    pieces.push({ kind: 'text', box, text: shown, width, trailing, breakBefore: from === 0 ? first : wrap && text[from - 1] !== '\n', forced });
+    from = to;
+  };
+  for (let i = 0; i < text.length; i++) {
+    if (text[i] === '\n' && (keepsSpaces(style) || style.whiteSpace === 'pre-line')) emit(i + 1, true);
+    else if (i > from && wrap && (paragraph.breaks.has(start + i) || breaksAnywhere(style))) emit(i, false);
+  }
+  if (from < text.length) emit(text.length, false);
+}
+
+const breaksAnywhere = (style: ComputedStyle): boolean => style.wordBreak === 'break-all' || style.lineBreak === 'anywhere';

@@ -1,0 +1,81 @@
+import { isLengthPercentage, resolveLength, type Sizing } from '../../css/index.js';
+import { hasInlineContent, isFloating, isInFlow, isOutOfFlow, type Box } from '../box.js';
+import { horizontal } from '../fragment.js';
+import type { Intrinsic, Layout } from '../layout.js';
+import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
+import { hasPercentSize, replacedSize } from '../used/replaced.js';
+import { frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
+import { flexIntrinsic } from './flex.js';
+import { gridIntrinsic } from './grid.js';
+import { inlineIntrinsic } from './inline/layout.js';
+import { tableIntrinsic } from './table.js';
+
+/** Content-box min-content and max-content widths. @spec css-sizing-3 §5.1 */
+export function intrinsicWidths(box: Box, layout: Layout): Intrinsic {
+  switch (box.inner) {
+    case 'replaced': {
+      const frame = frameAtZero(box);
+      const width = replacedSize(box, NaN, NaN, frame).width - frameWidth(frame);
+      return { min: width, max: width };
+    }
+    case 'flex':
+      return flexIntrinsic(box, layout);
+    case 'grid':
+      return gridIntrinsic(box, layout);
+    case 'table':
+      return tableIntrinsic(box, layout);
+    default:
+      return hasInlineContent(box) ? inlineIntrinsic(box, layout) : blockIntrinsic(box, layout);
+  }
+}
+
+const frameAtZero = (box: Box): Frame => ({ border: usedBorder(box), padding: usedPadding(box, 0) });
+
+function blockIntrinsic(box: Box, layout: Layout): Intrinsic {
+  let min = 0;
+  let max = 0;
+  let floating = 0;
+  for (const child of box.children) {
+    if (isOutOfFlow(child)) continue;
+    const size = layout.contribution(child);
+    min = Math.max(min, size.min);
+    if (isFloating(child)) {
+      if (child.style.clear !== 'none') floating = 0;
+      floating += size.max;
+      max = Math.max(max, floating);
+    } else if (isInFlow(child)) {
+      if (child.style.clear !== 'none' && !child.anonymous) floating = 0;
+      max = Math.max(max, size.max + (child.anonymous || hasInlineContent(child) ? floating : 0));
+      floating = 0;
+    }
+  }
+  return { min, max: Math.max(min, max) };
+}
+
+/** Margin-box widths a box contributes to its container's intrinsic size. @spec css-sizing-3 §5.2 */
+export function contributionOf(box: Box, layout: Layout): Intrinsic {
+  const margins = horizontal(usedMargins(box, 0));
+  const frame = frameAtZero(box);
+  const extra = frameWidth(frame);
+  if (box.anonymous) {
+    const inner = layout.intrinsic(box);
+    return { min: inner.min, max: inner.max };
+  }
+  if (box.inner === 'replaced') {
+    const width = replacedSize(box, NaN, NaN, frame).width;
+    return { min: (hasPercentSize(box) ? 0 : width) + margins, max: width + margins };
+  }
+  const { style } = box;
+  const intrinsic = () => layout.intrinsic(box);
+  const fixed = (value: Sizing) => widthFor(box, percentAsAuto(value), NaN, NaN, frame, intrinsic);
+  const ratio = preferredRatio(box);
+  const byHeight = ratio === null ? null : heightFor(box, style.height, NaN, frame);
+  const own = fixed(style.width) ?? (byHeight === null ? null : (byHeight - frameHeight(frame)) * ratio! + extra);
+  const inner = own === null ? intrinsic() : null;
+  const low = Math.max(fixed(style.minWidth) ?? 0, extra);
+  const high = fixed(style.maxWidth) ?? Infinity;
+  const clamp = (value: number) => Math.max(low, Math.min(high, value)) + margins;
+  return { min: clamp(own ?? inner!.min + extra), max: clamp(own ?? inner!.max + extra) };
+}
+
+const percentAsAuto = (value: Sizing): Sizing => (isLengthPercentage(value) && Number.isNaN(resolveLength(value, NaN)) ? 'auto' : value);

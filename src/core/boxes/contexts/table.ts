@@ -1,0 +1,291 @@
+import { isLengthPercentage, resolveLength } from '../../css/index.js';
+import type { Box } from '../box.js';
+import { makeFragment, snap, vertical, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import type { Intrinsic, Layout, Space } from '../layout.js';
+import { usedMargins } from '../used/edges.js';
+import { clampHeight, frameHeight, frameWidth, heightFor, type Frame } from '../used/sizes.js';
+import { adoptOutOfFlow } from './positioned.js';
+import { tableGrid, type Cell, type TableGrid } from './table-grid.js';
+
+interface Columns {
+  readonly min: number[];
+  readonly max: number[];
+  /** Widths asked for, px. */
+  readonly fixed: (number | null)[];
+  readonly percent: (number | null)[];
+}
+
+const spacingOf = (box: Box): { x: number; y: number } => {
+  if (box.style.borderCollapse === 'collapse') return { x: 0, y: 0 };
+  const [x, y] = box.style.borderSpacing;
+  return { x: x.px, y: y.px };
+};
+
+const widthOfCell = (cell: Cell) => (cell.box.anonymous ? 'auto' : cell.box.style.width);
+
+/** Column widths the cells ask for. @spec css-tables-3 §3.8 */
+function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: number, layout: Layout): Columns {
+  const zeros = () => new Array<number>(grid.columns).fill(0);
+  const nothing = () => new Array<number | null>(grid.columns).fill(null);
+  const columns: Columns = { min: zeros(), max: zeros(), fixed: nothing(), percent: nothing() };
+  grid.columnBoxes.forEach((box, i) => {
+    const width = box?.style.width;
+    if (width === undefined || typeof width === 'string' || !isLengthPercentage(width)) return;
+    if (width.percent > 0) columns.percent[i] = width.percent;
+    else columns.fixed[i] = width.px;
+  });
+  const cells = grid.rows.slice(0, fixedLayout ? 1 : undefined).flatMap((row) => row.cells);
+  for (const cell of cells.filter((c) => c.columnSpan === 1)) {
+    const i = cell.column;
+    const size = layout.contribution(cell.box);
+    columns.min[i] = Math.max(columns.min[i]!, size.min);
+    columns.max[i] = Math.max(columns.max[i]!, size.max);
+    const width = widthOfCell(cell);
+    if (typeof width === 'string' || !isLengthPercentage(width)) continue;
+    if (width.percent > 0) columns.percent[i] = Math.max(columns.percent[i] ?? 0, width.percent);
+    else columns.fixed[i] = Math.max(columns.fixed[i] ?? 0, size.max);
+  }
+  for (const cell of cells.filter((c) => c.columnSpan > 1)) spread(cell, columns, spacing, layout);
+  return columns;
+}
+
+/** A spanning cell widens its columns in proportion to what they have. */
+function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): void {
+  const indexes = Array.from({ length: cell.columnSpan }, (_, i) => cell.column + i).filter((i) => i < columns.min.length);
+  const size = layout.contribution(cell.box);
+  for (const key of ['min', 'max'] as const) {
+    const have = indexes.reduce((sum, i) => sum + columns[key][i]!, 0) + spacing * (indexes.length - 1);
+    const extra = size[key] - have;
+    if (extra <= 0) continue;
+    const weights = indexes.map((i) => columns.max[i]! || 1);
+    const total = weights.reduce((a, b) => a + b, 0);
+    indexes.forEach((i, n) => (columns[key][i] = columns[key][i]! + (extra * weights[n]!) / total));
+  }
+}
+
+const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
+
+export function tableIntrinsic(box: Box, layout: Layout): Intrinsic {
+  const grid = tableGrid(box);
+  const spacing = spacingOf(box).x;
+  const columns = measureColumns(grid, false, spacing, layout);
+  const gaps = grid.columns > 0 ? spacing * (grid.columns + 1) : 0;
+  const captions = Math.max(0, ...grid.captions.map((c) => layout.contribution(c).min));
+  const max = columns.max.map((value, i) => Math.max(value, columns.fixed[i] ?? 0));
+  const needed = Math.max(0, ...max.map((value, i) => (columns.percent[i] ? value / (columns.percent[i]! / 100) : 0)));
+  return { min: Math.max(sum(columns.min) + gaps, captions), max: Math.max(sum(max) + gaps, captions, Math.min(needed + gaps, 1e6)) };
+}
+
+/** Distributes a table's width over its columns. @spec css-tables-3 §3.9, css2 §17.5.2 */
+function columnWidths(columns: Columns, available: number, fixedLayout: boolean): number[] {
+  const n = columns.min.length;
+  const widths = columns.min.map((min, i) => {
+    if (columns.percent[i] !== null) return Math.max(fixedLayout ? 0 : min, (available * columns.percent[i]!) / 100);
+    if (columns.fixed[i] !== null) return Math.max(fixedLayout ? 0 : min, columns.fixed[i]!);
+    return fixedLayout ? 0 : min;
+  });
+  let spare = available - sum(widths);
+  const autos = Array.from({ length: n }, (_, i) => i).filter((i) => columns.percent[i] === null && columns.fixed[i] === null);
+  if (spare < 0 && !fixedLayout) return shrinkColumns(columns, widths, available);
+  if (spare <= 0) return widths;
+  if (fixedLayout) {
+    const targets = autos.length > 0 ? autos : widths.map((_, i) => i);
+    for (const i of targets) widths[i] = widths[i]! + spare / targets.length;
+    return widths;
+  }
+  const wanted = autos.map((i) => Math.max(0, columns.max[i]! - columns.min[i]!));
+  const total = sum(wanted);
+  const first = Math.min(spare, total);
+  autos.forEach((i, k) => (widths[i] = widths[i]! + (total > 0 ? (first * wanted[k]!) / total : 0)));
+  spare -= first;
+  if (spare <= 0) return widths;
+  const targets = autos.length > 0 ? autos : Array.from({ length: n }, (_, i) => i);
+  const weights = targets.map((i) => columns.max[i]! || 1);
+  const weight = sum(weights);
+  targets.forEach((i, k) => (widths[i] = widths[i]! + (spare * weights[k]!) / weight));
+  return widths;
+}
+
+/** Percentages and fixed widths give way down to the minimum. */
+function shrinkColumns(columns: Columns, widths: readonly number[], available: number): number[] {
+  const excess = sum(widths) - available;
+  const room = widths.map((w, i) => w - columns.min[i]!);
+  const total = sum(room);
+  return total <= 0 ? [...widths] : widths.map((w, i) => w - Math.min(room[i]!, (excess * room[i]!) / total));
+}
+
+interface RowLayout {
+  readonly heights: number[];
+  readonly fragments: Map<Cell, Fragment>;
+  readonly baselines: number[];
+}
+
+/**
+ * Lays out a table: columns, rows, captions.
+ * @spec css-tables-3 §3.10, css2 §17.5.3
+ */
+export function layoutTable(box: Box, width: number, frame: Frame, margin: Edges, space: Space, layout: Layout): Fragment {
+  const grid = tableGrid(box);
+  const spacing = spacingOf(box);
+  const fixedLayout = !box.anonymous && box.style.tableLayout === 'fixed' && box.style.width !== 'auto';
+  const columns = measureColumns(grid, fixedLayout, spacing.x, layout);
+  const gaps = grid.columns > 0 ? spacing.x * (grid.columns + 1) : 0;
+  const least = fixedLayout ? 0 : sum(columns.min) + gaps + frameWidth(frame);
+  const outer = Math.max(width, least);
+  const widths = columnWidths(columns, Math.max(0, outer - frameWidth(frame) - gaps), fixedLayout).map(snap);
+  const lefts = offsets(widths, spacing.x, box.style.direction === 'rtl' ? outer - frameWidth(frame) : null);
+  const rows = layoutRows(grid, widths, spacing, layout);
+  const specified = space.fixedHeight ?? (box.anonymous ? null : heightFor(box, box.style.height, space.height, frame));
+  growRows(rows.heights, grid, spacing.y, specified, box, frame, space);
+  return assemble({ box, grid, frame, margin, outer, widths, lefts, spacing, rows, layout, space });
+}
+
+function offsets(sizes: readonly number[], gap: number, mirror: number | null): number[] {
+  let at = gap;
+  return sizes.map((size) => {
+    const start = at;
+    at += size + gap;
+    return mirror === null ? start : mirror - start - size;
+  });
+}
+
+function cellWidth(cell: Cell, widths: readonly number[], gap: number): number {
+  const own = widths.slice(cell.column, cell.column + cell.columnSpan);
+  return sum(own) + gap * (own.length - 1);
+}
+
+function layoutRows(grid: TableGrid, widths: readonly number[], spacing: { x: number; y: number }, layout: Layout): RowLayout {
+  const heights = new Array<number>(grid.rows.length).fill(0);
+  const baselines = new Array<number>(grid.rows.length).fill(0);
+  const fragments = new Map<Cell, Fragment>();
+  grid.rows.forEach((row, r) => {
+    const own = row.box.anonymous ? null : heightFor(row.box, row.box.style.height, NaN, NO_FRAME);
+    heights[r] = own ?? 0;
+    let below = 0;
+    for (const cell of row.cells) {
+      const w = cellWidth(cell, widths, spacing.x);
+      const fragment = layout.place(cell.box, { width: w, height: NaN, fixedWidth: w });
+      fragments.set(cell, fragment);
+      if (cell.rowSpan > 1) continue;
+      heights[r] = Math.max(heights[r]!, fragment.height);
+      if (alignsBaseline(cell) && fragment.baseline !== null) {
+        baselines[r] = Math.max(baselines[r]!, fragment.baseline);
+        below = Math.max(below, fragment.height - fragment.baseline);
+      }
+    }
+    heights[r] = Math.max(heights[r]!, baselines[r]! + below);
+  });
+  for (const [cell, fragment] of fragments) {
+    if (cell.rowSpan === 1) continue;
+    const spanned = heights.slice(cell.row, cell.row + cell.rowSpan);
+    const extra = fragment.height - sum(spanned) - spacing.y * (spanned.length - 1);
+    if (extra > 0) heights[cell.row + spanned.length - 1]! += extra;
+  }
+  return { heights: heights.map(snap), fragments, baselines };
+}
+
+const NO_FRAME: Frame = { border: { top: 0, right: 0, bottom: 0, left: 0 }, padding: { top: 0, right: 0, bottom: 0, left: 0 } };
+const alignsBaseline = (cell: Cell): boolean => cell.box.anonymous || !['top', 'middle', 'bottom'].includes(String(cell.box.style.verticalAlign));
+
+/** A table taller than its rows gives them the rest. */
+function growRows(heights: number[], grid: TableGrid, gap: number, specified: number | null, box: Box, frame: Frame, space: Space): void {
+  const natural = sum(heights) + (heights.length > 0 ? gap * (heights.length + 1) : 0) + frameHeight(frame);
+  const wanted = box.anonymous ? natural : Math.max(natural, clampHeight(box, specified ?? natural, space.height, frame));
+  const extra = wanted - natural;
+  if (extra <= 0 || heights.length === 0) return;
+  const autos = grid.rows.map((row, i) => (row.box.anonymous || row.box.style.height === 'auto' ? i : -1)).filter((i) => i >= 0);
+  const targets = autos.length > 0 ? autos : heights.map((_, i) => i);
+  const total = sum(targets.map((i) => heights[i]!)) || targets.length;
+  for (const i of targets) heights[i] = heights[i]! + (extra * (heights[i]! || 1)) / total;
+}
+
+interface Assembling {
+  readonly box: Box;
+  readonly grid: TableGrid;
+  readonly frame: Frame;
+  readonly margin: Edges;
+  readonly outer: number;
+  readonly widths: readonly number[];
+  readonly lefts: readonly number[];
+  readonly spacing: { readonly x: number; readonly y: number };
+  readonly rows: RowLayout;
+  readonly layout: Layout;
+  readonly space: Space;
+}
+
+function assemble(a: Assembling): Fragment {
+  const { box, grid, frame, margin, outer, spacing, rows, layout, space } = a;
+  const children: Placed[] = [];
+  const outOfFlow: OutOfFlow[] = [];
+  const captions = grid.captions.map((caption) => ({ caption, fragment: layout.place(caption, { width: outer, height: NaN, fixedWidth: outer - sum([usedMargins(caption, outer).left, usedMargins(caption, outer).right]) }) }));
+  const stack = (side: 'top' | 'bottom', from: number): number => {
+    let y = from;
+    for (const { fragment } of captions.filter((c) => c.caption.style.captionSide === side)) {
+      children.push({ fragment, x: fragment.margin.left, y: y + fragment.margin.top });
+      y += fragment.height + vertical(fragment.margin);
+    }
+    return y;
+  };
+  const top = stack('top', 0);
+  const tops = offsets(rows.heights, spacing.y, null);
+  const inner = { x: frame.border.left + frame.padding.left, y: top + frame.border.top + frame.padding.top };
+  let baseline: number | null = null;
+  for (const group of grid.groups) {
+    const placed = placeGroup(group, tops, a, outOfFlow, inner);
+    if (!placed) continue;
+    children.push({ ...placed, x: placed.x + inner.x, y: placed.y + inner.y });
+    if (placed.fragment.baseline !== null) baseline ??= inner.y + placed.y + placed.fragment.baseline;
+  }
+  const body = sum(rows.heights) + (rows.heights.length > 0 ? spacing.y * (rows.heights.length + 1) : 0) + frameHeight(frame);
+  const used = space.fixedHeight ?? Math.max(body, box.anonymous ? 0 : clampHeight(box, heightFor(box, box.style.height, space.height, frame) ?? body, space.height, frame));
+  const height = stack('bottom', top + Math.max(body, used));
+  const bare = makeFragment({ box, width: outer, height, children, margin, border: frame.border, padding: frame.padding, baseline: baseline ?? null, lastBaseline: baseline, outOfFlow });
+  return adoptOutOfFlow(bare, layout, space);
+}
+
+function placeGroup(group: Box, tops: readonly number[], a: Assembling, outOfFlow: OutOfFlow[], inner: { x: number; y: number }): Placed | null {
+  const own = a.grid.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.group === group);
+  const first = own[0];
+  const last = own[own.length - 1];
+  if (!first || !last) return null;
+  const y0 = tops[first.i]!;
+  const width = Math.max(0, sum(a.widths) + a.spacing.x * Math.max(0, a.widths.length - 1));
+  const x0 = a.spacing.x;
+  const rows = own.map(({ row, i }): Placed => ({ fragment: placeRow(row.cells, i, row.box, x0, width, a, outOfFlow, { x: inner.x, y: inner.y + tops[i]! }), x: 0, y: tops[i]! - y0 }));
+  const height = tops[last.i]! + a.rows.heights[last.i]! - y0;
+  return { fragment: makeFragment({ box: group, width, height, children: rows, baseline: rows[0]!.fragment.baseline }), x: x0, y: y0 };
+}
+
+function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, width: number, a: Assembling, outOfFlow: OutOfFlow[], at: { x: number; y: number }): Fragment {
+  const placed: Placed[] = [];
+  const baseline = a.rows.baselines[index]!;
+  for (const cell of cells) {
+    const natural = a.rows.fragments.get(cell)!;
+    const spanned = a.rows.heights.slice(index, index + cell.rowSpan);
+    const height = sum(spanned) + a.spacing.y * (spanned.length - 1);
+    const w = cellWidth(cell, a.widths, a.spacing.x);
+    const stretched = a.layout.place(cell.box, { width: w, height: NaN, fixedWidth: w, fixedHeight: height, definite: false });
+    const fragment = shifted(stretched, natural, cell, baseline);
+    const last = Math.min(cell.column + cell.columnSpan, a.lefts.length) - 1;
+    const x = Math.min(a.lefts[cell.column] ?? 0, a.lefts[last] ?? 0) - x0;
+    placed.push({ fragment, x, y: 0 });
+    for (const entry of fragment.outOfFlow) outOfFlow.push({ ...entry, x: entry.x + at.x + x + x0, y: entry.y + at.y });
+  }
+  return makeFragment({ box, width, height: a.rows.heights[index]!, children: placed, baseline: baseline || null });
+}
+
+/** Moves a cell's content down as its vertical-align asks. @spec css2 §17.5.3 */
+function shifted(fragment: Fragment, natural: Fragment, cell: Cell, rowBaseline: number): Fragment {
+  const align = cell.box.anonymous ? 'baseline' : String(cell.box.style.verticalAlign);
+  const spare = fragment.height - natural.height;
+  const by = align === 'middle' ? spare / 2 : align === 'bottom' ? spare : align === 'top' ? 0 : Math.max(0, Math.min(spare, rowBaseline - (natural.baseline ?? rowBaseline)));
+  if (by <= 0) return fragment;
+  return makeFragment({
+    ...fragment,
+    children: fragment.children.map((child) => ({ ...child, y: child.y + by })),
+    outOfFlow: fragment.outOfFlow.map((entry) => ({ ...entry, y: entry.y + by })),
+    baseline: fragment.baseline === null ? null : fragment.baseline + by,
+  });
+}
+
+export { resolveLength };

@@ -1,0 +1,82 @@
+import type { Rect } from '../base/index.js';
+import type { Box } from './box.js';
+
+/** Four sides in px. */
+export interface Edges {
+  readonly top: number;
+  readonly right: number;
+  readonly bottom: number;
+  readonly left: number;
+}
+
+export const NO_EDGES: Edges = Object.freeze({ top: 0, right: 0, bottom: 0, left: 0 });
+
+/** A fragment at a place inside its parent: offsets from the parent's border box, px. */
+export interface Placed {
+  readonly fragment: Fragment;
+  readonly x: number;
+  readonly y: number;
+}
+
+/** An absolutely positioned box on its way up to its containing block. */
+export interface OutOfFlow {
+  readonly box: Box;
+  /** Static position, relative to the fragment that carries the entry. */
+  readonly x: number;
+  readonly y: number;
+  /** How the static position binds: the edge of the box that goes there. */
+  readonly alignX: 'start' | 'center' | 'end';
+  readonly alignY: 'start' | 'center' | 'end';
+  /** Inline boxes passed on the way that may be its containing block. */
+  readonly inlineContainer: Box | null;
+}
+
+/**
+ * The result of laying out a box once: used values, frozen, shared wherever the same constraints come again.
+ * Sizes are those of the border box.
+ */
+export interface Fragment {
+  readonly kind: 'box' | 'line' | 'text';
+  readonly box: Box;
+  readonly width: number;
+  readonly height: number;
+  readonly children: readonly Placed[];
+  readonly margin: Edges;
+  readonly border: Edges;
+  readonly padding: Edges;
+  /** First and last baseline from the top of the border box, or null. */
+  readonly baseline: number | null;
+  readonly lastBaseline: number | null;
+  readonly outOfFlow: readonly OutOfFlow[];
+  /** Of text fragments: what is shown. */
+  readonly text: string;
+}
+
+export function makeFragment(part: Pick<Fragment, 'box' | 'width' | 'height'> & Partial<Fragment>): Fragment {
+  return Object.freeze({
+    kind: 'box',
+    children: [],
+    margin: NO_EDGES,
+    border: NO_EDGES,
+    padding: NO_EDGES,
+    baseline: null,
+    lastBaseline: null,
+    outOfFlow: [],
+    text: '',
+    ...part,
+  });
+}
+
+export const horizontal = (edges: Edges): number => edges.left + edges.right;
+export const vertical = (edges: Edges): number => edges.top + edges.bottom;
+
+/** The padding box relative to the border box. */
+export function paddingBox(fragment: Fragment): Rect {
+  const { border } = fragment;
+  return { x: border.left, y: border.top, width: Math.max(0, fragment.width - horizontal(border)), height: Math.max(0, fragment.height - vertical(border)) };
+}
+
+/** Layout works in 64ths of a px, as browsers do. */
+export const snap = (value: number): number => Math.trunc(value * 64) / 64;
+/** Text widths are rounded up to the next 64th. */
+export const snapUp = (value: number): number => Math.ceil(value * 64 - 1e-6) / 64;

@@ -1,0 +1,71 @@
+import { isInFlow, type Box, type Inner } from '../box.js';
+
+type Make = (draft: Pick<Box, 'style' | 'outer' | 'inner' | 'parent'> & Partial<Box>) => Box;
+
+const isPart = (box: Box): boolean => box.outer === 'table-part';
+const isCell = (box: Box): boolean => box.outer === 'table-part' && box.inner === 'flow' && box.style.display === 'table-cell' && !box.anonymous;
+const isCaption = (box: Box): boolean => box.outer === 'table-part' && box.style.display === 'table-caption' && !box.anonymous;
+const isBlank = (box: Box): boolean => box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text);
+
+/**
+ * Adds the anonymous boxes that make every table part stand in its proper parent.
+ * @spec css-tables-3 §2.2, css2 §17.2.1
+ */
+export function wrapTableParts(box: Box, make: Make): void {
+  if (box.inner === 'table') wrap(box, make, (c) => isCaption(c) || ['row-group', 'row', 'column', 'column-group'].includes(c.inner), 'row');
+  if (box.inner === 'table') wrap(box, make, (c) => c.inner !== 'row', 'row-group');
+  else if (box.inner === 'row-group') wrap(box, make, (c) => c.inner === 'row', 'row');
+  else if (box.inner === 'row') wrap(box, make, (c) => isCell(c) || (c.anonymous && c.outer === 'table-part'), 'flow');
+  else if (box.inner === 'flow' && box.children.some(isPart)) wrapStray(box, make);
+}
+
+/** Children that are not proper go, run by run, into an anonymous box of the given kind. */
+function wrap(box: Box, make: Make, proper: (child: Box) => boolean, inner: Inner): void {
+  const children = box.children.splice(0);
+  let run: Box[] = [];
+  const flush = () => {
+    if (run.some((child) => !isBlank(child) && isInFlow(child))) {
+      const made = make({ style: box.style, outer: 'table-part', inner, parent: box, anonymous: true });
+      made.children.push(...run);
+      for (const child of run) (child as { parent: Box }).parent = made;
+      if (inner === 'row') wrap(made, make, (c) => isCell(c), 'flow');
+      box.children.push(made);
+    } else box.children.push(...run.filter((child) => !isBlank(child)));
+    run = [];
+  };
+  for (const child of children) {
+    if (proper(child)) {
+      flush();
+      box.children.push(child);
+    } else run.push(child);
+  }
+  flush();
+}
+
+/** Table parts outside a table get one. */
+function wrapStray(box: Box, make: Make): void {
+  const children = box.children.splice(0);
+  let run: Box[] = [];
+  const flush = () => {
+    const last = run.findLastIndex(isPart);
+    const parts = run.slice(0, last + 1);
+    if (parts.length > 0) {
+      const inline = box.outer === 'inline';
+      const table = make({ style: box.style, outer: inline ? 'atomic' : 'block', inner: 'table', parent: box, anonymous: true });
+      table.children.push(...parts.filter((child) => !isBlank(child)));
+      for (const child of table.children) (child as { parent: Box }).parent = table;
+      wrapTableParts(table, make);
+      box.children.push(table);
+    }
+    box.children.push(...run.slice(last + 1));
+    run = [];
+  };
+  for (const child of children) {
+    if (isPart(child) || (run.length > 0 && isBlank(child))) run.push(child);
+    else {
+      flush();
+      box.children.push(child);
+    }
+  }
+  flush();
+}

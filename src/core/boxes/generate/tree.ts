@@ -1,0 +1,228 @@
+import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
+import type { Display, PseudoElement } from '../../css/index.js';
+import type { LimitLog } from '../../base/index.js';
+import type { ElementNode, HtmlDocument } from '../../html/index.js';
+import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
+import { transformText, type TextMetrics } from '../text/index.js';
+import { generatedContent, markerText } from './content.js';
+import { isReplaced, naturalSize, type ImageSizes } from './natural.js';
+import { wrapTableParts } from './tables.js';
+
+export interface BoxTree {
+  readonly root: Box;
+  /** The principal box of each element, by element index; null where there is none. */
+  readonly principal: readonly (Box | null)[];
+  /** All boxes of an element, pseudo-elements left out: more than one only for parts the engine splits. */
+  readonly count: number;
+}
+
+interface Building {
+  readonly styles: StyleTree;
+  readonly images: ImageSizes;
+  readonly metrics: TextMetrics;
+  readonly limits: LimitLog;
+  readonly principal: (Box | null)[];
+  next: number;
+}
+
+/** Inner and outer type by display. @spec css-display-3 §2 */
+const TYPES: Partial<Readonly<Record<Display, readonly [Outer, Inner]>>> = {
+  inline: ['inline', 'flow'],
+  'inline list-item': ['inline', 'flow'],
+  ruby: ['inline', 'flow'],
+  'ruby-text': ['inline', 'flow'],
+  math: ['inline', 'flow'],
+  'inline-block': ['atomic', 'flow'],
+  flex: ['block', 'flex'],
+  'inline-flex': ['atomic', 'flex'],
+  grid: ['block', 'grid'],
+  'inline-grid': ['atomic', 'grid'],
+  table: ['block', 'table'],
+  'inline-table': ['atomic', 'table'],
+  'table-row-group': ['table-part', 'row-group'],
+  'table-header-group': ['table-part', 'row-group'],
+  'table-footer-group': ['table-part', 'row-group'],
+  'table-row': ['table-part', 'row'],
+  'table-cell': ['table-part', 'flow'],
+  'table-caption': ['table-part', 'flow'],
+  'table-column': ['table-part', 'column'],
+  'table-column-group': ['table-part', 'column-group'],
+};
+
+/**
+ * Makes the box tree of a document: display, pseudo-elements, then anonymous boxes.
+ * @spec css-display-3 §2, css2 §9.2
+ */
+export function generateBoxes(document: HtmlDocument, styles: StyleTree, images: ImageSizes, metrics: TextMetrics, limits: LimitLog): BoxTree {
+  const building: Building = { styles, images, metrics, limits, principal: new Array<Box | null>(document.elements.length).fill(null), next: 0 };
+  const style = styles.of(document.root);
+  const root = make(building, { element: document.root, style, outer: 'block', inner: TYPES[style.display]?.[1] ?? 'flow', parent: null });
+  building.principal[document.root.index] = root;
+  if (style.display !== 'none') {
+    fill(root, document.root, building);
+    complete(root, building);
+  }
+  return { root, principal: building.principal, count: building.next };
+}
+
+type Draft = Pick<Box, 'style' | 'outer' | 'inner' | 'parent'> & Partial<Box>;
+
+function make(building: Pick<Building, 'next'>, draft: Draft): Box {
+  return {
+    id: building.next++,
+    element: null,
+    pseudo: null,
+    anonymous: false,
+    text: '',
+    natural: null,
+    centred: false,
+    marker: false,
+    children: [],
+    ...draft,
+  };
+}
+
+function fill(box: Box, element: ElementNode, building: Building): void {
+  const { styles } = building;
+  const style = styles.of(element);
+  if (/list-item/.test(style.display)) marker(box, element, style, building);
+  pseudo(box, element, 'before', building);
+  for (const child of element.children) {
+    if (child.kind === 'text') text(box, child.data, styles.of(element), building);
+    else elementBox(box, child, building);
+  }
+  pseudo(box, element, 'after', building);
+}
+
+const skipped = (element: ElementNode): boolean => element.parent?.tag === 'details' && !element.parent.attributes.has('open') && element.parent.elements.find((e) => e.tag === 'summary') !== element;
+
+function elementBox(parent: Box, element: ElementNode, building: Building): void {
+  const style = building.styles.of(element);
+  if (style.display === 'none') return;
+  if (element.namespace === 'svg' && element.parent?.namespace === 'svg') return;
+  if (style.display === 'contents') return fill(parent, element, building);
+  if (skipped(element)) return;
+  if (element.tag === 'br' && element.namespace === 'html') {
+    building.principal[element.index] = push(parent, make(building, { element, style, outer: 'inline', inner: 'break', parent }));
+    return;
+  }
+  if (element.tag === 'wbr') {
+    building.principal[element.index] = push(parent, make(building, { element, style, outer: 'inline', inner: 'flow', parent }));
+    push(building.principal[element.index]!, make(building, { style, outer: 'inline', inner: 'text', parent, text: '\u200b' }));
+    return;
+  }
+  const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
+  const replaced = isReplaced(element);
+  const natural: NaturalSize | null = replaced ? naturalSize(element, style, building.images, building.metrics) : null;
+  const centred = !replaced && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
+  const box = make(building, {
+    element,
+    style,
+    outer: replaced || centred ? (outer === 'inline' ? 'atomic' : outer) : outer,
+    inner: replaced ? 'replaced' : inner,
+    parent,
+    natural,
+    centred,
+    marker: /list-item/.test(style.display) && style.listStylePosition === 'outside' && style.listStyleType !== 'none',
+  });
+  push(parent, box);
+  building.principal[element.index] = box;
+  if (replaced) return;
+  if (element.tag === 'input') text(box, inputLabel(element), style, building);
+  else fill(box, element, building);
+  complete(box, building);
+}
+
+function push(parent: Box, child: Box): Box {
+  parent.children.push(child);
+  return child;
+}
+
+function inputLabel(element: ElementNode): string {
+  const type = (element.attributes.get('type') ?? '').toLowerCase();
+  return element.attributes.get('value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
+}
+
+function text(parent: Box, data: string, style: ComputedStyle, building: Building): void {
+  if (data === '') return;
+  const last = parent.children[parent.children.length - 1];
+  const before = last?.inner === 'text' ? last.text.slice(-1) : '';
+  push(parent, make(building, { style, outer: 'inline', inner: 'text', parent, text: transformText(data, style.textTransform, before) }));
+}
+
+function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building: Building): void {
+  const style = building.styles.pseudo(element, name);
+  if (!style || style.display === 'none') return;
+  const content = generatedContent(style, element, name);
+  if (!content) return;
+  const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
+  const target = style.display === 'contents' ? parent : push(parent, make(building, { element, pseudo: name, style, outer, inner, parent }));
+  for (const part of content) {
+    if (part.kind === 'text') text(target, part.text, style, building);
+    else {
+      const size = building.images(part.url);
+      const natural = { width: size?.width ?? 0, height: size?.height ?? 0, ratio: size && size.height > 0 ? size.width / size.height : null };
+      push(target, make(building, { element, pseudo: name, style: style, outer: 'atomic', inner: 'replaced', parent: target, natural, anonymous: true }));
+    }
+  }
+  if (target !== parent) complete(target, building);
+}
+
+function marker(box: Box, element: ElementNode, style: ComputedStyle, building: Building): void {
+  if (style.listStylePosition !== 'inside' || element.tag === 'summary') {
+    if (element.tag !== 'summary') return;
+  }
+  const text = markerText(style, ordinalOf(element));
+  if (text !== '') push(box, make(building, { style, outer: 'inline', inner: 'text', parent: box, text }));
+}
+
+function ordinalOf(element: ElementNode): number {
+  const own = Number(element.attributes.get('value'));
+  if (element.attributes.has('value') && Number.isInteger(own)) return own;
+  const items = element.parent?.elements.filter((e) => e.tag === 'li') ?? [];
+  return items.indexOf(element) + Number(element.parent?.attributes.get('start') ?? 1);
+}
+
+/** Puts the children of one box into the form its layout needs. */
+function complete(box: Box, building: Building): void {
+  if (['table', 'row-group', 'row'].includes(box.inner)) {
+    wrapTableParts(box, (draft) => make(building, draft));
+    return;
+  }
+  if (box.inner === 'flow') wrapTableParts(box, (draft) => make(building, draft));
+  if (box.inner === 'flex' || box.inner === 'grid') wrapRuns(box, building, true);
+  else if (box.inner === 'flow' && box.outer !== 'inline' && mixes(box)) wrapRuns(box, building, false);
+}
+
+const mixes = (box: Box): boolean => box.children.some((child) => isInFlow(child) && !isInlineLevel(child)) && box.children.some((child) => isInFlow(child) && isInlineLevel(child));
+
+const isBlank = (box: Box): boolean => box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text) && !/^(pre|pre-wrap|break-spaces)$/.test(box.style.whiteSpace);
+
+/** Gathers runs of inline-level children into anonymous block boxes. @spec css2 §9.2.1.1, css-flexbox-1 §4 */
+function wrapRuns(box: Box, building: Building, items: boolean): void {
+  const children = box.children.splice(0);
+  let run: Box[] = [];
+  const flush = () => {
+    const visible = items ? run.some((child) => !isBlank(child)) : run.some((child) => !isBlank(child) && isInFlow(child));
+    if (visible) {
+      const wrapper = make(building, { style: box.style, outer: 'block', inner: 'flow', parent: box, anonymous: true });
+      for (const child of run) wrapper.children.push(adopt(child, wrapper));
+      box.children.push(wrapper);
+    } else box.children.push(...run.filter((child) => !isBlank(child)));
+    run = [];
+  };
+  for (const child of children) {
+    const joins = items ? child.inner === 'text' : isInlineLevel(child) || (run.length > 0 && !isInFlow(child));
+    if (joins) run.push(child);
+    else {
+      flush();
+      box.children.push(child);
+    }
+  }
+  flush();
+}
+
+export function adopt(child: Box, parent: Box): Box {
+  (child as { parent: Box }).parent = parent;
+  return child;
+}

@@ -1,0 +1,42 @@
+import type { LimitLog } from '../base/index.js';
+import type { Box } from './box.js';
+import type { Fragment } from './fragment.js';
+import type { TextMetrics } from './text/index.js';
+
+/** What the parent offers a box. Lengths in px; NaN where a size is not definite. */
+export interface Space {
+  /** Width of the containing block. */
+  readonly width: number;
+  /** Height percentages refer to. */
+  readonly height: number;
+  /** Border-box size decided by the parent (stretching, flexing, table cells). */
+  readonly fixedWidth?: number;
+  readonly fixedHeight?: number;
+  /** An automatic width fits the content instead of filling the containing block. */
+  readonly shrink?: boolean;
+  /** Whether a fixed height counts as definite for percentages inside. */
+  readonly definite?: boolean;
+}
+
+/** Minimum and maximum content widths, px. @spec css-sizing-3 §2.1 */
+export interface Intrinsic {
+  readonly min: number;
+  readonly max: number;
+}
+
+/** What one layout run shares: fonts, the viewport and what was worked out before. */
+export interface Layout {
+  readonly metrics: TextMetrics;
+  readonly limits: LimitLog;
+  readonly quirks: boolean;
+  readonly viewport: { readonly width: number; readonly height: number };
+  /** Lays out a box that is a formatting context of its own; remembered by box and space. */
+  readonly place: (box: Box, space: Space) => Fragment;
+  /** Content-box intrinsic widths of a box; remembered by box. */
+  readonly intrinsic: (box: Box) => Intrinsic;
+  /** Margin-box widths a box asks of its container while that is being sized. */
+  readonly contribution: (box: Box) => Intrinsic;
+}
+
+export const spaceKey = (space: Space): string =>
+  `${space.width}/${space.height}/${space.fixedWidth ?? ''}/${space.fixedHeight ?? ''}/${space.shrink ? 's' : ''}${space.definite ? 'd' : ''}`;

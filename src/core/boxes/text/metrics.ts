@@ -1,0 +1,154 @@
+import type { FontFamily } from '../../css/index.js';
+import tables from './advances.json' with { type: 'json' };
+
+/** One face of a font: advances in font units, vertical metrics in px by size. */
+export interface Face {
+  readonly name: string;
+  /** Width of a text set in one run, px; kerned unless told otherwise. */
+  width(text: string, size: number, kerning: boolean): number;
+  ascent(size: number): number;
+  descent(size: number): number;
+  /** Line height `normal`, px. */
+  lineHeight(size: number): number;
+  xHeight(size: number): number;
+  /** Whether the face really is the one the page asks for; otherwise it stands in for it. */
+  readonly exact: boolean;
+}
+
+/** The seam between layout and fonts. */
+export interface TextMetrics {
+  face(families: readonly FontFamily[], weight: number, italic: boolean): Face;
+}
+
+interface FaceTable {
+  readonly unitsPerEm: number;
+  readonly ascent: number;
+  readonly descent: number;
+  readonly lineGap: number;
+  readonly xHeight: number;
+  readonly advances: readonly (readonly number[])[];
+  readonly kerning: Readonly<Record<string, Readonly<Record<string, number>>>>;
+}
+
+type Kind = 'sans' | 'serif' | 'mono';
+
+/** Names whose advances the tables hold: the families themselves and those they are metric-compatible with. */
+const KNOWN: Readonly<Record<string, Kind>> = {
+  'sans-serif': 'sans',
+  arial: 'sans',
+  helvetica: 'sans',
+  arimo: 'sans',
+  'liberation sans': 'sans',
+  'system-ui': 'sans',
+  'ui-sans-serif': 'sans',
+  'ui-rounded': 'sans',
+  cursive: 'sans',
+  fantasy: 'sans',
+  emoji: 'sans',
+  math: 'sans',
+  fangsong: 'sans',
+  serif: 'serif',
+  times: 'serif',
+  'times new roman': 'serif',
+  tinos: 'serif',
+  'liberation serif': 'serif',
+  'ui-serif': 'serif',
+  monospace: 'mono',
+  courier: 'mono',
+  'courier new': 'mono',
+  cousine: 'mono',
+  'liberation mono': 'mono',
+  'ui-monospace': 'mono',
+};
+
+/** Advance of characters no table holds: wide scripts and pictures take the whole em. */
+const WIDE = /[\u1100-\u115f\u2e80-\ua4cf\uac00-\ud7a3\uf900-\ufaff\ufe30-\ufe4f\uff00-\uff60\u{1f300}-\u{1faff}\u{20000}-\u{3fffd}]/u;
+const ZERO_WIDTH = /[\u0000-\u001f\u007f-\u009f\u00ad\u200b-\u200f\u2028-\u202e\u2060-\u2064\ufeff\ufe00-\ufe0f\u0300-\u036f]/;
+const FALLBACK_ADVANCE = 0.6;
+
+class TableFace implements Face {
+  readonly #advances = new Map<number, number>();
+  readonly #kerning: FaceTable['kerning'];
+  readonly #widths = new Map<string, number>();
+
+  constructor(
+    readonly name: string,
+    readonly table: FaceTable,
+    readonly exact: boolean,
+  ) {
+    for (const [first, ...list] of table.advances) list.forEach((advance, i) => this.#advances.set(first! + i, advance));
+    this.#kerning = table.kerning;
+  }
+
+  width(text: string, size: number, kerning: boolean): number {
+    const key = kerning ? text : `\0${text}`;
+    let units = this.#widths.get(key);
+    if (units === undefined) {
+      if (this.#widths.size > 20_000) this.#widths.clear();
+      units = this.#measure(text, kerning);
+      this.#widths.set(key, units);
+    }
+    return (units * size) / this.table.unitsPerEm;
+  }
+
+  #measure(text: string, kerning: boolean): number {
+    let units = 0;
+    let before = '';
+    for (const character of text) {
+      units += this.#advance(character);
+      if (kerning && before !== '') units += this.#kerning[before]?.[character] ?? 0;
+      before = character;
+    }
+    return units;
+  }
+
+  #advance(character: string): number {
+    if (ZERO_WIDTH.test(character)) return 0;
+    const known = this.#advances.get(character.codePointAt(0)!);
+    if (known !== undefined) return known;
+    return this.table.unitsPerEm * (WIDE.test(character) ? 1 : FALLBACK_ADVANCE);
+  }
+
+  ascent(size: number): number {
+    return Math.round((this.table.ascent / this.table.unitsPerEm) * size);
+  }
+  descent(size: number): number {
+    return Math.round((this.table.descent / this.table.unitsPerEm) * size);
+  }
+  lineHeight(size: number): number {
+    return this.ascent(size) + this.descent(size) + Math.round((this.table.lineGap / this.table.unitsPerEm) * size);
+  }
+  xHeight(size: number): number {
+    return (this.table.xHeight / this.table.unitsPerEm) * size;
+  }
+}
+
+const faces = new Map<string, Face>();
+
+function tableFace(kind: Kind, bold: boolean, italic: boolean): Face {
+  const cut = bold ? (italic ? 'boldItalic' : 'bold') : italic ? 'italic' : 'regular';
+  const key = `${kind} ${cut}`;
+  let face = faces.get(key);
+  if (!face) {
+    face = new TableFace(key, (tables as Record<Kind, Record<string, FaceTable>>)[kind][cut]!, true);
+    faces.set(key, face);
+  }
+  return face;
+}
+
+const resolved = new WeakMap<readonly FontFamily[], Kind>();
+
+/** The first family of the list that is known; browsers end at their standard font, a serif. */
+function kindOf(families: readonly FontFamily[]): Kind {
+  let kind = resolved.get(families);
+  if (!kind) {
+    kind = families.map((f) => KNOWN[f.name.toLowerCase()]).find((k) => k !== undefined) ?? 'serif';
+    resolved.set(families, kind);
+  }
+  return kind;
+}
+
+/** Metrics from the shipped advance tables. */
+export const bundledMetrics: TextMetrics = {
+  face: (families, weight, italic) => tableFace(kindOf(families), weight >= 600, italic),
+};

@@ -1,0 +1,82 @@
+import { isLengthPercentage, type Sizing } from '../../css/index.js';
+import type { Box } from '../box.js';
+import { snap } from '../fragment.js';
+import { frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from './sizes.js';
+
+const DEFAULT = { width: 300, height: 150 };
+
+/**
+ * Border-box size of a replaced element.
+ * @param width containing block's width, px; NaN while measuring
+ * @param height percentage basis of heights, NaN if indefinite
+ * @spec css2 §10.3.2, §10.6.2, §10.4 (table of min/max violations); css-sizing-4 §4
+ */
+export function replacedSize(box: Box, width: number, height: number, frame: Frame, fixed: { width?: number | undefined; height?: number | undefined } = {}): { width: number; height: number } {
+  const { style } = box;
+  const natural = box.natural!;
+  const ratio = preferredRatio(box);
+  const fx = frameWidth(frame);
+  const fy = frameHeight(frame);
+  const intrinsic = () => ({ min: natural.width ?? DEFAULT.width, max: natural.width ?? DEFAULT.width });
+  const read = (value: Sizing) => (box.anonymous ? null : widthFor(box, value, width, NaN, frame, intrinsic));
+  const readY = (value: Sizing) => (box.anonymous ? null : heightFor(box, value, height, frame));
+  const w = fixed.width ?? read(style.width);
+  const h = fixed.height ?? readY(style.height);
+  const minW = Math.max(fx, read(style.minWidth) ?? 0);
+  const maxW = Math.max(minW, read(style.maxWidth) ?? Infinity);
+  const minH = Math.max(fy, readY(style.minHeight) ?? 0);
+  const maxH = Math.max(minH, readY(style.maxHeight) ?? Infinity);
+  const clampW = (v: number) => Math.max(minW, Math.min(maxW, v));
+  const clampH = (v: number) => Math.max(minH, Math.min(maxH, v));
+  const fromHeight = (v: number) => (v - fy) * ratio! + fx;
+  const fromWidth = (v: number) => (v - fx) / ratio! + fy;
+
+  if (w !== null && h !== null) return { width: clampW(w), height: clampH(h) };
+  if (w !== null) {
+    const used = clampW(w);
+    return { width: used, height: clampH(ratio ? snap(fromWidth(used)) : (natural.height ?? DEFAULT.height) + fy) };
+  }
+  if (h !== null) {
+    const used = clampH(h);
+    return { width: clampW(ratio ? snap(fromHeight(used)) : (natural.width ?? DEFAULT.width) + fx), height: used };
+  }
+  const nw = natural.width ?? (natural.height !== null && ratio ? natural.height * ratio : fallbackWidth(width, fx, ratio));
+  const nh = natural.height ?? (ratio ? nw / ratio : DEFAULT.height);
+  const full = { width: nw + fx, height: nh + fy };
+  return ratio ? constrain(full, { minW, maxW, minH, maxH }, fromWidth, fromHeight) : { width: clampW(full.width), height: clampH(full.height) };
+}
+
+/** Without natural width but with a ratio, block-level rules give the width of the containing block. */
+function fallbackWidth(width: number, extra: number, ratio: number | null): number {
+  return ratio && !Number.isNaN(width) ? Math.max(0, width - extra) : DEFAULT.width;
+}
+
+interface Bounds {
+  readonly minW: number;
+  readonly maxW: number;
+  readonly minH: number;
+  readonly maxH: number;
+}
+
+function constrain(size: { width: number; height: number }, b: Bounds, fromWidth: (w: number) => number, fromHeight: (h: number) => number): { width: number; height: number } {
+  let { width, height } = size;
+  if (width > b.maxW) {
+    width = b.maxW;
+    height = Math.max(fromWidth(width), b.minH);
+  }
+  if (height > b.maxH) {
+    height = b.maxH;
+    width = Math.max(Math.min(fromHeight(height), b.maxW), b.minW);
+  }
+  if (width < b.minW) {
+    width = b.minW;
+    height = Math.min(Math.max(fromWidth(width), b.minH), b.maxH);
+  }
+  if (height < b.minH) {
+    height = b.minH;
+    width = Math.min(Math.max(fromHeight(height), b.minW), b.maxW);
+  }
+  return { width: snap(width), height: snap(height) };
+}
+
+export const hasPercentSize = (box: Box): boolean => [box.style.width, box.style.maxWidth].some((v) => isLengthPercentage(v) && (v.percent !== 0 || v.curve !== null));

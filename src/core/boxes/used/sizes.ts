@@ -1,0 +1,68 @@
+import { isLengthPercentage, resolveLength, type Sizing } from '../../css/index.js';
+import type { Box } from '../box.js';
+import { horizontal, snap, vertical, type Edges } from '../fragment.js';
+import type { Intrinsic } from '../layout.js';
+
+/** Border and padding together, as box-sizing needs them. */
+export interface Frame {
+  readonly border: Edges;
+  readonly padding: Edges;
+}
+
+export const frameWidth = (frame: Frame): number => horizontal(frame.border) + horizontal(frame.padding);
+export const frameHeight = (frame: Frame): number => vertical(frame.border) + vertical(frame.padding);
+
+const outer = (box: Box, content: number, extra: number): number => (box.style.boxSizing === 'border-box' ? Math.max(content, extra) : content + extra);
+
+/**
+ * The border-box width a sizing value stands for; null for auto, none and what cannot be resolved.
+ * @param basis width of the containing block, px or NaN
+ * @param available border-box width a stretched box would take
+ */
+export function widthFor(box: Box, value: Sizing | 'content', basis: number, available: number, frame: Frame, intrinsic: () => Intrinsic): number | null {
+  if (value === 'auto' || value === 'none' || value === 'content') return null;
+  const extra = frameWidth(frame);
+  if (value === 'min-content') return intrinsic().min + extra;
+  if (value === 'max-content') return intrinsic().max + extra;
+  if (value === 'stretch') return Number.isNaN(available) ? null : available;
+  if (value === 'fit-content') return fit(available - extra, intrinsic()) + extra;
+  if (!isLengthPercentage(value)) return fit(resolveLength(value.fit, basis), intrinsic()) + extra;
+  const length = resolveLength(value, basis);
+  return Number.isNaN(length) ? null : snap(outer(box, Math.max(0, length), extra));
+}
+
+const fit = (available: number, { min, max }: Intrinsic): number => (Number.isNaN(available) ? max : Math.max(min, Math.min(max, available)));
+
+/** The border-box height a sizing value stands for; null where it is automatic or its percentage basis is not definite. */
+export function heightFor(box: Box, value: Sizing, basis: number, frame: Frame): number | null {
+  if (typeof value === 'string' && value !== 'stretch') return null;
+  if (value === 'stretch') return Number.isNaN(basis) ? null : basis;
+  if (!isLengthPercentage(value)) return null;
+  const length = resolveLength(value, basis);
+  return Number.isNaN(length) ? null : snap(outer(box, Math.max(0, length), frameHeight(frame)));
+}
+
+/** min-width and max-width applied to a border-box width. @spec css2 §10.4 */
+export function clampWidth(box: Box, width: number, basis: number, available: number, frame: Frame, intrinsic: () => Intrinsic): number {
+  if (box.anonymous) return width;
+  const max = widthFor(box, box.style.maxWidth, basis, available, frame, intrinsic) ?? Infinity;
+  const min = widthFor(box, box.style.minWidth, basis, available, frame, intrinsic) ?? 0;
+  return Math.max(Math.min(width, max), min, frameWidth(frame));
+}
+
+/** min-height and max-height applied to a border-box height. @spec css2 §10.7 */
+export function clampHeight(box: Box, height: number, basis: number, frame: Frame): number {
+  if (box.anonymous) return height;
+  const max = heightFor(box, box.style.maxHeight, basis, frame) ?? Infinity;
+  const min = heightFor(box, box.style.minHeight, basis, frame) ?? 0;
+  return Math.max(Math.min(height, max), min, frameHeight(frame));
+}
+
+/** The ratio a box keeps between its sizes, or null. @spec css-sizing-4 §4 */
+export function preferredRatio(box: Box): number | null {
+  if (box.anonymous && !box.natural) return null;
+  const { aspectRatio } = box.style;
+  const natural = box.natural?.ratio ?? null;
+  if (aspectRatio.auto && natural !== null) return natural;
+  return aspectRatio.ratio ?? (box.natural ? natural : null);
+}

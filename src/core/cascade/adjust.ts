@@ -1,0 +1,78 @@
+import type { ComputedValues, Display } from '../css/index.js';
+import { indexOf, type ComputedStyle } from './style.js';
+
+/** Where an element stands, as far as its computed values depend on it. */
+export interface Placement {
+  readonly root: boolean;
+  /** Display of the box-making parent, `contents` looked through. */
+  readonly parentDisplay: Display | null;
+  /** A replaced element or form control: `display: contents` makes it nothing. */
+  readonly atomic: boolean;
+}
+
+const BLOCKIFIED: Partial<Readonly<Record<Display, Display>>> = {
+  inline: 'block',
+  'inline-block': 'block',
+  'inline-flex': 'flex',
+  'inline-grid': 'grid',
+  'inline-table': 'table',
+  'inline list-item': 'list-item',
+  'table-row-group': 'block',
+  'table-header-group': 'block',
+  'table-footer-group': 'block',
+  'table-row': 'block',
+  'table-cell': 'block',
+  'table-column-group': 'block',
+  'table-column': 'block',
+  'table-caption': 'block',
+  ruby: 'block ruby',
+  'ruby-text': 'block',
+  math: 'block math',
+};
+
+const I = {
+  display: indexOf('display'),
+  position: indexOf('position'),
+  float: indexOf('float'),
+  overflowX: indexOf('overflowX'),
+  overflowY: indexOf('overflowY'),
+  textAlign: indexOf('textAlign'),
+};
+const EDGES = (['Top', 'Right', 'Bottom', 'Left'] as const).map((side) => [indexOf(`border${side}Style`), indexOf(`border${side}Width`)] as const);
+
+/**
+ * Computed values that depend on one another or on the parent's box type.
+ * @spec css-display-3 §2.7 (blockification), css-overflow-3 §3.1, css-backgrounds-3 §4.3, css2 §9.7
+ */
+export function adjust(values: unknown[], parent: ComputedStyle | null, placement: Placement): void {
+  const display = values[I.display] as Display;
+  const position = values[I.position] as ComputedValues['position'];
+  const outOfFlow = position === 'absolute' || position === 'fixed';
+  if (outOfFlow) values[I.float] = 'none';
+  const inFlexOrGrid = /^(inline-)?(flex|grid)$/.test(placement.parentDisplay ?? '');
+  if (display === 'contents') {
+    if (placement.atomic) values[I.display] = 'none';
+    else if (placement.root) values[I.display] = 'block';
+  } else if (display !== 'none' && (outOfFlow || values[I.float] !== 'none' || placement.root || inFlexOrGrid)) {
+    values[I.display] = BLOCKIFIED[display] ?? display;
+  }
+  for (const [style, width] of EDGES) if (values[style] === 'none' || values[style] === 'hidden') values[width] = 0;
+  settleOverflow(values);
+  if (values[I.textAlign] === 'match-parent') values[I.textAlign] = matchParent(parent);
+}
+
+function settleOverflow(values: unknown[]): void {
+  const loose = (value: unknown) => value === 'visible' || value === 'clip';
+  const x = values[I.overflowX];
+  const y = values[I.overflowY];
+  const scrollable = (value: unknown) => (value === 'visible' ? 'auto' : 'hidden');
+  if (loose(x) && !loose(y)) values[I.overflowX] = scrollable(x);
+  else if (loose(y) && !loose(x)) values[I.overflowY] = scrollable(y);
+}
+
+/** @spec css-text-4 §6.1 (match-parent) */
+function matchParent(parent: ComputedStyle | null): ComputedValues['textAlign'] {
+  if (!parent) return 'start';
+  if (parent.textAlign !== 'start' && parent.textAlign !== 'end') return parent.textAlign;
+  return (parent.textAlign === 'start') === (parent.direction === 'ltr') ? 'left' : 'right';
+}

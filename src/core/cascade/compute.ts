@@ -1,0 +1,240 @@
+import {
+  BLACK,
+  expandDeclaration,
+  propertyIndex,
+  PROPERTY_KEYS,
+  ROWS,
+  type ComputeContext,
+  type Computation,
+  type ComputedValues,
+  type Flow,
+  type FontFamily,
+  type Medium,
+  type Rgba,
+} from '../css/index.js';
+import type { Block, Winner } from './block.js';
+import { adjust, type Placement } from './adjust.js';
+import { indexOf, StyleObject, type ComputedStyle } from './style.js';
+import { resolveCustom, substitute, usesVariables, type CustomProperties } from './variables.js';
+
+/** x-height and advance of the digit zero of a font, px. */
+export type FontUnits = (families: readonly FontFamily[], size: number, weight: number, italic: boolean) => { readonly xHeight: number; readonly zeroAdvance: number; readonly lineHeight: number };
+
+export interface ComputeOptions {
+  readonly medium: Medium;
+  readonly fontUnits: FontUnits;
+  readonly quirks: boolean;
+}
+
+const FONT_SIZE = indexOf('fontSize');
+const FONT_FAMILY = indexOf('fontFamily');
+const COLOR = indexOf('color');
+const DISPLAY = indexOf('display');
+const FIRST = [indexOf('direction'), indexOf('writingMode'), indexOf('colorScheme'), FONT_FAMILY, indexOf('fontWeight'), indexOf('fontStyle'), FONT_SIZE, indexOf('lineHeight'), COLOR];
+const INHERITED = ROWS.map((row, index) => (row.inherited ? index : -1)).filter((index) => index >= 0);
+const EMPTY: CustomProperties = new Map();
+
+/** Notices which parts of the medium a computation read, so that its result can be shared where they are equal. */
+class Context implements ComputeContext {
+  fontSize = 16;
+  rootFontSize = 16;
+  rootLineHeight = 18;
+  currentColor: Rgba = BLACK;
+  parentFontWeight = 400;
+  dark = false;
+  readViewport = false;
+  style: { families: readonly FontFamily[]; weight: number; italic: boolean; lineHeight: number } = { families: [], weight: 400, italic: false, lineHeight: 18 };
+
+  constructor(readonly options: ComputeOptions) {}
+
+  get lineHeight(): number {
+    return this.style.lineHeight;
+  }
+  get viewportWidth(): number {
+    this.readViewport = true;
+    return this.options.medium.width;
+  }
+  get viewportHeight(): number {
+    this.readViewport = true;
+    return this.options.medium.height;
+  }
+  get containerWidth(): number {
+    return this.viewportWidth;
+  }
+  get containerHeight(): number {
+    return this.viewportHeight;
+  }
+  get xHeight(): number {
+    return this.units().xHeight;
+  }
+  get zeroAdvance(): number {
+    return this.units().zeroAdvance;
+  }
+  private units() {
+    return this.options.fontUnits(this.style.families, this.fontSize, this.style.weight, this.style.italic);
+  }
+}
+
+export interface Computed {
+  readonly style: ComputedStyle;
+  /** Whether a viewport length took part. */
+  readonly readViewport: boolean;
+}
+
+export const HORIZONTAL: Flow = Object.freeze({ vertical: false, reversed: false, rightToLeftBlocks: false });
+
+export function flowOf(style: Pick<ComputedValues, 'direction' | 'writingMode'>): Flow {
+  const vertical = style.writingMode !== 'horizontal-tb';
+  const reversed = (style.direction === 'rtl') !== (style.writingMode === 'sideways-lr');
+  return { vertical, reversed, rightToLeftBlocks: style.writingMode === 'vertical-rl' || style.writingMode === 'sideways-rl' };
+}
+
+/**
+ * Computes all properties of a block below a parent style.
+ * @spec css-cascade-5 §4.3, §4.4; css-variables-1 §3.1 (invalid at computed-value time)
+ */
+export function computeStyle(block: Block, parent: ComputedStyle | null, root: ComputedStyle | null, placement: Placement, options: ComputeOptions): Computed {
+  const context = new Context(options);
+  const values: unknown[] = parent ? inheritedFrom(parent) : ROWS.map((row) => row.initial(context));
+  const declared = new Map([...block.custom].map(([name, entry]) => [name, entry.declaration.text]));
+  const inheritedCustom = parent?.custom ?? EMPTY;
+  const custom = declared.size === 0 ? inheritedCustom : resolveCustom(declared, inheritedCustom);
+  const flow = ownFlow(block, parent, custom, context);
+  const winners = block.winners(flow);
+  prepare(context, parent, root, options);
+
+  const settle = (index: number) => {
+    const winner = winners.get(index);
+    if (winner) values[index] = valueOf(winner, index, parent, custom, context, options.quirks, values[index]);
+    else if (!ROWS[index]!.inherited) values[index] = ROWS[index]!.initial(context);
+  };
+  for (const index of FIRST.slice(0, 6)) settle(index);
+  context.style = fontOf(values, context.style.lineHeight);
+  context.dark = prefersDark(values[indexOf('colorScheme')] as string, options);
+  settle(FONT_SIZE);
+  const absolute = scaleMonospace(values, parent, winners.get(FONT_SIZE), context);
+  context.fontSize = values[FONT_SIZE] as number;
+  settle(indexOf('lineHeight'));
+  context.style = fontOf(values, usedLineHeight(values, context));
+  context.currentColor = parent ? parent.color : BLACK;
+  settle(COLOR);
+  context.currentColor = values[COLOR] as Rgba;
+  const early = new Set(FIRST);
+  // Inherited values are already in place; the rest starts from the row's initial value.
+  for (let index = 0; index < ROWS.length; index++) if (!early.has(index)) settle(index);
+  const specified = values[DISPLAY] as ComputedValues['display'];
+  adjust(values, parent, placement);
+  const style = new StyleObject(Object.freeze(values), custom, parent, block, winners, absolute, specified) as ComputedStyle;
+  return { style, readViewport: context.readViewport };
+}
+
+function inheritedFrom(parent: ComputedStyle): unknown[] {
+  const values: unknown[] = new Array(ROWS.length);
+  for (const index of INHERITED) values[index] = parent.values[index];
+  return values;
+}
+
+function prepare(context: Context, parent: ComputedStyle | null, root: ComputedStyle | null, options: ComputeOptions): void {
+  context.fontSize = parent?.fontSize ?? 16;
+  context.rootFontSize = root?.fontSize ?? 16;
+  context.parentFontWeight = parent?.fontWeight ?? 400;
+  context.dark = options.medium.dark && false;
+  if (parent) context.style = { ...fontOf(parent.values, 0), lineHeight: lineHeightOf(parent, context) };
+  if (root) context.rootLineHeight = lineHeightOf(root, context);
+}
+
+function lineHeightOf(style: ComputedStyle, context: Context): number {
+  const { lineHeight } = style;
+  if (lineHeight !== 'normal') return 'px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize;
+  return context.options.fontUnits(style.fontFamily, style.fontSize, style.fontWeight, style.fontStyle !== 'normal').lineHeight;
+}
+
+function fontOf(values: readonly unknown[], lineHeight: number) {
+  return {
+    families: values[FONT_FAMILY] as readonly FontFamily[],
+    weight: values[indexOf('fontWeight')] as number,
+    italic: values[indexOf('fontStyle')] !== 'normal',
+    lineHeight,
+  };
+}
+
+function usedLineHeight(values: readonly unknown[], context: Context): number {
+  const value = values[indexOf('lineHeight')] as ComputedValues['lineHeight'];
+  if (value !== 'normal') return 'px' in value ? value.px : value.factor * context.fontSize;
+  const { families, weight, italic } = context.style;
+  return context.options.fontUnits(families, context.fontSize, weight, italic).lineHeight;
+}
+
+function prefersDark(scheme: string, options: ComputeOptions): boolean {
+  const names = scheme.toLowerCase().split(/\s+/);
+  return names.includes('dark') && (options.medium.dark || !names.includes('light'));
+}
+
+function ownFlow(block: Block, parent: ComputedStyle | null, custom: CustomProperties, context: Context): Flow {
+  const winners = block.winners(HORIZONTAL);
+  const pick = <K extends 'direction' | 'writingMode'>(key: K): ComputedValues[K] => {
+    const index = indexOf(key);
+    const winner = winners.get(index);
+    const inherited = (parent?.[key] ?? ROWS[index]!.initial(context)) as ComputedValues[K];
+    return winner ? (valueOf(winner, index, parent, custom, context, false, inherited) as ComputedValues[K]) : inherited;
+  };
+  return flowOf({ direction: pick('direction'), writingMode: pick('writingMode') });
+}
+
+function valueOf(winner: Winner, index: number, parent: ComputedStyle | null, custom: CustomProperties, context: Context, quirks: boolean, inherited: unknown): unknown {
+  const row = ROWS[index]!;
+  const unset = () => (row.inherited && parent ? inherited : row.initial(context));
+  const fromKeyword = (keyword: string) => {
+    if (keyword === 'inherit') return parent ? parent.values[index] : row.initial(context);
+    return keyword === 'initial' ? row.initial(context) : unset();
+  };
+  const { value } = winner;
+  if (typeof value === 'function') return value(context);
+  if (typeof value === 'string') return fromKeyword(value);
+  const text = substitute(value.pending.text, (name) => custom.get(name) ?? null);
+  const expanded = text === null || text.trim() === '' ? 'invalid' : expandDeclaration(value.pending.name, text.trim(), quirks);
+  if (typeof expanded === 'string') return unset();
+  const found = expanded.find((longhand) => longhand.index === index) ?? expanded.find((longhand) => longhand.index === propertyIndexOf(value.longhand));
+  if (!found) return unset();
+  return typeof found.value === 'string' ? fromKeyword(found.value) : (found.value as Computation<unknown>)(context);
+}
+
+const propertyIndexOf = (name: string): number => {
+  const probe = expandDeclaration(name, 'initial');
+  return typeof probe === 'string' ? (propertyIndex(name) ?? -1) : (probe[0]?.index ?? -1);
+};
+
+/** Whether the list is the bare keyword monospace, which browsers set in 13/16 of the size. */
+const isMonospace = (families: readonly FontFamily[]): boolean => families.length === 1 && families[0]!.name.toLowerCase() === 'monospace';
+const MONOSPACE_SCALE = 13 / 16;
+
+function scaleMonospace(values: unknown[], parent: ComputedStyle | null, winner: Winner | undefined, context: Context): boolean {
+  const before = parent ? isMonospace(parent.fontFamily) : false;
+  const now = isMonospace(values[FONT_FAMILY] as readonly FontFamily[]);
+  const absolute = isAbsolute(winner, parent, context);
+  if (before !== now && !absolute) {
+    const size = values[FONT_SIZE] as number;
+    const keyword = winner && typeof winner.value === 'function' && /^[a-z-]+$/i.test(winner.declaration.text) && !/^(smaller|larger)$/i.test(winner.declaration.text);
+    if (now) values[FONT_SIZE] = size * MONOSPACE_SCALE;
+    else if (!keyword) values[FONT_SIZE] = size / MONOSPACE_SCALE;
+  } else if (now && winner && typeof winner.value === 'function' && /^(xx?-small|small|medium|large|x{1,3}-large)$/i.test(winner.declaration.text)) {
+    values[FONT_SIZE] = (values[FONT_SIZE] as number) * MONOSPACE_SCALE;
+  }
+  return absolute;
+}
+
+function isAbsolute(winner: Winner | undefined, parent: ComputedStyle | null, context: Context): boolean {
+  const inherited = parent?.absoluteFontSize ?? false;
+  if (!winner || winner.value === 'inherit' || winner.value === 'unset') return inherited;
+  if (typeof winner.value === 'string') return false;
+  if (typeof winner.value !== 'function') return !/\d(em|%)|larger|smaller/i.test(winner.declaration.text);
+  if (/^(xx?-small|small|medium|large|x{1,3}-large)$/i.test(winner.declaration.text)) return false;
+  const size = context.fontSize;
+  const once = winner.value(context);
+  context.fontSize = size + 1;
+  const twice = winner.value(context);
+  context.fontSize = size;
+  return once === twice ? true : inherited;
+}
+
+export { usesVariables, PROPERTY_KEYS };

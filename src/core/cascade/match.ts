@@ -1,0 +1,172 @@
+import { SourceText, type LimitLog, type Span } from '../base/index.js';
+import { presentationalHints, type BucketKey, type Guard, type MatchContext, type MediaCondition, type PseudoElement, type Selector } from '../css/index.js';
+import type { ElementNode, HtmlDocument } from '../html/index.js';
+import { parseStyleAttribute, type Declaration, type Layer, type Origin, type RuleSet, type StyleRule } from '../sheets/index.js';
+
+/** Strength classes within one origin and importance. @spec css-cascade-5 §6.1 */
+export type Rank = 'hint' | 'sheet' | 'inline';
+
+/** A guarded group of declarations on one element: what a rule, a style attribute or hints say of it. */
+export interface Match {
+  /** Equal for equal declarations: elements with equal lists of these share one block. */
+  readonly id: string;
+  readonly origin: Origin;
+  readonly rank: Rank;
+  readonly layer: Layer | null;
+  readonly specificity: number;
+  readonly order: number;
+  readonly declarations: readonly Declaration[];
+  readonly conditions: readonly MediaCondition[];
+  readonly guard: Guard;
+  readonly selector: Selector | null;
+  readonly rule: StyleRule | null;
+}
+
+/** Matches of an element, weakest first by the normal (not important) order. */
+export interface ElementMatches {
+  readonly own: readonly Match[];
+  readonly pseudo: ReadonlyMap<PseudoElement, readonly Match[]>;
+}
+
+export interface MatchedDocument {
+  readonly document: HtmlDocument;
+  readonly ruleSet: RuleSet;
+  readonly byElement: readonly ElementMatches[];
+}
+
+interface Candidate {
+  readonly rule: StyleRule;
+  readonly selector: Selector;
+  readonly id: string;
+}
+
+interface Buckets {
+  readonly id: Map<string, Candidate[]>;
+  readonly class: Map<string, Candidate[]>;
+  readonly tag: Map<string, Candidate[]>;
+  readonly any: Candidate[];
+}
+
+const WORK_PER_ELEMENT = 20_000;
+const UNSUPPORTED_CONTAINERS = true;
+
+/**
+ * Matches every selector once against every element it may concern.
+ * @spec selectors-4 §17; css-cascade-5 §6 (sorting)
+ */
+export function matchDocument(document: HtmlDocument, ruleSet: RuleSet, limits: LimitLog): MatchedDocument {
+  const buckets = fill(ruleSet, document.quirks);
+  const context: MatchContext = {
+    quirks: document.quirks,
+    scripting: document.scripting,
+    root: document.root,
+    scope: null,
+    budget: { left: 2_000_000 + WORK_PER_ELEMENT * document.elements.length },
+  };
+  const byElement = document.elements.map((element) => matchElement(element, buckets, context));
+  if (context.budget.left < 0) limits.add('budget', 'selectors too costly to match', 'some :has(), :nth-child(of) or long descendant selectors were taken as not matching');
+  return { document, ruleSet, byElement };
+}
+
+function fill(ruleSet: RuleSet, quirks: boolean): Buckets {
+  const buckets: Buckets = { id: new Map(), class: new Map(), tag: new Map(), any: [] };
+  for (const rule of ruleSet.rules) {
+    if (UNSUPPORTED_CONTAINERS && rule.containers.length > 0) continue;
+    rule.selectors.forEach((selector, i) => {
+      const list = bucket(buckets, selector.bucket, quirks);
+      list.push({ rule, selector, id: `${rule.order}.${i}` });
+    });
+  }
+  return buckets;
+}
+
+function bucket(buckets: Buckets, key: BucketKey, quirks: boolean): Candidate[] {
+  if (key.by === 'any') return buckets.any;
+  const name = quirks && key.by !== 'tag' ? key.name.toLowerCase() : key.name;
+  let list = buckets[key.by].get(name);
+  if (!list) buckets[key.by].set(name, (list = []));
+  return list;
+}
+
+function matchElement(element: ElementNode, buckets: Buckets, context: MatchContext): ElementMatches {
+  const own: Match[] = [];
+  const pseudo = new Map<PseudoElement, Match[]>();
+  const fold = (text: string) => (context.quirks ? text.toLowerCase() : text);
+  const consider = (list: readonly Candidate[] | undefined) => {
+    if (!list) return;
+    for (const { rule, selector, id } of list) {
+      if (selector.pseudoElement === 'other') continue;
+      const guard = selector.match(element, context);
+      if (guard === false) continue;
+      const made: Match = {
+        id,
+        origin: rule.origin,
+        rank: 'sheet',
+        layer: rule.layer,
+        specificity: selector.specificity,
+        order: rule.order,
+        declarations: rule.declarations,
+        conditions: rule.conditions,
+        guard,
+        selector,
+        rule,
+      };
+      if (selector.pseudoElement === null) own.push(made);
+      else pseudo.set(selector.pseudoElement, [...(pseudo.get(selector.pseudoElement) ?? []), made]);
+    }
+  };
+  consider(buckets.any);
+  consider(buckets.tag.get(element.tag.toLowerCase()));
+  for (const name of new Set(element.classes)) consider(buckets.class.get(fold(name)));
+  if (element.id !== null) consider(buckets.id.get(fold(element.id)));
+  own.push(...fromAttributes(element));
+  own.sort(byStrength);
+  for (const list of pseudo.values()) list.sort(byStrength);
+  return { own, pseudo };
+}
+
+function fromAttributes(element: ElementNode): Match[] {
+  const out: Match[] = [];
+  const hints = presentationalHints(element);
+  if (hints.length > 0) {
+    const declarations = hints.map(([name, text]): Declaration => ({ name, text, important: false, span: hintSpan(element) }));
+    out.push(fixed(`h:${hints.map((h) => h.join(':')).join(';')}`, 'hint', declarations));
+  }
+  const style = element.attributes.get('style');
+  if (style !== undefined && style.trim() !== '') {
+    const declarations = parseStyleAttribute(styleSource(element, style));
+    if (declarations.length > 0) out.push(fixed(`s:${element.index}`, 'inline', declarations));
+  }
+  return out;
+}
+
+function fixed(id: string, rank: Rank, declarations: readonly Declaration[]): Match {
+  return { id, origin: 'author', rank, layer: null, specificity: 0, order: 0, declarations, conditions: [], guard: true, selector: null, rule: null };
+}
+
+function hintSpan(element: ElementNode): Span {
+  return element.startTag ?? { source: new SourceText('markup', ''), start: 0, end: 0 };
+}
+
+function styleSource(element: ElementNode, style: string): SourceText {
+  const span = element.attributeSpan('style');
+  if (!span) return new SourceText('style attribute', style);
+  const raw = span.source.text.slice(span.start, span.end);
+  const value = raw.indexOf(style);
+  return new SourceText(span.source.name, style, span.start + Math.max(0, value), span.source);
+}
+
+const RANKS: Readonly<Record<Rank, number>> = { hint: 0, sheet: 1, inline: 2 };
+const layerOrder = (match: Match): number => (match.layer ? match.layer.order : Number.MAX_SAFE_INTEGER);
+
+/** Normal declarations: origin, then style attribute, layer, specificity, order. */
+export function byStrength(a: Match, b: Match): number {
+  if (a.origin !== b.origin) return a.origin === 'user-agent' ? -1 : 1;
+  return RANKS[a.rank] - RANKS[b.rank] || layerOrder(a) - layerOrder(b) || a.specificity - b.specificity || a.order - b.order;
+}
+
+/** Important declarations: origins and layers in reverse. @spec css-cascade-5 §6.4.1 */
+export function byImportantStrength(a: Match, b: Match): number {
+  if (a.origin !== b.origin) return a.origin === 'user-agent' ? 1 : -1;
+  return RANKS[a.rank] - RANKS[b.rank] || layerOrder(b) - layerOrder(a) || a.specificity - b.specificity || a.order - b.order;
+}

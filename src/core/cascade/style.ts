@@ -1,0 +1,53 @@
+import { cssName, PROPERTY_KEYS, ROWS, type ComputedValues } from '../css/index.js';
+import type { Block, Winner } from './block.js';
+import type { CustomProperties } from './variables.js';
+
+/**
+ * The computed values of one element in one setting, frozen. Elements with the same block and the same parent style
+ * share one object, so `a === b` means nothing differs.
+ */
+export class StyleObject {
+  constructor(
+    readonly values: readonly unknown[],
+    readonly custom: CustomProperties,
+    readonly parent: ComputedStyle | null,
+    readonly block: Block,
+    /** Longhand index → what set it; absent where the value is inherited or initial. */
+    readonly winners: ReadonlyMap<number, Winner>,
+    /** Whether the font size came from an absolute length (monospace does not shrink it then). */
+    readonly absoluteFontSize: boolean,
+    /** Values before box-type fixups: the display as the cascade gave it. */
+    readonly specifiedDisplay: ComputedValues['display'],
+  ) {}
+}
+
+for (const [index, key] of PROPERTY_KEYS.entries()) {
+  Object.defineProperty(StyleObject.prototype, key, {
+    get(this: StyleObject) {
+      return this.values[index];
+    },
+  });
+}
+
+export type ComputedStyle = StyleObject & ComputedValues;
+
+/** The value as getComputedStyle serialises it where layout does not resolve it. */
+export function printValue(style: ComputedStyle, index: number): string {
+  return ROWS[index]!.print(style.values[index], { fontSize: style.fontSize });
+}
+
+export const indexOf = (key: keyof ComputedValues): number => INDEX.get(key)!;
+const INDEX = new Map(PROPERTY_KEYS.map((key, index) => [key, index]));
+
+/** The declaration that set a property, or null if nothing did. */
+export function winnerOf(style: ComputedStyle, key: keyof ComputedValues): Winner | null {
+  return style.winners.get(indexOf(key)) ?? null;
+}
+
+/** All values that differ from another style, as text: for tests and the debug option. */
+export function dumpStyle(style: ComputedStyle, against: ComputedStyle | null = null): string {
+  return PROPERTY_KEYS.map((key, i) => ({ name: cssName(key), value: printValue(style, i), other: against ? printValue(against, i) : null }))
+    .filter(({ value, other }) => value !== other)
+    .map(({ name, value }) => `${name}: ${value}`)
+    .join('\n');
+}

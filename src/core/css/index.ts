@@ -1,0 +1,6 @@
+export * from './values/index.js';
+export * from './selectors/index.js';
+export * from './conditions/index.js';
+export * from './properties/index.js';
+export { USER_AGENT_SHEET, QUIRKS_SHEET } from './user-agent.js';
+export { presentationalHints } from './hints.js';

@@ -1,0 +1,58 @@
+import { readLength, printLength, printPx, type Component, type Computation, TRANSPARENT } from '../values/index.js';
+import { colour, keyword, length, pair, row, single, text } from './define.js';
+
+const WIDTHS: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };
+
+/** Border and outline widths are snapped to whole px, but never to nothing. @spec css-backgrounds-3 §4.3 */
+function snap(value: number): number {
+  return value > 0 && value < 1 ? 1 : Math.floor(value);
+}
+
+function readLineWidth(item: Component): Computation<number> | null {
+  if (item.type === 'ident') {
+    const known = WIDTHS[item.name];
+    return known === undefined ? null : () => known;
+  }
+  const read = readLength(item, { percent: false, negative: false });
+  return read ? (c) => snap(read(c).px) : null;
+}
+
+const lineWidth = () => row<number>(3, single(readLineWidth), printPx);
+const LINE_STYLES = ['none', 'hidden', 'dotted', 'dashed', 'solid', 'double', 'groove', 'ridge', 'inset', 'outset'] as const;
+const lineStyle = () => keyword(LINE_STYLES);
+const lineColour = () => colour((c) => c.currentColor);
+const radius = () => pair(0, { negative: false }, { percent: 'own-box' });
+
+/** One background layer's image: what contrast has to reckon with. */
+export type BackgroundImage =
+  | { readonly kind: 'url'; readonly url: string }
+  | { readonly kind: 'gradient'; readonly text: string; readonly colours: readonly import('../values/index.js').Rgba[]; readonly function: string }
+  | { readonly kind: 'unknown'; readonly text: string };
+
+export const BORDERS = {
+  borderTopWidth: lineWidth(),
+  borderRightWidth: lineWidth(),
+  borderBottomWidth: lineWidth(),
+  borderLeftWidth: lineWidth(),
+  borderTopStyle: lineStyle(),
+  borderRightStyle: lineStyle(),
+  borderBottomStyle: lineStyle(),
+  borderLeftStyle: lineStyle(),
+  borderTopColor: lineColour(),
+  borderRightColor: lineColour(),
+  borderBottomColor: lineColour(),
+  borderLeftColor: lineColour(),
+  borderTopLeftRadius: radius(),
+  borderTopRightRadius: radius(),
+  borderBottomRightRadius: radius(),
+  borderBottomLeftRadius: radius(),
+  borderImageSource: text('none'),
+  outlineWidth: lineWidth(),
+  outlineStyle: keyword(['none', 'auto', 'dotted', 'dashed', 'solid', 'double', 'groove', 'ridge', 'inset', 'outset']),
+  outlineColor: colour((c) => c.currentColor),
+  outlineOffset: length(0, { percent: false }),
+  boxShadow: text('none'),
+  backgroundColor: colour(() => TRANSPARENT),
+} as const;
+
+export { printLength };

@@ -1,0 +1,168 @@
+import { isIdent, printLength, printNumber, readLength, readNumber, type Component, type Computation, type LengthPercentage } from '../values/index.js';
+import { keyword, length, lengthOr, number, pair, row, single, sizing, text } from './define.js';
+
+const DISPLAYS = [
+  'inline',
+  'block',
+  'inline-block',
+  'flow-root',
+  'list-item',
+  'inline list-item',
+  'flow-root list-item',
+  'flex',
+  'inline-flex',
+  'grid',
+  'inline-grid',
+  'table',
+  'inline-table',
+  'table-row-group',
+  'table-header-group',
+  'table-footer-group',
+  'table-row',
+  'table-cell',
+  'table-column-group',
+  'table-column',
+  'table-caption',
+  'contents',
+  'none',
+  'ruby',
+  'ruby-text',
+  'math',
+  'block ruby',
+  'block math',
+] as const;
+export type Display = (typeof DISPLAYS)[number];
+
+const DISPLAY_ALIASES: Readonly<Record<string, Display>> = {
+  '-webkit-box': 'flex',
+  '-webkit-inline-box': 'inline-flex',
+  '-webkit-flex': 'flex',
+  '-webkit-inline-flex': 'inline-flex',
+};
+
+/** Full forms of two or three keywords, sorted, and their short form. @spec css-display-3 §2 */
+const DISPLAY_PAIRS: Readonly<Record<string, Display>> = {
+  'block flow': 'block',
+  'block flow-root': 'flow-root',
+  'block flex': 'flex',
+  'block grid': 'grid',
+  'block table': 'table',
+  'flow inline': 'inline',
+  'flow-root inline': 'inline-block',
+  'flex inline': 'inline-flex',
+  'grid inline': 'inline-grid',
+  'inline table': 'inline-table',
+  'inline ruby': 'ruby',
+  'block list-item': 'list-item',
+  'flow list-item': 'list-item',
+  'block flow list-item': 'list-item',
+  'flow-root list-item': 'flow-root list-item',
+  'block flow-root list-item': 'flow-root list-item',
+  'inline list-item': 'inline list-item',
+  'flow inline list-item': 'inline list-item',
+  'block ruby': 'block ruby',
+  'block math': 'block math',
+  'inline math': 'math',
+};
+
+const shortDisplays = keyword(DISPLAYS, {}, { ...DISPLAY_ALIASES, flow: 'block' });
+const display = row<Display>(
+  'inline',
+  (items, source) => {
+    if (items.length === 1) return shortDisplays.parse(items, source);
+    if (!items.every((item) => item.type === 'ident')) return null;
+    const key = items.map((item) => item.name).sort((a, b) => (a < b ? -1 : 1)).join(' ');
+    const found = DISPLAY_PAIRS[key];
+    return found ? () => found : null;
+  },
+  (value) => value,
+);
+
+const margin = (percent: 'inline-size' = 'inline-size') => lengthOr(0, ['auto'], {}, { percent });
+const padding = () => length(0, { negative: false }, { percent: 'inline-size' });
+const inset = (percent: 'inline-size' | 'block-size') => lengthOr('auto', ['auto'], {}, { percent });
+const OVERFLOWS = ['visible', 'hidden', 'clip', 'scroll', 'auto'] as const;
+
+export interface AspectRatio {
+  readonly auto: boolean;
+  /** Width divided by height, or null. */
+  readonly ratio: number | null;
+}
+
+/** @spec css-sizing-4 §4.1 */
+function parseAspectRatio(items: readonly Component[]): Computation<AspectRatio> | null {
+  const rest = items.filter((item) => !isIdent(item, 'auto'));
+  const auto = rest.length < items.length;
+  if (items.length - rest.length > 1) return null;
+  if (rest.length === 0) return () => ({ auto: true, ratio: null });
+  const width = readNumber(rest[0], { min: 0 });
+  if (!width) return null;
+  if (rest.length === 1) return (c) => ({ auto, ratio: width(c) || null });
+  const height = rest.length === 3 && rest[1]!.type === 'delim' && rest[1]!.value === '/' ? readNumber(rest[2], { min: 0 }) : null;
+  return height ? (c) => ({ auto, ratio: width(c) / height(c) || null }) : null;
+}
+
+export const BOX = {
+  display,
+  position: keyword(['static', 'relative', 'absolute', 'fixed', 'sticky'], {}, { '-webkit-sticky': 'sticky' }),
+  float: keyword(['none', 'left', 'right', 'inline-start', 'inline-end']),
+  clear: keyword(['none', 'left', 'right', 'both', 'inline-start', 'inline-end']),
+  visibility: keyword(['visible', 'hidden', 'collapse'], { inherited: true }),
+  boxSizing: keyword(['content-box', 'border-box']),
+  width: sizing('auto', 'inline-size'),
+  height: sizing('auto', 'block-size'),
+  minWidth: sizing('auto', 'inline-size'),
+  minHeight: sizing('auto', 'block-size'),
+  maxWidth: sizing('none', 'inline-size'),
+  maxHeight: sizing('none', 'block-size'),
+  marginTop: margin(),
+  marginRight: margin(),
+  marginBottom: margin(),
+  marginLeft: margin(),
+  paddingTop: padding(),
+  paddingRight: padding(),
+  paddingBottom: padding(),
+  paddingLeft: padding(),
+  top: inset('block-size'),
+  right: inset('inline-size'),
+  bottom: inset('block-size'),
+  left: inset('inline-size'),
+  overflowX: keyword(OVERFLOWS, {}, { overlay: 'auto' }),
+  overflowY: keyword(OVERFLOWS, {}, { overlay: 'auto' }),
+  overflowClipMargin: text('0px'),
+  aspectRatio: row<AspectRatio>({ auto: true, ratio: null }, parseAspectRatio, (v) => (v.ratio === null ? 'auto' : `${v.auto ? 'auto ' : ''}${printNumber(v.ratio)} / 1`)),
+  zIndex: row<number | 'auto'>('auto', (items, source) => (isIdent(items[0], 'auto') && items.length === 1 ? () => 'auto' : number(0, { integer: true }).parse(items, source)), (v) => String(v)),
+  objectFit: keyword(['fill', 'contain', 'cover', 'none', 'scale-down']),
+  objectPosition: text('50% 50%'),
+  contain: text('none'),
+  containerType: text('normal'),
+  containerName: text('none'),
+  containIntrinsicWidth: text('none'),
+  containIntrinsicHeight: text('none'),
+  contentVisibility: keyword(['visible', 'auto', 'hidden']),
+  scrollPaddingTop: lengthOr('auto', ['auto'], { negative: false }),
+  scrollPaddingRight: lengthOr('auto', ['auto'], { negative: false }),
+  scrollPaddingBottom: lengthOr('auto', ['auto'], { negative: false }),
+  scrollPaddingLeft: lengthOr('auto', ['auto'], { negative: false }),
+  scrollMarginTop: length(0, { percent: false }),
+  scrollMarginRight: length(0, { percent: false }),
+  scrollMarginBottom: length(0, { percent: false }),
+  scrollMarginLeft: length(0, { percent: false }),
+  tableLayout: keyword(['auto', 'fixed']),
+  borderCollapse: keyword(['separate', 'collapse'], { inherited: true }),
+  borderSpacing: pair(0, { percent: false, negative: false }, { inherited: true }),
+  captionSide: keyword(['top', 'bottom'], { inherited: true }),
+  emptyCells: keyword(['show', 'hide'], { inherited: true }),
+  columnCount: row<number | 'auto'>('auto', (items, source) => (isIdent(items[0], 'auto') && items.length === 1 ? () => 'auto' : number(0, { integer: true, min: 1 }).parse(items, source)), (v) => String(v)),
+  columnWidth: lengthOr('auto', ['auto'], { percent: false, negative: false }),
+  columnSpan: keyword(['none', 'all']),
+  verticalAlign: row<LengthPercentage | VerticalAlign>(
+    'baseline',
+    single<LengthPercentage | VerticalAlign>((item) => (item.type === 'ident' ? (ALIGNMENTS.has(item.name) ? () => item.name as VerticalAlign : null) : readLength(item))),
+    (v) => (typeof v === 'string' ? v : printLength(v)),
+    { percent: 'line-height' },
+  ),
+} as const;
+
+export type VerticalAlign = 'baseline' | 'sub' | 'super' | 'top' | 'text-top' | 'middle' | 'bottom' | 'text-bottom';
+const ALIGNMENTS = new Set(['baseline', 'sub', 'super', 'top', 'text-top', 'middle', 'bottom', 'text-bottom', '-webkit-baseline-middle']);

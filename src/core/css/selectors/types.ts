@@ -1,0 +1,41 @@
+import type { ElementNode } from '../../html/index.js';
+import type { FactName, Guard } from './guard.js';
+
+export type PseudoElement = 'before' | 'after' | 'marker' | 'placeholder' | 'backdrop' | 'first-line' | 'first-letter' | 'other';
+
+/** What matching needs besides the element. */
+export interface MatchContext {
+  readonly quirks: boolean;
+  readonly scripting: boolean;
+  /** Root of the document. */
+  readonly root: ElementNode;
+  /** What `:scope` means; the root outside `@scope` and `:has()`. */
+  readonly scope: ElementNode | null;
+  /** Work left before matching gives up (counted down by `:has()` and `:nth-child(of)`). */
+  readonly budget: { left: number };
+}
+
+export type Matcher = (element: ElementNode, context: MatchContext) => Guard;
+
+/** What a rule needs to be found fast: the rarest feature of its rightmost compound. */
+export type BucketKey = { readonly by: 'id' | 'class' | 'tag'; readonly name: string } | { readonly by: 'any' };
+
+export interface Selector {
+  readonly text: string;
+  /** ids, classes and types, ten bits each: compares like the triple. */
+  readonly specificity: number;
+  readonly bucket: BucketKey;
+  readonly pseudoElement: PseudoElement | null;
+  /** Dynamic pseudo-classes the selector mentions: the states worth looking at. */
+  readonly asks: ReadonlySet<FactName>;
+  readonly match: Matcher;
+}
+
+export const pack = (ids: number, classes: number, types: number): number =>
+  (Math.min(ids, 1023) << 20) | (Math.min(classes, 1023) << 10) | Math.min(types, 1023);
+
+export const unpack = (specificity: number): readonly [number, number, number] => [
+  specificity >> 20,
+  (specificity >> 10) & 1023,
+  specificity & 1023,
+];

@@ -1,0 +1,151 @@
+/**
+ * What a browser shows without any author sheet, after the HTML standard's rendering section and the defaults
+ * of form controls in current desktop browsers.
+ * @spec html §15.3, §15.5
+ */
+export const USER_AGENT_SHEET = `
+html, body, address, blockquote, center, dialog, div, dd, dl, dt, fieldset, figcaption, figure, footer, form, header,
+hgroup, hr, legend, main, nav, article, aside, section, search, p, pre, h1, h2, h3, h4, h5, h6, ul, ol, dir, menu,
+summary, details, optgroup, option, listing, xmp, plaintext { display: block }
+area, base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title
+  { display: none }
+input[type=hidden i] { display: none !important }
+embed[hidden] { display: inline; height: 0; width: 0 }
+[hidden]:not([hidden=until-found i]) { display: none }
+slot { display: contents }
+html { color: canvastext }
+body { margin: 8px }
+:link { color: -webkit-link; text-decoration: underline; cursor: pointer }
+:link:active { color: activetext }
+:focus-visible { outline: auto 1px -webkit-focus-ring-color }
+address, cite, dfn, em, i, var { font-style: italic }
+b, strong { font-weight: bolder }
+code, kbd, samp, tt, pre, listing, xmp, plaintext { font-family: monospace }
+small { font-size: smaller }
+big { font-size: larger }
+sub { vertical-align: sub; font-size: smaller }
+sup { vertical-align: super; font-size: smaller }
+mark { background-color: mark; color: marktext }
+abbr[title], acronym[title] { text-decoration: dotted underline }
+ins, u { text-decoration: underline }
+del, s, strike { text-decoration: line-through }
+nobr { white-space: nowrap }
+blink { text-decoration: blink }
+q::before { content: open-quote }
+q::after { content: close-quote }
+ruby { display: ruby }
+rt { display: ruby-text; font-size: 50% }
+bdi, output { unicode-bidi: isolate }
+bdo { unicode-bidi: bidi-override }
+[dir=rtl i], bdi:dir(rtl) { direction: rtl }
+[dir=ltr i] { direction: ltr }
+blockquote, figure, listing, p, plaintext, pre, xmp { margin-block: 1em }
+blockquote, figure { margin-inline: 40px }
+address { font-style: italic }
+listing, plaintext, pre, xmp { white-space: pre }
+dialog:not([open]) { display: none }
+dialog { position: absolute; inset-inline: 0; width: fit-content; height: fit-content; margin: auto; border: solid;
+  padding: 1em; background-color: canvas; color: canvastext }
+dialog:modal { position: fixed; overflow: auto; inset-block: 0; max-width: calc(100% - 6px - 2em);
+  max-height: calc(100% - 6px - 2em) }
+[popover]:not(:popover-open):not(dialog[open]) { display: none }
+dialog:popover-open { display: block }
+[popover] { position: fixed; inset: 0; width: fit-content; height: fit-content; margin: auto; border: solid;
+  padding: 0.25em; overflow: auto; color: canvastext; background-color: canvas }
+center { text-align: -webkit-center }
+h1 { font-size: 2em; margin-block: 0.67em; font-weight: bold }
+h2 { font-size: 1.5em; margin-block: 0.83em; font-weight: bold }
+h3 { font-size: 1.17em; margin-block: 1em; font-weight: bold }
+h4 { margin-block: 1.33em; font-weight: bold }
+h5 { font-size: 0.83em; margin-block: 1.67em; font-weight: bold }
+h6 { font-size: 0.67em; margin-block: 2.33em; font-weight: bold }
+dd { margin-inline-start: 40px }
+dl { margin-block: 1em }
+dir, dl, menu, ol, ul { margin-block: 1em }
+:is(dir, dl, menu, ol, ul) :is(dir, dl, menu, ol, ul) { margin-block: 0 }
+dir, menu, ol, ul { padding-inline-start: 40px }
+ol, ul, menu, dir { list-style-type: decimal }
+dir, menu, ul { list-style-type: disc }
+:is(dir, menu, ol, ul) :is(dir, menu, ul) { list-style-type: circle }
+:is(dir, menu, ol, ul) :is(dir, menu, ol, ul) :is(dir, menu, ul) { list-style-type: square }
+li { display: list-item; text-align: match-parent }
+table { display: table; box-sizing: border-box; border-spacing: 2px; border-collapse: separate; text-indent: initial }
+caption { display: table-caption; text-align: -webkit-center }
+colgroup { display: table-column-group }
+colgroup[hidden], col[hidden], thead[hidden], tbody[hidden], tfoot[hidden], tr[hidden] { display: none }
+col { display: table-column }
+thead { display: table-header-group; vertical-align: middle }
+tbody { display: table-row-group; vertical-align: middle }
+tfoot { display: table-footer-group; vertical-align: middle }
+table > tr { vertical-align: middle }
+tr { display: table-row; vertical-align: inherit }
+td, th { display: table-cell; vertical-align: inherit; padding: 1px }
+th { font-weight: bold; text-align: center }
+input, select, button, textarea { letter-spacing: initial; word-spacing: initial; line-height: initial;
+  text-transform: initial; text-indent: initial; text-shadow: initial; text-align: initial; display: inline-block;
+  font: 400 13.3333px sans-serif; margin: 0 }
+input, textarea, select { color: fieldtext; background-color: field; cursor: text }
+input { border: 2px inset buttonborder; padding: 1px 2px }
+textarea { border: 1px solid #767676; padding: 2px; white-space: pre-wrap; font-family: monospace; overflow: auto;
+  flex-direction: column; overflow-wrap: break-word }
+select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center; overflow: clip }
+select { overflow-x: visible; overflow-y: visible }
+input, select { box-sizing: content-box }
+input[type=search i], select, button, input:is([type=button i], [type=submit i], [type=reset i], [type=color i])
+  { box-sizing: border-box }
+input:is([type=button i], [type=submit i], [type=reset i], [type=color i], [type=file i], [type=checkbox i],
+  [type=radio i], [type=range i], [type=image i]) { cursor: default }
+button, input:is([type=button i], [type=submit i], [type=reset i]) { align-items: flex-start; text-align: center;
+  cursor: default; padding: 1px 6px; border: 2px outset buttonborder; color: buttontext;
+  background-color: buttonface; white-space: nowrap }
+input:is([type=button i], [type=submit i], [type=reset i]) { white-space: pre }
+button { white-space: normal; white-space: inherit }
+input:is([type=checkbox i], [type=radio i]) { margin: 3px 3px 3px 4px; padding: 0; border: none;
+  box-sizing: border-box; width: 13px; height: 13px }
+input[type=radio i] { margin: 3px 3px 0 5px }
+input[type=checkbox i], input[type=radio i] { background-color: initial }
+input[type=range i] { margin: 2px; padding: 0; border: none; width: 129px; height: 16px; background-color: initial;
+  color: rgb(16, 16, 16) }
+input[type=color i] { width: 50px; height: 27px; padding: 1px 2px; border: 1px solid #767676;
+  background-color: buttonface }
+input[type=file i] { padding: 0; border: none; background-color: initial; overflow: hidden; text-overflow: ellipsis;
+  white-space: pre; text-align: start }
+input[type=image i] { padding: 0; border: none; background-color: initial }
+button:disabled, input:disabled, select:disabled, textarea:disabled { cursor: default }
+button:disabled, input:is([type=button i], [type=submit i], [type=reset i]):disabled { color: rgba(16, 16, 16, 0.3);
+  border-color: rgba(118, 118, 118, 0.3) }
+input:disabled, textarea:disabled { color: rgb(84, 84, 84); background-color: rgba(239, 239, 239, 0.3);
+  border-color: rgba(118, 118, 118, 0.3) }
+select:disabled { opacity: 0.7; color: rgb(84, 84, 84); border-color: rgba(118, 118, 118, 0.3) }
+option { font-weight: normal; padding: 0 2px 1px; white-space: nowrap; min-height: 1.2em }
+optgroup { font-weight: bolder }
+progress { display: inline-block; height: 1em; width: 10em; vertical-align: -0.2em; box-sizing: border-box }
+meter { display: inline-block; height: 1em; width: 5em; vertical-align: -0.2em; box-sizing: border-box }
+hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto; overflow: hidden;
+  unicode-bidi: isolate; box-sizing: content-box }
+fieldset { margin-inline: 2px; border: 2px groove rgb(192, 192, 192); padding-block: 0.35em 0.625em;
+  padding-inline: 0.75em; min-inline-size: min-content }
+legend { padding-inline: 2px }
+iframe { border: 2px inset; width: 300px; height: 150px }
+iframe, video, canvas, object, embed { overflow: clip }
+iframe { box-sizing: content-box }
+img, video, canvas, svg { overflow: clip }
+svg:not(:root) { overflow: hidden }
+video, canvas { object-fit: contain; width: auto }
+audio:not([controls]) { display: none }
+audio { width: 300px; height: 54px }
+details > summary:first-of-type { display: list-item; list-style: disclosure-closed inside }
+details[open] > summary:first-of-type { list-style-type: disclosure-open }
+noscript { display: block }
+rp { display: none }
+label { cursor: default }
+area { cursor: pointer }
+`;
+
+/** @spec html §15.3.10, §15.3.5 (quirks) */
+export const QUIRKS_SHEET = `
+form { margin-block-end: 1em }
+table { font-weight: initial; font-style: initial; font-variant-caps: initial; font-size: initial;
+  line-height: initial; white-space: initial; text-align: initial; color: canvastext }
+input:not([type=image i]), textarea { box-sizing: border-box }
+`;

@@ -1,0 +1,4 @@
+export * from './components.js';
+export * from './context.js';
+export * from './length.js';
+export * from './colour.js';

@@ -1,0 +1,261 @@
+import { calc } from '@csstools/css-calc';
+import type { FunctionNode } from '@csstools/css-parser-algorithms';
+import { TokenType } from '@csstools/css-tokenizer';
+import type { Component } from './components.js';
+import type { Computation, ComputeContext } from './context.js';
+
+/** `px + percent % of the basis`; `curve` replaces both where math functions bend the relation. */
+export interface LengthPercentage {
+  readonly px: number;
+  readonly percent: number;
+  readonly curve: ((basis: number) => number) | null;
+}
+
+export const ZERO: LengthPercentage = Object.freeze({ px: 0, percent: 0, curve: null });
+export const px = (value: number): LengthPercentage => (value === 0 ? ZERO : { px: value, percent: 0, curve: null });
+
+/** The used length for a basis in px; percentages of an unknown (NaN) basis give NaN. */
+export function resolveLength(value: LengthPercentage, basis: number): number {
+  if (value.curve) return value.curve(basis);
+  return value.percent === 0 ? value.px : value.px + (value.percent * basis) / 100;
+}
+
+export const hasPercent = (value: LengthPercentage): boolean => value.percent !== 0 || value.curve !== null;
+
+const ABSOLUTE: Readonly<Record<string, number>> = {
+  px: 1,
+  cm: 96 / 2.54,
+  mm: 96 / 25.4,
+  q: 96 / 101.6,
+  in: 96,
+  pt: 96 / 72,
+  pc: 16,
+};
+
+type Relative = (c: ComputeContext) => number;
+const vw: Relative = (c) => c.viewportWidth / 100;
+const vh: Relative = (c) => c.viewportHeight / 100;
+const vmin: Relative = (c) => Math.min(c.viewportWidth, c.viewportHeight) / 100;
+const vmax: Relative = (c) => Math.max(c.viewportWidth, c.viewportHeight) / 100;
+const cqw: Relative = (c) => c.containerWidth / 100;
+const cqh: Relative = (c) => c.containerHeight / 100;
+const RELATIVE: Readonly<Record<string, Relative>> = {
+  em: (c) => c.fontSize,
+  rem: (c) => c.rootFontSize,
+  ex: (c) => c.xHeight,
+  rex: (c) => c.rootFontSize / 2,
+  ch: (c) => c.zeroAdvance,
+  rch: (c) => c.rootFontSize / 2,
+  cap: (c) => c.fontSize * 0.7,
+  rcap: (c) => c.rootFontSize * 0.7,
+  ic: (c) => c.fontSize,
+  ric: (c) => c.rootFontSize,
+  lh: (c) => c.lineHeight,
+  rlh: (c) => c.rootLineHeight,
+  ...Object.fromEntries(
+    ['', 's', 'l', 'd'].flatMap((kind) => [
+      [`${kind}vw`, vw],
+      [`${kind}vh`, vh],
+      [`${kind}vi`, vw],
+      [`${kind}vb`, vh],
+      [`${kind}vmin`, vmin],
+      [`${kind}vmax`, vmax],
+    ]),
+  ),
+  cqw,
+  cqh,
+  cqi: cqw,
+  cqb: cqh,
+  cqmin: (c) => Math.min(c.containerWidth, c.containerHeight) / 100,
+  cqmax: (c) => Math.max(c.containerWidth, c.containerHeight) / 100,
+};
+
+export const isLengthUnit = (unit: string): boolean => unit in ABSOLUTE || unit in RELATIVE;
+
+/** A dimension in px. @spec css-values-4 §6 */
+export function toPx(value: number, unit: string, context: ComputeContext): number {
+  const absolute = ABSOLUTE[unit];
+  return absolute !== undefined ? value * absolute : value * RELATIVE[unit]!(context);
+}
+
+const MATH = new Set(
+  'calc min max clamp round mod rem abs sign sin cos tan asin acos atan atan2 pow sqrt hypot log exp'.split(' '),
+);
+export const isMath = (item: Component): item is Extract<Component, { type: 'function' }> =>
+  item.type === 'function' && MATH.has(item.name.replace(/^-webkit-/, ''));
+
+interface MathResult {
+  readonly value: number;
+  readonly unit: string;
+}
+
+const results = new Map<string, MathResult | null>();
+
+/** Works out a math function, its relative units and percentages replaced by px. @spec css-values-4 §10 */
+function evaluate(node: FunctionNode, context: ComputeContext | null, basis: number): MathResult | null {
+  let text = '';
+  for (const token of node.tokens()) {
+    if (token[0] === TokenType.Dimension) {
+      const unit = token[4].unit.toLowerCase();
+      if (isLengthUnit(unit)) text += `${context ? toPx(token[4].value, unit, context) : token[4].value}px`;
+      else text += token[1];
+    } else if (token[0] === TokenType.Percentage && !Number.isNaN(basis)) text += `${(token[4].value * basis) / 100}px`;
+    else text += token[1];
+  }
+  text = text.replace(/-webkit-calc\(/gi, 'calc(');
+  let known = results.get(text);
+  if (known === undefined) {
+    if (results.size > 50_000) results.clear();
+    known = read(text);
+    results.set(text, known);
+  }
+  return known;
+}
+
+function read(text: string): MathResult | null {
+  const out = calc(text, { toCanonicalUnits: true, precision: 12, censorIntoStandardRepresentableValues: true, rawPercentages: true });
+  const match = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)([a-z]*|%)$/i.exec(out.trim());
+  return match ? { value: Number(match[1]), unit: match[2]!.toLowerCase() } : null;
+}
+
+function containsPercent(node: FunctionNode): boolean {
+  return node.tokens().some((t) => t[0] === TokenType.Percentage);
+}
+
+function onlySums(node: FunctionNode): boolean {
+  return node.tokens().every((t) => t[0] !== TokenType.Function || /^(-webkit-)?calc\($/i.test(t[1]));
+}
+
+export interface LengthOptions {
+  readonly percent?: boolean;
+  readonly negative?: boolean;
+  /** Unitless numbers count as px (quirks, SVG-like presentational attributes). */
+  readonly unitless?: boolean;
+}
+
+/**
+ * Reads a length or length-percentage; null if the component is no such value.
+ * @spec css-values-4 §5.2, §6, §10
+ */
+export function readLength(item: Component | undefined, options: LengthOptions = {}): Computation<LengthPercentage> | null {
+  const { percent = true, negative = true } = options;
+  if (!item) return null;
+  if (item.type === 'number') {
+    if (item.value !== 0 && !options.unitless) return null;
+    const fixed = px(item.value);
+    return negative || item.value >= 0 ? () => fixed : null;
+  }
+  if (item.type === 'dimension') {
+    const { value, unit } = item;
+    if (!isLengthUnit(unit) || (!negative && value < 0)) return null;
+    const absolute = ABSOLUTE[unit];
+    if (absolute !== undefined) {
+      const fixed = px(value * absolute);
+      return () => fixed;
+    }
+    const relative = RELATIVE[unit]!;
+    return (c) => px(value * relative(c));
+  }
+  if (item.type === 'percentage') {
+    if (!percent || (!negative && item.value < 0)) return null;
+    const fixed: LengthPercentage = Object.freeze({ px: 0, percent: item.value, curve: null });
+    return () => fixed;
+  }
+  return isMath(item) ? mathLength(item.node, percent, negative) : null;
+}
+
+function mathLength(node: FunctionNode, percent: boolean, negative: boolean): Computation<LengthPercentage> | null {
+  const relative = containsPercent(node);
+  if (relative && !percent) return null;
+  const probe = evaluate(node, null, 100);
+  if (probe?.unit !== 'px') return null;
+  const floor = (value: number) => (negative ? value : Math.max(0, value));
+  const at = (c: ComputeContext, basis: number) => evaluate(node, c, basis)?.value ?? 0;
+  if (!relative) return (c) => px(floor(at(c, NaN)));
+  if (onlySums(node) && negative)
+    return (c) => {
+      const base = at(c, 0);
+      return { px: base, percent: at(c, 100) - base, curve: null };
+    };
+  return (c) => {
+    const frozen = freeze(c);
+    return { px: 0, percent: 0, curve: (basis) => (Number.isNaN(basis) ? NaN : floor(at(frozen, basis))) };
+  };
+}
+
+/** A context whose values are read now, for curves that are asked later. */
+function freeze(c: ComputeContext): ComputeContext {
+  return {
+    fontSize: c.fontSize,
+    rootFontSize: c.rootFontSize,
+    lineHeight: c.lineHeight,
+    rootLineHeight: c.rootLineHeight,
+    xHeight: c.xHeight,
+    zeroAdvance: c.zeroAdvance,
+    viewportWidth: c.viewportWidth,
+    viewportHeight: c.viewportHeight,
+    containerWidth: c.containerWidth,
+    containerHeight: c.containerHeight,
+    currentColor: c.currentColor,
+    dark: c.dark,
+    parentFontWeight: c.parentFontWeight,
+  };
+}
+
+/** A plain number, math included; percentages count as hundredths where `percent` is set. */
+export function readNumber(item: Component | undefined, options: { percent?: boolean; integer?: boolean; min?: number } = {}): Computation<number> | null {
+  const fit = (value: number) => (options.integer ? Math.round(value) : value);
+  if (!item) return null;
+  if (item.type === 'number') {
+    if (options.integer && !item.integer) return null;
+    if (options.min !== undefined && item.value < options.min) return null;
+    const { value } = item;
+    return () => value;
+  }
+  if (item.type === 'percentage' && options.percent) {
+    const value = item.value / 100;
+    return options.min !== undefined && value < options.min ? null : () => value;
+  }
+  if (!isMath(item)) return null;
+  const probe = evaluate(item.node, null, NaN);
+  const scale = probe?.unit === '%' && options.percent ? 0.01 : probe?.unit === '' ? 1 : null;
+  if (scale === null) return null;
+  const floor = options.min ?? -Infinity;
+  return (c) => Math.max(floor, fit((evaluate(item.node, c, NaN)?.value ?? 0) * scale));
+}
+
+const ANGLES: Readonly<Record<string, number>> = { deg: 1, grad: 0.9, rad: 180 / Math.PI, turn: 360 };
+
+/** An angle in degrees; a bare 0 counts. */
+export function readAngle(item: Component | undefined): Computation<number> | null {
+  if (item?.type === 'number' && item.value === 0) return () => 0;
+  if (item?.type === 'dimension' && item.unit in ANGLES) {
+    const degrees = item.value * ANGLES[item.unit]!;
+    return () => degrees;
+  }
+  if (!item || !isMath(item) || evaluate(item.node, null, NaN)?.unit !== 'deg') return null;
+  return (c) => evaluate(item.node, c, NaN)?.value ?? 0;
+}
+
+/** `12.5px`, rounded as browsers print lengths. */
+export function printPx(value: number): string {
+  return `${printNumber(value)}px`;
+}
+
+/** A number with at most six significant digits, as browsers serialise it. */
+export function printNumber(value: number): string {
+  if (!Number.isFinite(value)) return value > 0 ? '3.35544e+07' : value < 0 ? '-3.35544e+07' : '0';
+  const rounded = Number(value.toPrecision(6));
+  return String(rounded === 0 ? 0 : rounded);
+}
+
+export function printLength(value: LengthPercentage): string {
+  if (value.curve) {
+    const at0 = value.curve(0);
+    const slope = value.curve(100) - at0;
+    return `calc(${printNumber(slope)}% + ${printPx(at0)})`;
+  }
+  if (value.percent === 0) return printPx(value.px);
+  if (value.px === 0) return `${printNumber(value.percent)}%`;
+  return `calc(${printNumber(value.percent)}% ${value.px < 0 ? '-' : '+'} ${printPx(Math.abs(value.px))})`;
+}

@@ -1,0 +1,5 @@
+/** The engine: text goes in, frozen plain data comes out. Knows no file system, terminal, network or clock. */
+export * from './base/index.js';
+export { parseHtml, type ElementNode, type HtmlDocument } from './html/index.js';
+export { Page, PageDraft, Scene, setting, type PageParts, type PageText, type Setting, type Visitor } from './scene/index.js';
+export * from './audit/index.js';

@@ -1,0 +1,149 @@
+import { collapseSpace, splitTokens, type ElementNode } from '../html/index.js';
+import type { Scene } from '../scene/index.js';
+import { roleOf } from './role.js';
+
+/** Roles named by what they hold. @spec wai-aria-1.2 §5.2.8.5 */
+const FROM_CONTENT = new Set('button cell checkbox columnheader gridcell heading link menuitem menuitemcheckbox menuitemradio option radio row rowheader sectionhead switch tab tooltip treeitem'.split(' '));
+/** Roles that must not be named. @spec wai-aria-1.2 §5.2.8.6 */
+const NAMELESS = new Set('caption code definition deletion emphasis generic insertion mark none paragraph strong subscript superscript term time suggestion'.split(' '));
+
+interface Walk {
+  readonly scene: Scene;
+  readonly visited: Set<ElementNode>;
+  /** Inside an aria-labelledby reference: hidden content counts and is not followed again. */
+  readonly referenced: boolean;
+  /** Names of embedded controls are their values. */
+  readonly recursing: boolean;
+}
+
+/** The accessible name of an element. @spec accname-1.2 §4.3 */
+export function nameOf(element: ElementNode, scene: Scene): string {
+  const role = roleOf(element);
+  if (NAMELESS.has(role) && element.tag !== 'summary') return '';
+  return collapseSpace(compute(element, { scene, visited: new Set(), referenced: false, recursing: false }));
+}
+
+function isHidden(element: ElementNode, scene: Scene): boolean {
+  const style = scene.style(element);
+  return style.display === 'none' || style.visibility !== 'visible' || element.attributes.get('aria-hidden') === 'true';
+}
+
+function compute(element: ElementNode, walk: Walk): string {
+  if (walk.visited.has(element)) return '';
+  walk.visited.add(element);
+  const { scene, referenced } = walk;
+  if (walk.recursing && !referenced && isHidden(element, scene)) return '';
+  if (!referenced) {
+    const named = fromReferences(element, walk);
+    if (named !== '') return named;
+  }
+  const role = roleOf(element);
+  const control = walk.recursing ? embedded(element, role, walk) : null;
+  if (control !== null) return control;
+  const label = collapseSpace(element.attributes.get('aria-label') ?? '');
+  if (label !== '') return label;
+  const native = fromMarkup(element, role, walk);
+  if (native !== null && native.trim() !== '') return native;
+  if (FROM_CONTENT.has(role) || element.tag === 'summary' || walk.recursing) {
+    const text = fromContent(element, walk);
+    if (text.trim() !== '') return text;
+  }
+  return tooltip(element);
+}
+
+function tooltip(element: ElementNode): string {
+  const title = element.attributes.get('title') ?? '';
+  return title.trim() !== '' ? title : (element.attributes.get('placeholder') ?? '');
+}
+
+/** Step 2B */
+function fromReferences(element: ElementNode, walk: Walk): string {
+  const ids = splitTokens(element.attributes.get('aria-labelledby') ?? '');
+  const parts = ids.map((id) => walk.scene.document.byId(id)).filter((e) => e !== null);
+  return parts.map((part) => compute(part, { ...walk, visited: part === element ? new Set() : new Set([element]), referenced: true, recursing: true })).join(' ').trim();
+}
+
+/** Step 2C: a control inside a label counts by its value. */
+function embedded(element: ElementNode, role: string, walk: Walk): string | null {
+  if (role === 'textbox' || role === 'searchbox') return element.tag === 'input' ? (element.attributes.get('value') ?? '') : fromContent(element, walk);
+  if (role === 'combobox' || role === 'listbox') {
+    const options = element.tag === 'select' ? element.elements.flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e])) : [];
+    const chosen = options.filter((e) => e.attributes.has('selected'));
+    const shown = chosen.length > 0 ? chosen : role === 'combobox' ? options.slice(0, 1) : [];
+    return element.tag === 'input' ? (element.attributes.get('value') ?? '') : shown.map((e) => fromContent(e, walk)).join(' ');
+  }
+  if (role === 'slider' || role === 'spinbutton' || role === 'scrollbar') return element.attributes.get('aria-valuetext') ?? element.attributes.get('aria-valuenow') ?? element.attributes.get('value') ?? '';
+  return null;
+}
+
+const LABELLED = new Set(['input', 'select', 'textarea', 'button', 'meter', 'output', 'progress']);
+
+/** Step 2E: what the host language says. @spec html-aam §4.1 */
+function fromMarkup(element: ElementNode, role: string, walk: Walk): string | null {
+  const { attributes, tag } = element;
+  if (element.namespace === 'svg') return childText(element, 'title', walk);
+  if (LABELLED.has(tag)) {
+    const labels = labelsOf(element, walk.scene);
+    const text = labels.map((label) => compute(label, { ...walk, recursing: true, visited: new Set([...walk.visited]) })).join(' ');
+    if (text.trim() !== '') return text;
+  }
+  if (tag === 'input') {
+    const type = (attributes.get('type') ?? '').toLowerCase();
+    if (type === 'submit' || type === 'reset' || type === 'button') return attributes.get('value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
+    if (type === 'image') return attributes.get('alt') ?? attributes.get('title') ?? 'Submit';
+    return null;
+  }
+  if (tag === 'img' || tag === 'area') return attributes.get('alt') ?? null;
+  if (tag === 'fieldset') return childText(element, 'legend', walk);
+  if (tag === 'table') return childText(element, 'caption', walk);
+  if (tag === 'figure') return childText(element, 'figcaption', walk);
+  if (tag === 'optgroup' || tag === 'option') return attributes.get('label') ?? null;
+  void role;
+  return null;
+}
+
+function childText(element: ElementNode, tag: string, walk: Walk): string | null {
+  const child = element.elements.find((e) => e.tag === tag);
+  return child ? compute(child, { ...walk, recursing: true, referenced: tag === 'title' }) : null;
+}
+
+/** Labels by `for` and by nesting. @spec html §4.10.4 */
+function labelsOf(element: ElementNode, scene: Scene): readonly ElementNode[] {
+  const wrapping: ElementNode[] = [];
+  for (let e = element.parent; e; e = e.parent) if (e.tag === 'label' && !e.attributes.has('for')) wrapping.push(e);
+  const pointing = element.id === null ? [] : scene.document.elements.filter((e) => e.tag === 'label' && e.attributes.get('for') === element.id);
+  return [...pointing, ...wrapping].sort((a, b) => a.index - b.index);
+}
+
+/** Steps 2F to 2H */
+function fromContent(element: ElementNode, walk: Walk): string {
+  const { scene } = walk;
+  const inner: Walk = { ...walk, recursing: true };
+  let text = pseudoText(element, 'before', scene);
+  for (const child of element.children) {
+    if (child.kind === 'text') text += child.data;
+    else {
+      const part = compute(child, inner);
+      const block = child.tag === 'br' || separates(child, scene);
+      text += block ? ` ${part} ` : part;
+    }
+  }
+  for (const id of splitTokens(element.attributes.get('aria-owns') ?? '')) {
+    const owned = scene.document.byId(id);
+    if (owned) text += ` ${compute(owned, inner)}`;
+  }
+  return text + pseudoText(element, 'after', scene);
+}
+
+const separates = (element: ElementNode, scene: Scene): boolean => !/^(inline|contents)$/.test(scene.style(element).display);
+
+function pseudoText(element: ElementNode, name: 'before' | 'after', scene: Scene): string {
+  const style = scene.pseudo(element, name);
+  if (!style || style.display === 'none' || style.content === 'none' || style.content === 'normal') return '';
+  const alternative = /\/\s*(["'])([^]*?)\1\s*$/.exec(style.content);
+  const strings = alternative ? [alternative[2]!] : [...style.content.matchAll(/(["'])((?:\\.|(?!\1)[^])*)\1/g)].map((m) => m[2]!);
+  const text = strings.join('');
+  // Glyphs of icon fonts are no words.
+  const words = text.replace(/\\[0-9a-f]{1,6}\s?/gi, (escape) => String.fromCodePoint(Math.min(0x10ffff, parseInt(escape.slice(1), 16) || 0xfffd))).replace(/[\ue000-\uf8ff]/g, '');
+  return /^(block|flex|grid|table|list-item)/.test(style.display) ? ` ${words} ` : words;
+}

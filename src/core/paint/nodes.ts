@@ -1,0 +1,136 @@
+import type { Rect } from '../base/index.js';
+import { resolveLength } from '../css/index.js';
+import { isPositioned, paddingBox, type Box, type DocumentLayout, type Fragment } from '../boxes/index.js';
+import { boxMatrix, isTransformed, multiply, type Matrix } from './matrix.js';
+
+/** A rectangle outside which nothing shows; either axis may be open. */
+export interface Clip {
+  readonly rect: Rect;
+  readonly matrix: Matrix | null;
+  readonly box: Box;
+  /** The content can be scrolled into view. */
+  readonly scrolls: boolean;
+}
+
+/** A fragment with its place on the page. */
+export interface PaintNode {
+  readonly fragment: Fragment;
+  readonly box: Box;
+  /** Border box in the coordinates of the nearest transformed ancestor, or of the document. */
+  readonly rect: Rect;
+  /** From those coordinates to the document; null is the identity. */
+  readonly matrix: Matrix | null;
+  readonly clips: readonly Clip[];
+  readonly children: readonly PaintNode[];
+  /** Keeps its place in the viewport while the page scrolls. */
+  readonly fixed: boolean;
+}
+
+export interface Scroll {
+  readonly x: number;
+  readonly y: number;
+}
+
+interface Around {
+  readonly x: number;
+  readonly y: number;
+  readonly matrix: Matrix | null;
+  readonly clips: readonly Clip[];
+  readonly fixed: boolean;
+  /** The scrolling area sticky boxes keep to: its padding box in the same coordinates. */
+  readonly port: Rect;
+  /** Content box of the containing block, for sticky boxes. */
+  readonly within: Rect;
+}
+
+const OPEN = 1e7;
+const FAR: Rect = { x: -OPEN, y: -OPEN, width: 2 * OPEN, height: 2 * OPEN };
+
+/**
+ * Gives every fragment its place on the page at a scroll position.
+ * @param viewportBox the box whose overflow the viewport took over (body or root): it clips nothing itself
+ */
+export function locate(layout: DocumentLayout, viewport: { width: number; height: number }, scroll: Scroll, viewportBox: Box | null): readonly PaintNode[] {
+  const port: Rect = { x: scroll.x, y: scroll.y, width: viewport.width, height: viewport.height };
+  const around: Around = { x: 0, y: 0, matrix: null, clips: [], fixed: false, port, within: FAR };
+  return layout.placed.map((placed) => node(placed.fragment, placed.x, placed.y, around, scroll, viewportBox));
+}
+
+function node(fragment: Fragment, x: number, y: number, around: Around, scroll: Scroll, viewportBox: Box | null): PaintNode {
+  const { box } = fragment;
+  const { style } = box;
+  const own = fragment.kind === 'box' && !box.anonymous;
+  const fixed = own && style.position === 'fixed' && !around.matrix;
+  let rect: Rect = { x: around.x + x + (fixed && !around.fixed ? scroll.x : 0), y: around.y + y + (fixed && !around.fixed ? scroll.y : 0), width: fragment.width, height: fragment.height };
+  if (own && style.position === 'sticky') rect = stick(rect, style, around);
+  let matrix = around.matrix;
+  if (own && isTransformed(style) && !(box.outer === 'inline' && box.inner === 'flow')) {
+    const mine = boxMatrix(style, rect);
+    matrix = matrix ? multiply(matrix, mine) : mine;
+  }
+  const clip = own && box !== viewportBox ? clipOf(fragment, rect, matrix) : null;
+  const clips = clip ? [...around.clips, clip] : around.clips;
+  const padding = paddingBox(fragment);
+  const padded: Rect = { x: rect.x + padding.x, y: rect.y + padding.y, width: padding.width, height: padding.height };
+  const inside: Around = {
+    x: rect.x,
+    y: rect.y,
+    matrix,
+    clips,
+    fixed: around.fixed || fixed,
+    port: clip?.scrolls ? padded : fixed ? { ...around.port } : around.port,
+    within: own && fragment.kind === 'box' && box.outer !== 'inline' ? contentOf(fragment, rect) : around.within,
+  };
+  const children = fragment.children.map((child) => node(child.fragment, child.x, child.y, inside, scroll, viewportBox));
+  return { fragment, box, rect, matrix, clips: around.clips, children, fixed: inside.fixed };
+}
+
+function contentOf(fragment: Fragment, rect: Rect): Rect {
+  const { border, padding } = fragment;
+  return {
+    x: rect.x + border.left + padding.left,
+    y: rect.y + border.top + padding.top,
+    width: rect.width - border.left - border.right - padding.left - padding.right,
+    height: rect.height - border.top - border.bottom - padding.top - padding.bottom,
+  };
+}
+
+/** @spec css-position-3 §3.4 */
+function stick(rect: Rect, style: Box['style'], around: Around): Rect {
+  const { port, within } = around;
+  const inset = (value: typeof style.top, basis: number) => (value === 'auto' ? null : resolveLength(value, basis));
+  const top = inset(style.top, port.height);
+  const bottom = inset(style.bottom, port.height);
+  const left = inset(style.left, port.width);
+  const right = inset(style.right, port.width);
+  let { x, y } = rect;
+  if (bottom !== null) y = Math.min(y, Math.max(within.y, port.y + port.height - bottom - rect.height));
+  if (top !== null) y = Math.max(y, Math.min(port.y + top, within.y + within.height - rect.height));
+  if (right !== null) x = Math.min(x, Math.max(within.x, port.x + port.width - right - rect.width));
+  if (left !== null) x = Math.max(x, Math.min(port.x + left, within.x + within.width - rect.width));
+  return { ...rect, x, y };
+}
+
+/** @spec css-overflow-3 §3.1 */
+function clipOf(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip | null {
+  const { style } = fragment.box;
+  if (fragment.box.inner === 'text' || (fragment.box.outer === 'inline' && fragment.box.inner === 'flow')) return null;
+  const x = style.overflowX !== 'visible';
+  const y = style.overflowY !== 'visible';
+  const hidden = hiddenByClip(style);
+  if (!x && !y && !hidden) return null;
+  const padding = paddingBox(fragment);
+  const inner: Rect = hidden ? { x: rect.x, y: rect.y, width: 0, height: 0 } : { x: rect.x + padding.x, y: rect.y + padding.y, width: padding.width, height: padding.height };
+  const shown: Rect = { x: x || hidden ? inner.x : -OPEN, y: y || hidden ? inner.y : -OPEN, width: x || hidden ? inner.width : 2 * OPEN, height: y || hidden ? inner.height : 2 * OPEN };
+  const scrolls = ['auto', 'scroll'].includes(style.overflowX) || ['auto', 'scroll'].includes(style.overflowY);
+  return { rect: shown, matrix, box: fragment.box, scrolls };
+}
+
+/** The old way of hiding things from sight alone. @spec css-masking-1 §6 (clip), §5.1 */
+function hiddenByClip(style: Box['style']): boolean {
+  const clip = /^rect\(([^)]*)\)$/.exec(style.clip);
+  if (clip && (style.position === 'absolute' || style.position === 'fixed')) return clip[1]!.split(/[\s,]+/).every((part) => /^(0|1)(px)?$/.test(part));
+  return /^(inset\((50|100)%|circle\(0|polygon\(0(px)? 0(px)?, 0(px)? 0(px)?)/.test(style.clipPath);
+}
+
+export { isPositioned };

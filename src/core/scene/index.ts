@@ -1,0 +1,3 @@
+export { Page, PageDraft, type PageOptions, type PageParts, type PageText } from './page.js';
+export { Scene } from './scene.js';
+export { CLOSED, setting, type Setting, type Visitor } from './setting.js';

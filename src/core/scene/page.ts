@@ -1,0 +1,158 @@
+import { LimitLog, SourceText, type Limit } from '../base/index.js';
+import { bundledMetrics, generateBoxes, layoutDocument, makeLayout, newMemory, type BoxTree, type ImageSizes, type LayoutMemory, type TextMetrics } from '../boxes/index.js';
+import { Cascade, matchDocument, stateView, type FontUnits, type StyleTree } from '../cascade/index.js';
+import { parseHtml, type ElementNode, type HtmlDocument } from '../html/index.js';
+import { baseUrl, collectSheets, resolveUrl, type Resources, type RuleSet, type SheetCache } from '../sheets/index.js';
+import { Scene } from './scene.js';
+import { mediumOf, type Setting } from './setting.js';
+
+/** Everything of a page that was read, as text and figures. */
+export interface PageText {
+  /** How reports call the page. */
+  readonly name: string;
+  /** Absolute URL relative references start from. */
+  readonly url: string;
+  readonly html: string;
+}
+
+/** What a page refers to, as far as it was read. */
+export interface PageParts {
+  readonly resources: Resources;
+  /** Natural sizes of images in px, by absolute URL. */
+  readonly images: ReadonlyMap<string, { readonly width: number; readonly height: number } | null>;
+}
+
+/** A parsed page whose sheets are still being gathered: whoever can read files asks what is wanted and hands it in. */
+export class PageDraft {
+  readonly document: HtmlDocument;
+  readonly sheets: SheetCache;
+  readonly limits = new LimitLog();
+
+  constructor(
+    readonly text: PageText,
+    readonly options: PageOptions,
+  ) {
+    this.sheets = options.sheets ?? new Map();
+    this.document = parseHtml(new SourceText(text.name, text.html), { scripting: options.scripting, limits: this.limits });
+  }
+
+  /** URLs of sheets the page needs beyond those given; imports show only once their sheet is there. */
+  wantedSheets(resources: Resources): readonly string[] {
+    return collectSheets(this.document, this.text.url, resources, this.sheets, new LimitLog()).wanted;
+  }
+
+  /** Absolute URLs of pictures whose natural size layout may need. */
+  wantedImages(): readonly string[] {
+    const base = baseUrl(this.document, this.text.url);
+    const references = this.document.elements.flatMap((e) => {
+      if (e.tag === 'img' || e.tag === 'input') return [e.attributes.get('src')];
+      return e.tag === 'video' ? [e.attributes.get('poster')] : [];
+    });
+    return [...new Set(references.flatMap((r) => (r ? [resolveUrl(r, base)] : [])))].filter((url) => url !== null);
+  }
+
+  finish(parts: PageParts): Page {
+    return new Page(this, parts);
+  }
+}
+
+export interface PageOptions {
+  /** Whether scripts are on: decides how `noscript` is read. */
+  readonly scripting: boolean;
+  readonly metrics?: TextMetrics;
+  /** Parsed sheets to share between pages. */
+  readonly sheets?: SheetCache;
+}
+
+const SCENES_KEPT = 400;
+
+/** A page ready to be looked at: parsed and matched once, laid out at any setting. */
+export class Page {
+  readonly name: string;
+  readonly url: string;
+  readonly document: HtmlDocument;
+  readonly ruleSet: RuleSet;
+  readonly #log: LimitLog;
+  readonly #cascade: Cascade;
+  readonly #metrics: TextMetrics;
+  readonly #images: ImageSizes;
+  readonly #scenes = new Map<string, Scene>();
+  readonly #trees: { readonly styles: StyleTree; readonly tree: BoxTree; readonly memory: Map<string, LayoutMemory> }[] = [];
+  readonly #scripting: boolean;
+
+  constructor(draft: PageDraft, parts: PageParts) {
+    const { text, options } = draft;
+    this.name = text.name;
+    this.url = text.url;
+    this.#log = draft.limits;
+    this.#scripting = options.scripting;
+    this.#metrics = options.metrics ?? bundledMetrics;
+    this.document = draft.document;
+    this.ruleSet = collectSheets(this.document, text.url, parts.resources, draft.sheets, this.#log).ruleSet;
+    const base = baseUrl(this.document, text.url);
+    this.#images = (reference) => {
+      const url = resolveUrl(reference, base);
+      return url === null ? null : (parts.images.get(url) ?? null);
+    };
+    this.#cascade = new Cascade(matchDocument(this.document, this.ruleSet, this.#log), fontUnits(this.#metrics));
+  }
+
+  get limits(): readonly Limit[] {
+    return this.#log.list();
+  }
+
+  get matched() {
+    return this.#cascade.matched;
+  }
+
+  /** The page at a setting; equal settings give the same scene. */
+  scene(s: Setting): Scene {
+    const key = this.#keyOf(s);
+    let scene = this.#scenes.get(key);
+    if (!scene) {
+      if (this.#scenes.size >= SCENES_KEPT) this.#scenes.delete(this.#scenes.keys().next().value!);
+      scene = this.#make(s);
+      this.#scenes.set(key, scene);
+    }
+    return scene;
+  }
+
+  #keyOf({ width, height, visitor, pose, scroll }: Setting): string {
+    const id = (e: ElementNode | null | undefined) => (e ? e.index : '');
+    const toggled = [...(pose.toggled ?? [])].map(([e, on]) => `${e.index}${on ? '+' : '-'}`).join();
+    return `${width}x${height}/${visitor}/${id(pose.hovered)}/${id(pose.focused)}/${id(pose.active)}/${id(pose.target)}/${toggled}/${scroll.x},${scroll.y}`;
+  }
+
+  #make(s: Setting): Scene {
+    const medium = mediumOf(s, this.#scripting);
+    const styles = this.#cascade.styles(medium, stateView(s.pose));
+    const { tree, memory } = this.#treeFor(styles);
+    const key = `${medium.width}x${medium.height}`;
+    let own = memory.get(key);
+    if (!own) memory.set(key, (own = newMemory()));
+    const layout = makeLayout({ metrics: this.#metrics, limits: this.#log, quirks: this.document.quirks, viewport: { width: medium.width, height: medium.height } }, own);
+    return new Scene(s, medium, this.document, styles, tree, layoutDocument(tree.root, layout));
+  }
+
+  /** Box trees depend on styles alone: where those are the same objects, tree and layout are shared. */
+  #treeFor(styles: StyleTree) {
+    const { elements } = this.document;
+    const known = this.#trees.find((entry) => elements.every((e) => entry.styles.of(e) === styles.of(e) && samePseudos(entry.styles, styles, e)));
+    if (known) return known;
+    const made = { styles, tree: generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log), memory: new Map<string, LayoutMemory>() };
+    if (this.#trees.length >= 40) this.#trees.shift();
+    this.#trees.push(made);
+    return made;
+  }
+}
+
+function samePseudos(a: StyleTree, b: StyleTree, element: ElementNode): boolean {
+  return a.pseudo(element, 'before') === b.pseudo(element, 'before') && a.pseudo(element, 'after') === b.pseudo(element, 'after');
+}
+
+function fontUnits(metrics: TextMetrics): FontUnits {
+  return (families, size, weight, italic) => {
+    const face = metrics.face(families, weight, italic);
+    return { xHeight: face.xHeight(size), zeroAdvance: face.width('0', size, false), lineHeight: face.lineHeight(size) };
+  };
+}

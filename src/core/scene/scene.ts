@@ -1,0 +1,178 @@
+import { bottom, intersect, right, unite, type Rect } from '../base/index.js';
+import type { Box, BoxTree, DocumentLayout, Fragment } from '../boxes/index.js';
+import type { ComputedStyle, StyleTree } from '../cascade/index.js';
+import { compose, WHITE, type Medium, type PseudoElement, type Rgba } from '../css/index.js';
+import type { ElementNode, HtmlDocument } from '../html/index.js';
+import { backdropAt, boundsOf, elementOf, hitTest, locate, paintOrder, type Backdrop, type PaintItem, type PaintNode } from '../paint/index.js';
+import type { Setting } from './setting.js';
+
+/** A page at a setting: styles, boxes, painting. What is not asked for is not worked out. */
+export class Scene {
+  #nodes: Map<Box, PaintNode[]> | null = null;
+  #roots: readonly PaintNode[] | null = null;
+  #items: readonly PaintItem[] | null = null;
+  readonly #rects = new Map<ElementNode, Rect | null>();
+  #scrollSize: { width: number; height: number } | null = null;
+  #canvas: Rgba | null = null;
+
+  constructor(
+    readonly setting: Setting,
+    readonly medium: Medium,
+    readonly document: HtmlDocument,
+    readonly styles: StyleTree,
+    readonly boxes: BoxTree,
+    readonly layout: DocumentLayout,
+  ) {}
+
+  style(element: ElementNode): ComputedStyle {
+    return this.styles.of(element);
+  }
+
+  pseudo(element: ElementNode, name: PseudoElement): ComputedStyle | null {
+    return this.styles.pseudo(element, name);
+  }
+
+  /** Principal box of an element; null without one. */
+  box(element: ElementNode): Box | null {
+    return this.boxes.principal[element.index] ?? null;
+  }
+
+  get roots(): readonly PaintNode[] {
+    return (this.#roots ??= locate(this.layout, this.medium, this.setting.scroll, this.#viewportBox()));
+  }
+
+  /** The paint list, lowest first. */
+  get items(): readonly PaintItem[] {
+    return (this.#items ??= paintOrder(this.roots));
+  }
+
+  /** Every fragment of an element's principal box. */
+  nodes(element: ElementNode): readonly PaintNode[] {
+    const box = this.box(element);
+    return (box && this.#nodeMap().get(box)) ?? [];
+  }
+
+  nodesOf(box: Box): readonly PaintNode[] {
+    return this.#nodeMap().get(box) ?? [];
+  }
+
+  /** Border box around all fragments, document px, as getBoundingClientRect plus the scroll position gives it. */
+  rect(element: ElementNode): Rect | null {
+    let known = this.#rects.get(element);
+    if (known === undefined) {
+      known = this.nodes(element).reduce<Rect | null>((all, node) => unite(all, boundsOf(node.matrix, node.rect)), null);
+      this.#rects.set(element, known);
+    }
+    return known;
+  }
+
+  /** Used values of the first fragment, or null. */
+  fragment(element: ElementNode): Fragment | null {
+    return this.nodes(element)[0]?.fragment ?? null;
+  }
+
+  /** Whether the element has a box and nothing makes it invisible; clipping and position do not count. */
+  isVisible(element: ElementNode): boolean {
+    if (!this.box(element) || this.style(element).visibility !== 'visible') return false;
+    for (let e: ElementNode | null = element; e; e = e.parent) if (this.style(e).opacity === 0) return false;
+    return true;
+  }
+
+  /** The part of an element that is not clipped away and lies where the page can be scrolled to; null if none. */
+  seen(element: ElementNode): Rect | null {
+    if (!this.isVisible(element)) return null;
+    let seen: Rect | null = null;
+    const size = this.scrollSize;
+    const page: Rect = { x: 0, y: 0, width: Math.max(size.width, this.medium.width), height: Math.max(size.height, this.medium.height) };
+    for (const node of this.nodes(element)) {
+      const { x, y } = this.setting.scroll;
+      const view: Rect = { x, y, width: this.medium.width, height: this.medium.height };
+      let rect = intersect(boundsOf(node.matrix, node.rect), node.fixed ? view : page);
+      for (const clip of node.clips) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
+      if (rect && rect.width >= 1 && rect.height >= 1) seen = unite(seen, rect);
+    }
+    return seen;
+  }
+
+  /** What a press at a point of the document reaches, or null. */
+  hit(x: number, y: number): ElementNode | null {
+    const item = hitTest(this.items, x, y);
+    return item ? elementOf(item) : null;
+  }
+
+  /** Colours at a point beneath an item of the paint list, and with a colour painted in its place. */
+  backdrop(x: number, y: number, item: PaintItem, top: Rgba | null): Backdrop {
+    return backdropAt(this.items, x, y, item.index, top, this.canvas);
+  }
+
+  /** The page's ground: the root's background or, failing that, the body's. @spec css-backgrounds-3 §2.11 */
+  get canvas(): Rgba {
+    if (!this.#canvas) {
+      const { root, body } = this.document;
+      const own = this.style(root).backgroundColor;
+      const taken = own.a === 0 && this.style(root).backgroundImage.length === 0 && body ? this.style(body).backgroundColor : own;
+      this.#canvas = compose(taken, WHITE);
+    }
+    return this.#canvas;
+  }
+
+  /** The scrollable size of the document, at least the viewport, px. @spec css-overflow-3 §2.2 */
+  get scrollSize(): { readonly width: number; readonly height: number } {
+    return (this.#scrollSize ??= this.#measureScroll());
+  }
+
+  #measureScroll(): { width: number; height: number } {
+    let width = this.medium.width;
+    let height = this.medium.height;
+    const root = this.style(this.document.root);
+    const body = this.document.body ? this.style(this.document.body) : null;
+    const cut = root.overflowX !== 'visible' ? root.overflowX : (body?.overflowX ?? 'visible');
+    const stack = [...this.roots];
+    for (let node = stack.pop(); node; node = stack.pop()) {
+      stack.push(...node.children);
+      if (node.fixed || node.fragment.kind === 'text') continue;
+      let rect: Rect | null = boundsOf(node.matrix, node.rect);
+      for (const clip of node.clips) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
+      if (!rect) continue;
+      width = Math.max(width, right(rect));
+      height = Math.max(height, bottom(rect));
+    }
+    for (const node of this.#overflowingText()) width = Math.max(width, right(node));
+    if (cut === 'clip') width = this.medium.width;
+    return { width: Math.floor(width + 1 / 64), height: Math.ceil(height - 0.5) };
+  }
+
+  #overflowingText(): Rect[] {
+    const out: Rect[] = [];
+    const stack = [...this.roots];
+    for (let node = stack.pop(); node; node = stack.pop()) {
+      stack.push(...node.children);
+      if (node.fragment.kind !== 'text' || node.fixed) continue;
+      let rect: Rect | null = boundsOf(node.matrix, node.rect);
+      for (const clip of node.clips) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
+      if (rect) out.push(rect);
+    }
+    return out;
+  }
+
+  #nodeMap(): Map<Box, PaintNode[]> {
+    if (this.#nodes) return this.#nodes;
+    const map = new Map<Box, PaintNode[]>();
+    const stack = [...this.roots];
+    for (let node = stack.pop(); node; node = stack.pop()) {
+      const list = map.get(node.box);
+      if (list) list.push(node);
+      else map.set(node.box, [node]);
+      for (let i = node.children.length - 1; i >= 0; i--) stack.push(node.children[i]!);
+    }
+    return (this.#nodes = map);
+  }
+
+  /** The box whose overflow the viewport takes over. @spec css-overflow-3 §3.3 */
+  #viewportBox(): Box | null {
+    const { root, body } = this.document;
+    const style = this.style(root);
+    const own = style.overflowX !== 'visible' || style.overflowY !== 'visible';
+    return own || !body ? this.box(root) : this.box(body);
+  }
+}

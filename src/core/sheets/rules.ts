@@ -1,0 +1,74 @@
+import type { Span } from '../base/index.js';
+import type { MediaCondition, Selector } from '../css/index.js';
+
+/** One declaration as written; `text` has neither comments nor `!important`. */
+export interface Declaration {
+  readonly name: string;
+  readonly text: string;
+  readonly important: boolean;
+  readonly span: Span;
+}
+
+/** A cascade layer: its place counts from 0 (weakest), a parent's own rules after its children's. */
+export interface Layer {
+  readonly name: string;
+  readonly parent: Layer | null;
+  readonly children: Layer[];
+  order: number;
+}
+
+export type Origin = 'user-agent' | 'author';
+
+/** A size query of a container. */
+export interface ContainerQuery {
+  readonly name: string | null;
+  readonly text: string;
+}
+
+/** A style rule, flattened: conditions of all enclosing at-rules and the selectors nesting made absolute. */
+export interface StyleRule {
+  readonly origin: Origin;
+  readonly selectors: readonly Selector[];
+  readonly declarations: readonly Declaration[];
+  /** All must hold; those of the sheet's link and of imports come first. */
+  readonly conditions: readonly MediaCondition[];
+  readonly containers: readonly ContainerQuery[];
+  readonly layer: Layer | null;
+  /** Order of appearance over all sheets. */
+  readonly order: number;
+  readonly span: Span;
+}
+
+/** A width at which a condition of some sheet may change, and every place that says so. */
+export interface SheetThreshold {
+  readonly px: number;
+  readonly side: 'from' | 'above';
+  readonly places: readonly { readonly text: string; readonly span: Span }[];
+}
+
+export interface FontFace {
+  readonly family: string;
+  readonly sources: readonly string[];
+  readonly weight: string;
+  readonly style: string;
+  readonly span: Span;
+}
+
+export interface RegisteredProperty {
+  readonly name: string;
+  readonly syntax: string;
+  readonly inherits: boolean;
+  readonly initial: string | null;
+}
+
+/** Everything the sheets of a page say. */
+export interface RuleSet {
+  readonly rules: readonly StyleRule[];
+  readonly thresholds: readonly SheetThreshold[];
+  readonly fontFaces: readonly FontFace[];
+  readonly properties: ReadonlyMap<string, RegisteredProperty>;
+  /** Keyframes by name: declarations of each animation's last frame. */
+  readonly keyframes: ReadonlyMap<string, readonly Declaration[]>;
+  /** Bytes of author style sheets read. */
+  readonly bytes: number;
+}

@@ -1,0 +1,2 @@
+export { loadFile, loadText, type FileOptions } from './files.js';
+export { SourceError } from './errors.js';
