@@ -1,5 +1,5 @@
 import type { Rect } from '../base/index.js';
-import { cssName, isLengthPercentage, printLength, printNumber, printPx, PROPERTY_KEYS, propertyIndex, resolveLength, type PropertyKey } from '../css/index.js';
+import { cssName, isLengthPercentage, printNumber, printPx, PROPERTY_KEYS, resolveLength, type LengthPercentage } from '../css/index.js';
 import { printValue, type ComputedStyle } from '../cascade/index.js';
 import type { Fragment } from '../boxes/index.js';
 import type { ElementNode } from '../html/index.js';
@@ -48,13 +48,16 @@ function measureWidth(scene: Scene): MeasuredWidth {
       box,
       visible: scene.isVisible(element),
       style: resolvedStyle(element, scene),
-      ...(isFocusable(element) ? { topmost: topmost(rect, scene) } : {}),
+      ...(isPressable(element) ? { topmost: topmost(rect, scene) } : {}),
       role: roleOf(element),
       name: nameOf(element, scene),
     };
   });
   return { elements, tabOrder: tabOrder(scene).map((e) => e.path), scrollWidth: scrollSize.width, scrollHeight: scrollSize.height };
 }
+
+/** Focusable elements and others that are made to be pressed. */
+const isPressable = (element: ElementNode): boolean => isFocusable(element) || element.tag === 'label' || ['onclick', 'role', 'aria-expanded', 'data-toggle', 'data-target'].some((name) => element.attributes.has(name));
 
 function topmost(rect: Rect | null, scene: Scene): string | null {
   if (!rect) return null;
@@ -82,7 +85,7 @@ export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Reco
   const fragment = scene.fragment(element);
   for (const side of ['width', 'height'] as const) if (out[`min-${side}`] === 'auto' && !keepsAutoMinimum(element, scene)) out[`min-${side}`] = '0px';
   if (!fragment) {
-    if (style.transform.length > 0) out.transform = unboxedTransform(style);
+    out.transform = 'none';
     return out;
   }
   used(out, style, fragment, element, scene);
@@ -100,8 +103,10 @@ function used(out: Record<string, string>, style: ComputedStyle, fragment: Fragm
   const inline = box.outer === 'inline' && box.inner !== 'replaced';
   for (const side of ['top', 'right', 'bottom', 'left'] as const) {
     const Side = (side[0]!.toUpperCase() + side.slice(1)) as 'Top' | 'Right' | 'Bottom' | 'Left';
-    out[`padding-${side}`] = printPx(inline ? resolvedLength(style, `padding${Side}`, out[`padding-${side}`]!) : padding[side]);
-    out[`margin-${side}`] = inline || box.outer === 'table-part' ? inlineMargin(style, `margin${Side}`) : printPx(margin[side]);
+    if (!inline && needsLayout(style[`padding${Side}`])) out[`padding-${side}`] = printPx(padding[side]);
+    const own = style[`margin${Side}`];
+    if (own === 'auto') out[`margin-${side}`] = inline ? '0px' : printPx(round(margin[side]));
+    else if (!inline && box.outer !== 'table-part' && needsLayout(own)) out[`margin-${side}`] = printPx(margin[side]);
   }
   if (!inline) {
     const content = style.boxSizing === 'border-box';
@@ -114,19 +119,7 @@ function used(out: Record<string, string>, style: ComputedStyle, fragment: Fragm
   if (style.transform.length > 0) out.transform = printMatrix(listMatrix(style.transform, fragment.width, fragment.height), style);
 }
 
-function resolvedLength(style: ComputedStyle, key: PropertyKey, fallback: string): number {
-  const value = style.values[propertyIndex(cssName(key))!] as { px: number; percent: number; curve: null };
-  return value.percent === 0 ? value.px : parseFloat(fallback) || 0;
-}
-
-function inlineMargin(style: ComputedStyle, key: PropertyKey): string {
-  const value = style.values[propertyIndex(cssName(key))!] as 'auto' | { px: number; percent: number; curve: ((n: number) => number) | null };
-  return value === 'auto' ? '0px' : printLength(value);
-}
-
-function unboxedTransform(style: ComputedStyle): string {
-  return printMatrix(listMatrix(style.transform, 0, 0), style);
-}
+const needsLayout = (value: LengthPercentage): boolean => value.percent !== 0 || value.curve !== null;
 
 function printMatrix(m: { a: number; b: number; c: number; d: number; e: number; f: number }, style: ComputedStyle): string {
   const three = style.transform.some((s) => 'three' in s && s.three && s.kind === 'scale') || style.transform.some((s) => s.kind === 'rotate' && s.axis !== 'z');

@@ -38,10 +38,13 @@ export interface Box {
   readonly centred: boolean;
   /** An outside list marker keeps an empty item one line high. */
   readonly marker: boolean;
+  /** The viewport took over its overflow: it neither clips nor contains floats by it. @spec css-overflow-3 §3.3 */
+  readonly viewport: boolean;
 }
 
 export const isOutOfFlow = (box: Box): boolean => !box.anonymous && (box.style.position === 'absolute' || box.style.position === 'fixed');
-export const isFloating = (box: Box): boolean => !box.anonymous && box.style.float !== 'none' && box.inner !== 'text';
+/** Children of flex and grid containers do not float. @spec css-flexbox-1 §3 */
+export const isFloating = (box: Box): boolean => !box.anonymous && box.style.float !== 'none' && box.inner !== 'text' && box.parent?.inner !== 'flex' && box.parent?.inner !== 'grid';
 export const isInFlow = (box: Box): boolean => !isOutOfFlow(box) && !isFloating(box);
 export const isInlineLevel = (box: Box): boolean => box.outer === 'inline' || box.outer === 'atomic';
 
@@ -65,8 +68,8 @@ export function establishesFormattingContext(box: Box): boolean {
     isOutOfFlow(box) ||
     isFloating(box) ||
     /^flow-root|^inline-block$|^table-(cell|caption)$/.test(style.display) ||
-    (style.overflowX !== 'visible' && style.overflowX !== 'clip') ||
-    (style.overflowY !== 'visible' && style.overflowY !== 'clip') ||
+    (!box.viewport && style.overflowX !== 'visible' && style.overflowX !== 'clip') ||
+    (!box.viewport && style.overflowY !== 'visible' && style.overflowY !== 'clip') ||
     /\b(layout|paint|content|strict)\b/.test(style.contain) ||
     style.columnCount !== 'auto' ||
     style.columnWidth !== 'auto' ||

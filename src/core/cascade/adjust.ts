@@ -8,6 +8,8 @@ export interface Placement {
   readonly parentDisplay: Display | null;
   /** A replaced element or form control: `display: contents` makes it nothing. */
   readonly atomic: boolean;
+  /** A form control: it is never a plain inline box. */
+  readonly control: boolean;
 }
 
 const BLOCKIFIED: Partial<Readonly<Record<Display, Display>>> = {
@@ -56,6 +58,7 @@ export function adjust(values: unknown[], parent: ComputedStyle | null, placemen
   } else if (display !== 'none' && (outOfFlow || values[I.float] !== 'none' || placement.root || inFlexOrGrid)) {
     values[I.display] = BLOCKIFIED[display] ?? display;
   }
+  if (placement.control && values[I.display] === 'inline') values[I.display] = 'inline-block';
   for (const [style, width] of EDGES) if (values[style] === 'none' || values[style] === 'hidden') values[width] = 0;
   settleOverflow(values);
   if (values[I.textAlign] === 'match-parent') values[I.textAlign] = matchParent(parent);

@@ -16,6 +16,8 @@ export interface StyleTree {
 
 const ATOMIC = new Set(['img', 'video', 'audio', 'canvas', 'iframe', 'object', 'embed', 'input', 'select', 'textarea', 'br', 'wbr', 'meter', 'progress', 'svg']);
 
+const CONTROLS = new Set(['input', 'select', 'textarea', 'button', 'meter', 'progress']);
+
 /** Computes styles of one matched document at any number of settings; blocks and styles are shared between them. */
 export class Cascade {
   readonly #blocks = new Map<string, Block>();
@@ -55,7 +57,7 @@ export class Cascade {
         if (known === undefined) {
           const active = matches.filter((m) => isActive(m, truth, medium, state));
           const parent = out[element.index]!;
-          const placement: Placement = { root: false, parentDisplay: parent.display, atomic: false };
+          const placement: Placement = { root: false, parentDisplay: parent.display, atomic: false, control: false };
           known = active.length === 0 ? null : this.#style(this.#block(active), parent, root(), placement, options);
           pseudos.set(key, known);
         }
@@ -85,7 +87,7 @@ export class Cascade {
 
   #style(block: Block, parent: ComputedStyle | null, root: ComputedStyle | null, placement: Placement, options: ComputeOptions): ComputedStyle {
     const { medium } = options;
-    const base = `${block.id}/${parent ? this.#ids.get(parent) : ''}/${root ? this.#ids.get(root) : ''}/${placement.root ? 'r' : ''}${placement.atomic ? 'a' : ''}${placement.parentDisplay ?? ''}/${medium.dark}`;
+    const base = `${block.id}/${parent ? this.#ids.get(parent) : ''}/${root ? this.#ids.get(root) : ''}/${placement.root ? 'r' : ''}${placement.atomic ? 'a' : ''}${placement.control ? 'c' : ''}${placement.parentDisplay ?? ''}/${medium.dark}`;
     const key = this.#viewport.has(base) ? `${base}/${medium.width}x${medium.height}` : base;
     const known = this.#styles.get(key);
     if (known) return known;
@@ -112,5 +114,5 @@ function placementOf(element: ElementNode, styles: readonly ComputedStyle[]): Pl
     parentDisplay = styles[a.index]!.display;
     if (parentDisplay !== 'contents') break;
   }
-  return { root: element.parent === null, parentDisplay, atomic: ATOMIC.has(element.tag) };
+  return { root: element.parent === null, parentDisplay, atomic: ATOMIC.has(element.tag), control: CONTROLS.has(element.tag) };
 }

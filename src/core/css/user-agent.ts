@@ -85,26 +85,27 @@ input, select, button, textarea { letter-spacing: initial; word-spacing: initial
   text-transform: initial; text-indent: initial; text-shadow: initial; text-align: initial; display: inline-block;
   font: 400 13.3333px sans-serif; margin: 0 }
 input, textarea, select { color: fieldtext; background-color: field; cursor: text }
-input { border: 2px inset buttonborder; padding: 1px 2px }
+input { border: 2px inset light-dark(#767676, #858585); padding: 1px 2px; overflow: clip }
+input[type=hidden i] { background-color: initial; cursor: default; border: initial; padding: initial }
 textarea { border: 1px solid #767676; padding: 2px; white-space: pre-wrap; font-family: monospace; overflow: auto;
   flex-direction: column; overflow-wrap: break-word }
-select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center; overflow: clip }
-select { overflow-x: visible; overflow-y: visible }
+select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center; overflow: clip;
+  background-color: buttonface }
 input, select { box-sizing: content-box }
 input[type=search i], select, button, input:is([type=button i], [type=submit i], [type=reset i], [type=color i])
   { box-sizing: border-box }
 input:is([type=button i], [type=submit i], [type=reset i], [type=color i], [type=file i], [type=checkbox i],
   [type=radio i], [type=range i], [type=image i]) { cursor: default }
-button, input:is([type=button i], [type=submit i], [type=reset i]) { align-items: flex-start; text-align: center;
+button, input:is([type=button i], [type=submit i], [type=reset i]) { text-align: center;
   cursor: default; padding: 1px 6px; border: 2px outset buttonborder; color: buttontext;
   background-color: buttonface; white-space: nowrap }
 input:is([type=button i], [type=submit i], [type=reset i]) { white-space: pre }
 button { white-space: normal; white-space: inherit }
 input:is([type=checkbox i], [type=radio i]) { margin: 3px 3px 3px 4px; padding: 0; border: none;
-  box-sizing: border-box; width: 13px; height: 13px }
+  box-sizing: border-box; overflow: visible }
 input[type=radio i] { margin: 3px 3px 0 5px }
 input[type=checkbox i], input[type=radio i] { background-color: initial }
-input[type=range i] { margin: 2px; padding: 0; border: none; width: 129px; height: 16px; background-color: initial;
+input[type=range i] { margin: 2px; padding: 0; border: none; background-color: initial;
   color: rgb(16, 16, 16) }
 input[type=color i] { width: 50px; height: 27px; padding: 1px 2px; border: 1px solid #767676;
   background-color: buttonface }
@@ -117,7 +118,8 @@ button:disabled, input:is([type=button i], [type=submit i], [type=reset i]):disa
 input:disabled, textarea:disabled { color: rgb(84, 84, 84); background-color: rgba(239, 239, 239, 0.3);
   border-color: rgba(118, 118, 118, 0.3) }
 select:disabled { opacity: 0.7; color: rgb(84, 84, 84); border-color: rgba(118, 118, 118, 0.3) }
-option { font-weight: normal; padding: 0 2px 1px; white-space: nowrap; min-height: 1.2em }
+option { font-weight: normal; padding: 0 2px 1px; white-space: nowrap; align-items: center; min-inline-size: 24px;
+  min-block-size: max(24px, 1.2em) }
 optgroup { font-weight: bolder }
 progress { display: inline-block; height: 1em; width: 10em; vertical-align: -0.2em; box-sizing: border-box }
 meter { display: inline-block; height: 1em; width: 5em; vertical-align: -0.2em; box-sizing: border-box }
@@ -136,7 +138,6 @@ audio:not([controls]) { display: none }
 audio { width: 300px; height: 54px }
 details > summary:first-of-type { display: list-item; list-style: disclosure-closed inside }
 details[open] > summary:first-of-type { list-style-type: disclosure-open }
-noscript { display: block }
 rp { display: none }
 label { cursor: default }
 area { cursor: pointer }

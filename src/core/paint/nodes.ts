@@ -37,6 +37,8 @@ interface Around {
   readonly matrix: Matrix | null;
   readonly clips: readonly Clip[];
   readonly fixed: boolean;
+  /** Placed by the document itself rather than by a fragment. */
+  readonly top: boolean;
   /** The scrolling area sticky boxes keep to: its padding box in the same coordinates. */
   readonly port: Rect;
   /** Content box of the containing block, for sticky boxes. */
@@ -46,17 +48,39 @@ interface Around {
 const OPEN = 1e7;
 const FAR: Rect = { x: -OPEN, y: -OPEN, width: 2 * OPEN, height: 2 * OPEN };
 
-/**
- * Gives every fragment its place on the page at a scroll position.
- * @param viewportBox the box whose overflow the viewport took over (body or root): it clips nothing itself
- */
-export function locate(layout: DocumentLayout, viewport: { width: number; height: number }, scroll: Scroll, viewportBox: Box | null): readonly PaintNode[] {
+/** Gives every fragment its place on the page at a scroll position. */
+export function locate(layout: DocumentLayout, viewport: { width: number; height: number }, scroll: Scroll): readonly PaintNode[] {
   const port: Rect = { x: scroll.x, y: scroll.y, width: viewport.width, height: viewport.height };
-  const around: Around = { x: 0, y: 0, matrix: null, clips: [], fixed: false, port, within: FAR };
-  return layout.placed.map((placed) => node(placed.fragment, placed.x, placed.y, around, scroll, viewportBox));
+  const around: Around = { x: 0, y: 0, matrix: null, clips: [], fixed: false, top: true, port, within: FAR };
+  const site: Site = { scroll, byBox: new Map(), detached: [] };
+  const roots = layout.placed.map((placed) => node(placed.fragment, placed.x, placed.y, around, site)).filter((made) => made.box.parent === null);
+  for (const made of site.detached) home(made.box, site)?.push(made);
+  return roots;
 }
 
-function node(fragment: Fragment, x: number, y: number, around: Around, scroll: Scroll, viewportBox: Box | null): PaintNode {
+interface Site {
+  readonly scroll: Scroll;
+  /** Children of the last node of each box. */
+  readonly byBox: Map<Box, PaintNode[]>;
+  readonly detached: PaintNode[];
+}
+
+/**
+ * Absolute and fixed boxes are laid out in their containing block, but painted (and made see-through) with the
+ * box they stand in.
+ */
+function home(box: Box, site: Site): PaintNode[] | null {
+  for (let parent = box.parent; parent; parent = parent.parent) {
+    const found = site.byBox.get(parent);
+    if (found) return found;
+  }
+  return null;
+}
+
+const isDetached = (box: Box): boolean => !box.anonymous && box.inner !== 'text' && box.parent !== null && (box.style.position === 'absolute' || box.style.position === 'fixed');
+
+function node(fragment: Fragment, x: number, y: number, around: Around, site: Site): PaintNode {
+  const { scroll } = site;
   const { box } = fragment;
   const { style } = box;
   const own = fragment.kind === 'box' && !box.anonymous;
@@ -68,7 +92,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, scroll: 
     const mine = boxMatrix(style, rect);
     matrix = matrix ? multiply(matrix, mine) : mine;
   }
-  const clip = own && box !== viewportBox ? clipOf(fragment, rect, matrix) : null;
+  const clip = own && !box.viewport ? clipOf(fragment, rect, matrix) : null;
   const clips = clip ? [...around.clips, clip] : around.clips;
   const padding = paddingBox(fragment);
   const padded: Rect = { x: rect.x + padding.x, y: rect.y + padding.y, width: padding.width, height: padding.height };
@@ -78,11 +102,19 @@ function node(fragment: Fragment, x: number, y: number, around: Around, scroll: 
     matrix,
     clips,
     fixed: around.fixed || fixed,
+    top: false,
     port: clip?.scrolls ? padded : fixed ? { ...around.port } : around.port,
     within: own && fragment.kind === 'box' && box.outer !== 'inline' ? contentOf(fragment, rect) : around.within,
   };
-  const children = fragment.children.map((child) => node(child.fragment, child.x, child.y, inside, scroll, viewportBox));
-  return { fragment, box, rect, matrix, clips: around.clips, children, fixed: inside.fixed };
+  const children: PaintNode[] = [];
+  for (const child of fragment.children) {
+    const made = node(child.fragment, child.x, child.y, inside, site);
+    (isDetached(made.box) && made.fragment.kind === 'box' ? site.detached : children).push(made);
+  }
+  const made: PaintNode = { fragment, box, rect, matrix, clips: around.clips, children, fixed: inside.fixed };
+  if (fragment.kind === 'box') site.byBox.set(box, children);
+  if (around.top && isDetached(box)) site.detached.push(made);
+  return made;
 }
 
 function contentOf(fragment: Fragment, rect: Rect): Rect {

@@ -37,21 +37,19 @@ export function paintOrder(roots: readonly PaintNode[]): readonly PaintItem[] {
   const out: PaintItem[] = [];
   const root = roots[0];
   if (!root) return out;
-  // Boxes of the initial containing block belong to the root's stacking context.
-  const whole: PaintNode = { ...root, children: [...root.children, ...roots.slice(1)] };
-  paintContext({ node: whole, z: 0, real: true }, null, out);
+  paintContext({ node: root, z: 0, real: true }, null, out);
   return out;
 }
 
 const opacityOf = (box: Box): number => (box.anonymous || box.inner === 'text' ? 1 : box.style.opacity);
 const byTree = (a: Layer, b: Layer): number => a.node.box.id - b.node.box.id;
 
-function paintContext(layer: Layer, outer: Group | null, out: PaintItem[], inherited: readonly Layer[] = []): void {
+function paintContext(layer: Layer, outer: Group | null, out: PaintItem[]): void {
   const { node } = layer;
   const opacity = opacityOf(node.box);
   const group = opacity < 1 ? { opacity, parent: outer } : outer;
   const parts = collect(node);
-  const layers = [...parts.layers, ...inherited];
+  const { layers } = parts;
   const emit = (item: PaintNode) => out.push({ node: item, group, index: out.length });
   emit(node);
   const below = layers.filter((l) => l.real && l.z < 0).sort((a, b) => a.z - b.z || byTree(a, b));

@@ -38,7 +38,7 @@ export class Scene {
   }
 
   get roots(): readonly PaintNode[] {
-    return (this.#roots ??= locate(this.layout, this.medium, this.setting.scroll, this.#viewportBox()));
+    return (this.#roots ??= locate(this.layout, this.medium, this.setting.scroll));
   }
 
   /** The paint list, lowest first. */
@@ -166,13 +166,5 @@ export class Scene {
       for (let i = node.children.length - 1; i >= 0; i--) stack.push(node.children[i]!);
     }
     return (this.#nodes = map);
-  }
-
-  /** The box whose overflow the viewport takes over. @spec css-overflow-3 §3.3 */
-  #viewportBox(): Box | null {
-    const { root, body } = this.document;
-    const style = this.style(root);
-    const own = style.overflowX !== 'visible' || style.overflowY !== 'visible';
-    return own || !body ? this.box(root) : this.box(body);
   }
 }

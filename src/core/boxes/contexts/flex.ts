@@ -44,6 +44,9 @@ interface Item {
   frozen: boolean;
   fragment: Fragment | null;
   mainAt: number;
+  /** What each auto margin got, along each axis. */
+  autoMain: number;
+  autoCross: number;
   crossAt: number;
   align: string;
 }
@@ -124,7 +127,7 @@ function makeItem(box: Box, c: Container, definite: boolean): Item {
   const size = Math.max(extra, baseSize(box, frame, base, c, definite));
   const max = mainLimit(box, 'max', frame, c) ?? Infinity;
   const min = Math.max(extra, automaticMinimum(box, frame, base, c, max));
-  return { ...base, base: size, minFrame: extra, min, max, hypothetical: Math.max(min, Math.min(max, size)), main: size, frozen: false, fragment: null, mainAt: 0, crossAt: 0 };
+  return { ...base, base: size, minFrame: extra, min, max, hypothetical: Math.max(min, Math.min(max, size)), main: size, frozen: false, fragment: null, mainAt: 0, crossAt: 0, autoMain: 0, autoCross: 0 };
 }
 
 type Partial_ = Pick<Item, 'margins' | 'crossMargin' | 'align'>;
@@ -352,6 +355,7 @@ function placeMain(line: Line, mainSize: number, c: Container): void {
   items.forEach((item, i) => {
     const [start, end] = ends[i]!;
     at += start ?? auto;
+    item.autoMain = auto;
     item.mainAt = c.mainBackwards ? mainSize - at - sizes[i]! : at;
     at += sizes[i]! + (end ?? auto) + between + c.mainGap;
   });
@@ -383,6 +387,7 @@ function placeCross(line: Line, c: Container): void {
 function crossOffset(item: Item, spare: number, autoStart: boolean, autoEnd: boolean, line: Line, c: Container): number {
   if (autoStart || autoEnd) {
     if (spare <= 0) return 0;
+    item.autoCross = autoStart && autoEnd ? spare / 2 : spare;
     return autoStart && autoEnd ? spare / 2 : autoStart ? spare : 0;
   }
   const rtlCross = !c.row && c.box.style.direction === 'rtl';
@@ -429,7 +434,7 @@ function assemble(c: Container, lines: readonly Line[], content: { width: number
       const offset = relativeOffset(item.box, c.width, c.height);
       const x = dx + (c.row ? item.mainAt : item.crossAt) + offset.x;
       const y = dy + (c.row ? item.crossAt : item.mainAt) + offset.y;
-      children.push({ fragment: item.fragment!, x, y });
+      children.push({ fragment: withMargins(item, c.row), x, y });
       for (const entry of item.fragment!.outOfFlow) outOfFlow.push({ ...entry, x: entry.x + x, y: entry.y + y });
     }
   }
@@ -440,6 +445,15 @@ function assemble(c: Container, lines: readonly Line[], content: { width: number
   const baseline = lead ? dy + (c.row ? lead.crossAt : lead.mainAt) + (lead.fragment!.baseline ?? lead.fragment!.height) : null;
   const bare = makeFragment({ box, width, height, children, margin, border: frame.border, padding: frame.padding, baseline, lastBaseline: baseline, outOfFlow });
   return adoptOutOfFlow(bare, layout, space);
+}
+
+/** The item's fragment with its auto margins as used. */
+function withMargins(item: Item, row: boolean): Fragment {
+  const { margins } = item;
+  const fragment = item.fragment!;
+  if (Object.values(margins).every((m) => m !== null)) return fragment;
+  const [x, y] = row ? [item.autoMain, item.autoCross] : [item.autoCross, item.autoMain];
+  return makeFragment({ ...fragment, margin: { top: margins.top ?? y, right: margins.right ?? x, bottom: margins.bottom ?? y, left: margins.left ?? x } });
 }
 
 /** An absolute child stands as if it were the only item. @spec css-flexbox-1 §4.1 */

@@ -56,7 +56,7 @@ const TYPES: Partial<Readonly<Record<Display, readonly [Outer, Inner]>>> = {
 export function generateBoxes(document: HtmlDocument, styles: StyleTree, images: ImageSizes, metrics: TextMetrics, limits: LimitLog): BoxTree {
   const building: Building = { styles, images, metrics, limits, principal: new Array<Box | null>(document.elements.length).fill(null), next: 0 };
   const style = styles.of(document.root);
-  const root = make(building, { element: document.root, style, outer: 'block', inner: TYPES[style.display]?.[1] ?? 'flow', parent: null });
+  const root = make(building, { element: document.root, style, outer: 'block', inner: TYPES[style.display]?.[1] ?? 'flow', parent: null, viewport: !isOpen(style) });
   building.principal[document.root.index] = root;
   if (style.display !== 'none') {
     fill(root, document.root, building);
@@ -77,6 +77,7 @@ function make(building: Pick<Building, 'next'>, draft: Draft): Box {
     natural: null,
     centred: false,
     marker: false,
+    viewport: false,
     children: [],
     ...draft,
   };
@@ -123,6 +124,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     parent,
     natural,
     centred,
+    viewport: element.tag === 'body' && element.parent?.parent === null && isOpen(building.styles.of(element.parent)),
     marker: /list-item/.test(style.display) && style.listStylePosition === 'outside' && style.listStyleType !== 'none',
   });
   push(parent, box);
@@ -132,6 +134,8 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   else fill(box, element, building);
   complete(box, building);
 }
+
+const isOpen = (style: ComputedStyle): boolean => style.overflowX === 'visible' && style.overflowY === 'visible';
 
 function push(parent: Box, child: Box): Box {
   parent.children.push(child);

@@ -88,7 +88,8 @@ class TableFace implements Face {
       units = this.#measure(text, kerning);
       this.#widths.set(key, units);
     }
-    return (units * size) / this.table.unitsPerEm;
+    // Glyphs are scaled to sizes in 64ths of a px.
+    return (units * (Math.trunc(size * 64) / 64)) / this.table.unitsPerEm;
   }
 
   #measure(text: string, kerning: boolean): number {

@@ -168,7 +168,8 @@ function emit(container: Box, line: Line, room: { left: number; right: number },
   const slack = expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
   const left = room.left + slack;
   const mirror = (children: readonly Placed[], around: number): Placed[] => (rtl ? children.map((c) => mirrored(c, around)) : [...children]);
-  for (const child of mirror(placed.children, width)) run.children.push({ ...child, x: left + child.x, y: run.y + child.y });
+  const shown = line.visible ? placed.children : placed.children.map(flattened);
+  for (const child of mirror(shown, width)) run.children.push({ ...child, x: left + child.x, y: run.y + child.y });
   for (const entry of placed.outOfFlow) {
     const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
     const x = inline ? left + (rtl ? width - entry.x : entry.x) : rtl ? space.width : 0;
@@ -184,6 +185,12 @@ function emit(container: Box, line: Line, room: { left: number; right: number },
     const bottom = space.floats.clearance(clear === 'inline-start' ? 'left' : clear === 'inline-end' ? 'right' : clear);
     if (bottom !== null) run.y = Math.max(run.y, bottom - space.y);
   }
+}
+
+/** On a line that is not made, inline boxes keep their place but have no height. @spec css2 §9.4.2 */
+function flattened(placed: Placed): Placed {
+  const { fragment } = placed;
+  return { x: placed.x, y: 0, fragment: Object.freeze({ ...fragment, height: 0, children: fragment.children.map((c) => ({ ...flattened(c), x: c.x })) }) };
 }
 
 /** Right-to-left lines are set from the other end. */

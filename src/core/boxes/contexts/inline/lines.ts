@@ -28,10 +28,48 @@ function unitEnd(pieces: readonly Piece[], from: number): number {
   return i;
 }
 
+/** Adds up pieces the way they are set: neighbouring pieces of one text are one run, rounded up once. */
+class Sum {
+  #done = 0;
+  #run = 0;
+  #box: Piece['box'] | null = null;
+
+  add(piece: Piece): void {
+    if (piece.kind === 'text' && piece.box === this.#box) this.#run += piece.width;
+    else {
+      this.#done = this.value;
+      this.#box = piece.kind === 'text' ? piece.box : null;
+      this.#run = piece.width;
+    }
+  }
+
+  /** Width so far, with the given width of hanging spaces taken off the last run. */
+  without(trailing: number): number {
+    return this.#done + (this.#box ? snapUp(this.#run - trailing) : this.#run - trailing);
+  }
+
+  get value(): number {
+    return this.without(0);
+  }
+}
+
 function widthOf(pieces: readonly Piece[], from: number, to: number): { width: number; trailing: number } {
-  let width = 0;
-  for (let i = from; i < to; i++) width += pieces[i]!.width;
-  return { width, trailing: trailingOf(pieces, from, to) };
+  const sum = new Sum();
+  for (let i = from; i < to; i++) sum.add(pieces[i]!);
+  return { width: sum.value, trailing: trailingOf(pieces, from, to) };
+}
+
+/** Neighbouring pieces of one text as one piece. */
+export function mergeText(pieces: readonly Piece[]): Piece[] {
+  const out: Piece[] = [];
+  for (const piece of pieces) {
+    const last = out[out.length - 1];
+    if (piece.kind === 'text' && last?.kind === 'text' && last.box === piece.box) {
+      const blank = piece.trailing === piece.width;
+      out[out.length - 1] = { ...last, text: last.text + piece.text, width: last.width + piece.width, trailing: piece.trailing + (blank ? last.trailing : 0), forced: piece.forced };
+    } else out.push(piece);
+  }
+  return out;
 }
 
 /** Spaces hanging at the end of a run of pieces. */
@@ -42,7 +80,8 @@ function trailingOf(pieces: readonly Piece[], from: number, to: number): number 
     if (piece.kind === 'text') {
       trailing += piece.trailing;
       if (piece.trailing < piece.width || piece.text.trimEnd() !== '') break;
-    } else if (piece.kind !== 'close' && piece.kind !== 'out' && piece.kind !== 'float') break;
+    } else if (piece.kind === 'break') continue;
+    else if (piece.kind !== 'close' && piece.kind !== 'out' && piece.kind !== 'float') break;
     else if (piece.kind === 'close' && piece.width !== 0) break;
   }
   return trailing;
@@ -65,7 +104,7 @@ function hasEdges({ box: { style } }: Piece): boolean {
 /** Takes the pieces that fit into a line. @spec css2 §9.4.2, css-text-3 §5 */
 export function takeLine(pieces: Piece[], from: number, room: number, layout: Layout): Taken {
   let end = from;
-  let width = 0;
+  const sum = new Sum();
   let work = pieces;
   while (end < work.length) {
     if (work[end]!.kind === 'block') {
@@ -73,19 +112,18 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
       break;
     }
     const stop = unitEnd(work, end);
-    const unit = widthOf(work, end, stop);
-    const fits = width + unit.width - unit.trailing <= room + 1 / 64;
+    const before = sum.value;
+    for (let i = end; i < stop; i++) sum.add(work[i]!);
+    const fits = sum.without(trailingOf(work, end, stop)) <= room + 1 / 64;
     if (!fits) {
-      const cut = mayCut(work, end, stop) && (end === from || !work[end]!.breakBefore) ? cutUnit(work, end, stop, room - width, layout) : null;
+      const cut = mayCut(work, end, stop) && (end === from || !work[end]!.breakBefore) ? cutUnit(work, end, stop, room - before, layout) : null;
       if (cut) {
         work = cut.pieces;
         end = cut.end;
-        width = room;
         break;
       }
       if (end > from && isVisible(work.slice(from, end))) break;
     }
-    width += unit.width;
     end = stop;
     if (work[end - 1]!.forced) break;
   }
@@ -116,7 +154,7 @@ function cutUnit(pieces: readonly Piece[], from: number, to: number, room: numbe
       fit = 1;
     }
     if (fit >= characters.length) return null;
-    const part = (text: string, rest: boolean): Piece => ({ ...piece, text, width: snapUp(textWidth(text, piece.box.style, layout)), trailing: rest ? piece.trailing : 0, breakBefore: rest || piece.breakBefore, forced: rest && piece.forced });
+    const part = (text: string, rest: boolean): Piece => ({ ...piece, text, width: textWidth(text, piece.box.style, layout), trailing: rest ? piece.trailing : 0, breakBefore: rest || piece.breakBefore, forced: rest && piece.forced });
     const made = [part(characters.slice(0, fit).join(''), false), part(characters.slice(fit).join(''), true)];
     return { pieces: [...pieces.slice(0, i), ...made, ...pieces.slice(i + 1)], end: i + 1 };
   }
@@ -127,12 +165,12 @@ function cutUnit(pieces: readonly Piece[], from: number, to: number, room: numbe
 export function intrinsicOf(pieces: readonly Piece[], floats: (piece: Piece) => { min: number; max: number }): { min: number; max: number } {
   let min = 0;
   let max = 0;
-  let line = 0;
+  let line = new Sum();
   let lineStart = 0;
   let floating = 0;
   const closeLine = (end: number) => {
-    max = Math.max(max, line + floating - trailingOf(pieces, lineStart, end));
-    line = 0;
+    max = Math.max(max, line.without(trailingOf(pieces, lineStart, end)) + floating);
+    line = new Sum();
     floating = 0;
     lineStart = end;
   };
@@ -161,7 +199,7 @@ export function intrinsicOf(pieces: readonly Piece[], floats: (piece: Piece) => 
         floating += size.max;
       }
     }
-    line += unit.width;
+    for (let j = i; j < end; j++) line.add(pieces[j]!);
     if (pieces[end - 1]!.forced) closeLine(end);
     i = end;
   }

@@ -1,7 +1,6 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
-import { snapUp } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import type { Item, Paragraph } from './items.js';
@@ -133,9 +132,9 @@ function cutText(box: Box, text: string, start: number, paragraph: Paragraph, pi
     const part = text.slice(from, to);
     const shown = forced ? part.slice(0, -1) : part;
     const before = from > 0 ? text[from - 1]! : '';
-    const width = snapUp(textWidth(shown, style, layout, before === '\n' ? '' : before));
+    const width = textWidth(shown, style, layout, before === '\n' ? '' : before);
     const spaces = keepsSpaces(style) ? (style.whiteSpace === 'pre-wrap' ? /[ ]+$/.exec(shown) : null) : /[ ]+$/.exec(shown);
-    const trailing = spaces ? snapUp(textWidth(spaces[0], style, layout)) : 0;
+    const trailing = spaces ? textWidth(spaces[0], style, layout, shown.slice(-spaces[0].length - 1, -spaces[0].length)) : 0;
     pieces.push({ kind: 'text', box, text: shown, width, trailing, breakBefore: from === 0 ? first : wrap && text[from - 1] !== '\n', forced });
     from = to;
   };

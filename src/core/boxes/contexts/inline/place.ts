@@ -1,10 +1,11 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
-import { makeFragment, NO_EDGES, snap, type Edges, type Fragment, type OutOfFlow, type Placed } from '../../fragment.js';
+import { makeFragment, NO_EDGES, snap, snapUp, type Edges, type Fragment, type OutOfFlow, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import { relativeOffset } from '../../used/relative.js';
+import { mergeText } from './lines.js';
 import { faceOf, type Piece } from './pieces.js';
 
 /** How far something reaches above and below a baseline, px. */
@@ -17,7 +18,7 @@ interface Extent {
 export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
   const { lineHeight } = style;
   if (lineHeight === 'normal') return faceOf(style, layout).lineHeight(style.fontSize);
-  return snap('px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize);
+  return Math.round(('px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize) * 64) / 64;
 }
 
 function contentExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
@@ -116,7 +117,9 @@ export function placeLine(input: LineInput): LineResult {
   };
 
   for (const box of input.open) open(box, true);
-  for (const piece of input.pieces) {
+  const pieces = mergeText(input.pieces);
+  const lastText = pieces.findLast((p) => p.kind === 'text');
+  for (const piece of pieces) {
     switch (piece.kind) {
       case 'open':
         open(piece.box, false);
@@ -128,9 +131,9 @@ export function placeLine(input: LineInput): LineResult {
         break;
       case 'text': {
         const owner = current();
-        const hang = piece === input.pieces.findLast((p) => p.kind === 'text') && input.trailing ? piece.trailing : 0;
+        const hang = piece === lastText && input.trailing && hangs(pieces, piece) ? piece.trailing : 0;
         const spaces = input.expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
-        const width = piece.width - hang + spaces * input.expand;
+        const width = snapUp(piece.width - hang) + spaces * input.expand;
         if (piece.text !== '') parts().push(textPart(piece, x, width, owner?.shift ?? 0, owner?.group ?? rootGroup, layout));
         x += width;
         break;
@@ -152,6 +155,11 @@ export function placeLine(input: LineInput): LineResult {
   const stillOpen = stack.map((o) => o.box);
   while (stack.length > 0) close(false);
   return assemble(rootGroup, groups, top, outOfFlow, stillOpen);
+}
+
+/** Spaces hang only where nothing but closing tags follows. */
+function hangs(pieces: readonly Piece[], text: Piece): boolean {
+  return pieces.slice(pieces.indexOf(text) + 1).every((p) => (p.kind === 'close' && p.width === 0) || p.kind === 'out' || p.kind === 'float' || p.kind === 'break');
 }
 
 function assemble(root: Group, groups: readonly Group[], parts: readonly Part[], out: readonly { box: Box; x: number; inlineContainer: Box | null }[], open: readonly Box[]): LineResult {
