@@ -28,8 +28,18 @@ export function loadFile(path: string, options: FileOptions): Page {
   if (!inside(root, file)) throw new SourceError(`${path} does not lie in the site root ${options.root}`, 'Name a folder that holds the page with --root.');
   const html = decode(bytes);
   if (html.trim() === '') throw new SourceError(`${path} is empty`, 'Name the built page: the file a browser would be given.');
-  const name = relative(process.cwd(), file).startsWith('..') ? relative(root, file) : relative(process.cwd(), file);
+  const fromHere = relative(process.cwd(), file);
+  const name = options.root !== undefined || fromHere.startsWith('..') ? relative(root, file) : fromHere;
   return gather(new PageDraft({ name: name.split(sep).join('/'), url: pathToFileURL(file).href, html }, options), { root, folder: dirname(file) });
+}
+
+/** Reads a page from standard input. */
+export async function loadStandardInput(options: FileOptions): Promise<Page> {
+  const chunks: Buffer[] = [];
+  for await (const chunk of process.stdin) chunks.push(chunk as Buffer);
+  const bytes = Buffer.concat(chunks);
+  if (looksBinary(bytes)) throw new SourceError('standard input is not text', 'Pipe a built page into the command.');
+  return loadText(decode(bytes), options);
 }
 
 /** Reads a page from text, e.g. standard input; what it refers to is looked for below the root. */

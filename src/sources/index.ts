@@ -1,2 +1,2 @@
-export { loadFile, loadText, type FileOptions } from './files.js';
+export { loadFile, loadStandardInput, loadText, type FileOptions } from './files.js';
 export { SourceError } from './errors.js';

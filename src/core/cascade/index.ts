@@ -1,6 +1,6 @@
 export { matchDocument, type Match, type MatchedDocument, type ElementMatches } from './match.js';
 export { Cascade, type StyleTree } from './styles.js';
-export { dumpStyle, indexOf, printValue, winnerOf, type ComputedStyle } from './style.js';
+export { differsInColourOnly, dumpStyle, indexOf, printValue, winnerOf, type ComputedStyle } from './style.js';
 export { flowOf, type FontUnits } from './compute.js';
 export type { Block, Winner } from './block.js';
 export { stateView, type PoseState } from './state.js';

@@ -44,6 +44,18 @@ export function winnerOf(style: ComputedStyle, key: keyof ComputedValues): Winne
   return style.winners.get(indexOf(key)) ?? null;
 }
 
+/** Properties that move nothing and change no painting order. */
+const COLOUR_ONLY = new Set(
+  PROPERTY_KEYS.map((key, index) => (/^(color|background.*|border.*Color|border.*Radius|outline.*|textDecoration.*|textShadow|boxShadow|fill|stroke|cursor|caretColor|accentColor|webkitTextFillColor|webkitTapHighlightColor|transition.*|animation.*|userSelect|textUnderlineOffset)$/.test(key) ? index : -1)),
+);
+
+/** Whether two styles lead to the same boxes in the same order. */
+export function differsInColourOnly(a: ComputedStyle, b: ComputedStyle): boolean {
+  return a.values.every((value, i) => value === b.values[i] || COLOUR_ONLY.has(i) || sameValue(value, b.values[i]));
+}
+
+const sameValue = (a: unknown, b: unknown): boolean => typeof a === 'object' && typeof b === 'object' && JSON.stringify(a) === JSON.stringify(b);
+
 /** All values that differ from another style, as text: for tests and the debug option. */
 export function dumpStyle(style: ComputedStyle, against: ComputedStyle | null = null): string {
   return PROPERTY_KEYS.map((key, i) => ({ name: cssName(key), value: printValue(style, i), other: against ? printValue(against, i) : null }))

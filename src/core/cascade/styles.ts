@@ -26,15 +26,25 @@ export class Cascade {
   /** Block and parent pairs whose result depends on the viewport. */
   readonly #viewport = new Set<string>();
   readonly #constant: (Block | null)[];
+  /** Elements whose own rules ask about states such as :hover. */
+  readonly #stateful: boolean[];
+  /** Elements with rules for ::before, ::after and the like. */
+  readonly withPseudo: readonly ElementNode[];
 
   constructor(
     readonly matched: MatchedDocument,
     readonly fontUnits: FontUnits,
   ) {
     this.#constant = new Array<Block | null>(matched.document.elements.length).fill(null);
+    this.#stateful = matched.byElement.map((m) => m.own.some((match) => match.guard !== true));
+    this.withPseudo = matched.document.elements.filter((e) => matched.byElement[e.index]!.pseudo.size > 0);
   }
 
-  styles(medium: Medium, state: StateView): StyleTree {
+  /**
+   * All styles at a medium and a state.
+   * @param base styles at the same medium in another state: elements no state concerns are taken from there
+   */
+  styles(medium: Medium, state: StateView, base: StyleTree | null = null): StyleTree {
     const { document } = this.matched;
     const truth = new Map<MediaCondition, boolean>();
     const options: ComputeOptions = { medium, fontUnits: this.fontUnits, quirks: document.quirks };
@@ -43,6 +53,10 @@ export class Cascade {
     const root = () => out[0] ?? null;
     for (const element of document.elements) {
       const parent = element.parent ? out[element.parent.index]! : null;
+      if (base && !this.#stateful[element.index] && (element.parent === null || parent === base.of(element.parent))) {
+        out[element.index] = base.of(element);
+        continue;
+      }
       const block = this.#blockOf(element, truth, medium, state);
       out[element.index] = this.#style(block, parent, root(), placementOf(element, out), options);
     }
@@ -70,7 +84,9 @@ export class Cascade {
     const constant = this.#constant[element.index];
     if (constant) return constant;
     const matches = this.matched.byElement[element.index]!.own;
-    if (matches.every((m) => m.guard === true && m.conditions.length === 0)) return (this.#constant[element.index] = this.#block(matches));
+    if (matches.every((m) => m.guard === true && m.conditions.length === 0)) {
+      return (this.#constant[element.index] = this.#block(matches));
+    }
     return this.#block(matches.filter((m) => isActive(m, truth, medium, state)));
   }
 

@@ -1,3 +1,5 @@
+import type { Box } from '../boxes/index.js';
+import type { ComputedStyle } from '../cascade/index.js';
 import { BLACK, compose, fade, luminance, WHITE, type Rgba } from '../css/index.js';
 import { covers } from './hit.js';
 import type { Group, PaintItem } from './order.js';
@@ -14,10 +16,11 @@ const KEEP = 6;
 /**
  * The colours at a point once everything up to an item is painted, with and without something on top.
  * @param until index in the list; items from it on are left out
+ * @param styleOf the style each box is painted with
  * @param top a colour painted last, inside the group of the item at `until`
  * @spec compositing-1 §5, css-color-4 §3.2 (opacity)
  */
-export function backdropAt(items: readonly PaintItem[], x: number, y: number, until: number, top: Rgba | null, canvas: Rgba): Backdrop {
+export function backdropAt(items: readonly PaintItem[], x: number, y: number, until: number, top: Rgba | null, canvas: Rgba, styleOf: (box: Box) => ComputedStyle): Backdrop {
   const unknown = new Set<string>();
   const stack: { group: Group | null; colours: readonly Rgba[] }[] = [{ group: null, colours: [canvas] }];
   const leave = (to: Group | null) => {
@@ -34,7 +37,7 @@ export function backdropAt(items: readonly PaintItem[], x: number, y: number, un
   for (let i = 0; i < Math.min(until, items.length); i++) {
     const item = items[i]!;
     if (item.node.fragment.kind === 'text' || item.node.box.style.visibility !== 'visible' || !covers(item.node, x, y)) continue;
-    const layers = layersOf(item, unknown);
+    const layers = layersOf(item, unknown, styleOf);
     if (layers.length === 0) continue;
     enter(item.group);
     const current = stack[stack.length - 1]!;
@@ -57,11 +60,11 @@ function chain(group: Group | null): (Group | null)[] {
 }
 
 /** Possible colours of each layer of a box's background, lowest first. */
-function layersOf(item: PaintItem, unknown: Set<string>): Rgba[][] {
+function layersOf(item: PaintItem, unknown: Set<string>, styleOf: (box: Box) => ComputedStyle): Rgba[][] {
   const { box } = item.node;
   if (box.inner === 'text' || (box.anonymous && box.inner !== 'replaced')) return [];
   const layers: Rgba[][] = [];
-  const { style } = box;
+  const style = styleOf(box);
   if (style.backgroundColor.a > 0) layers.push([style.backgroundColor]);
   if (style.backgroundClip !== 'text') {
     for (const image of style.backgroundImage.toReversed()) {

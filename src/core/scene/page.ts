@@ -1,10 +1,10 @@
 import { LimitLog, SourceText, type Limit } from '../base/index.js';
 import { bundledMetrics, generateBoxes, layoutDocument, makeLayout, newMemory, type BoxTree, type ImageSizes, type LayoutMemory, type TextMetrics } from '../boxes/index.js';
-import { Cascade, matchDocument, stateView, type FontUnits, type StyleTree } from '../cascade/index.js';
+import { Cascade, differsInColourOnly, matchDocument, stateView, type FontUnits, type StyleTree } from '../cascade/index.js';
 import { parseHtml, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { baseUrl, collectSheets, resolveUrl, type Resources, type RuleSet, type SheetCache } from '../sheets/index.js';
 import { Scene } from './scene.js';
-import { mediumOf, type Setting } from './setting.js';
+import { CLOSED, mediumOf, type Setting } from './setting.js';
 
 /** Everything of a page that was read, as text and figures. */
 export interface PageText {
@@ -125,7 +125,19 @@ export class Page {
 
   #make(s: Setting): Scene {
     const medium = mediumOf(s, this.#scripting);
-    const styles = this.#cascade.styles(medium, stateView(s.pose));
+    const closed = Object.keys(s.pose).length === 0;
+    if (!closed) return this.#posed(s, this.scene({ ...s, pose: CLOSED }));
+    return this.#laidOut(s, this.#cascade.styles(medium, stateView(s.pose)));
+  }
+
+  /** A state that only recolours shares layout and painting with the closed pose. */
+  #posed(s: Setting, base: Scene): Scene {
+    const styles = this.#cascade.styles(base.medium, stateView(s.pose), base.styles);
+    return this.#recolours(base.styles, styles) ? base.recoloured(s, styles) : this.#laidOut(s, styles);
+  }
+
+  #laidOut(s: Setting, styles: StyleTree): Scene {
+    const { medium } = styles;
     const { tree, memory } = this.#treeFor(styles);
     const key = `${medium.width}x${medium.height}`;
     let own = memory.get(key);
@@ -134,20 +146,31 @@ export class Page {
     return new Scene(s, medium, this.document, styles, tree, layoutDocument(tree.root, layout));
   }
 
+  #recolours(before: StyleTree, after: StyleTree): boolean {
+    for (const element of this.document.elements) {
+      const [a, b] = [before.of(element), after.of(element)];
+      if (a !== b && !differsInColourOnly(a, b)) return false;
+    }
+    for (const element of this.#cascade.withPseudo) {
+      for (const name of ['before', 'after'] as const) {
+        const [a, b] = [before.pseudo(element, name), after.pseudo(element, name)];
+        if (a !== b && (!a || !b || !differsInColourOnly(a, b))) return false;
+      }
+    }
+    return true;
+  }
+
   /** Box trees depend on styles alone: where those are the same objects, tree and layout are shared. */
   #treeFor(styles: StyleTree) {
     const { elements } = this.document;
-    const known = this.#trees.find((entry) => elements.every((e) => entry.styles.of(e) === styles.of(e) && samePseudos(entry.styles, styles, e)));
+    const samePseudos = (other: StyleTree) => this.#cascade.withPseudo.every((e) => other.pseudo(e, 'before') === styles.pseudo(e, 'before') && other.pseudo(e, 'after') === styles.pseudo(e, 'after'));
+    const known = this.#trees.find((entry) => elements.every((e) => entry.styles.of(e) === styles.of(e)) && samePseudos(entry.styles));
     if (known) return known;
     const made = { styles, tree: generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log), memory: new Map<string, LayoutMemory>() };
     if (this.#trees.length >= 40) this.#trees.shift();
     this.#trees.push(made);
     return made;
   }
-}
-
-function samePseudos(a: StyleTree, b: StyleTree, element: ElementNode): boolean {
-  return a.pseudo(element, 'before') === b.pseudo(element, 'before') && a.pseudo(element, 'after') === b.pseudo(element, 'after');
 }
 
 function fontUnits(metrics: TextMetrics): FontUnits {

@@ -24,6 +24,23 @@ export class Scene {
     readonly layout: DocumentLayout,
   ) {}
 
+  /** The same boxes and painting with other colours. */
+  recoloured(s: Setting, styles: StyleTree): Scene {
+    const scene = new Scene(s, this.medium, this.document, styles, this.boxes, this.layout);
+    scene.#roots = this.roots;
+    scene.#items = this.items;
+    scene.#nodes = this.#nodeMap();
+    return scene;
+  }
+
+  /** The style a box is painted with. */
+  readonly paintStyle = (box: Box): ComputedStyle => {
+    if (box.inner === 'text') return box.parent ? this.paintStyle(box.parent) : box.style;
+    if (box.anonymous && box.parent) return this.paintStyle(box.parent);
+    if (!box.element) return box.style;
+    return (box.pseudo ? this.styles.pseudo(box.element, box.pseudo) : this.styles.of(box.element)) ?? box.style;
+  };
+
   style(element: ElementNode): ComputedStyle {
     return this.styles.of(element);
   }
@@ -102,7 +119,7 @@ export class Scene {
 
   /** Colours at a point beneath an item of the paint list, and with a colour painted in its place. */
   backdrop(x: number, y: number, item: PaintItem, top: Rgba | null): Backdrop {
-    return backdropAt(this.items, x, y, item.index, top, this.canvas);
+    return backdropAt(this.items, x, y, item.index, top, this.canvas, this.paintStyle);
   }
 
   /** The page's ground: the root's background or, failing that, the body's. @spec css-backgrounds-3 §2.11 */

@@ -1,0 +1,25 @@
+/** Bundles the command and the core library into dist/, if their sources are newer than what is there. */
+import { existsSync, mkdirSync, readdirSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { build } from 'esbuild';
+
+const STAMP = 'dist/.stamp';
+
+function newest(path) {
+  const stats = statSync(path);
+  if (!stats.isDirectory()) return stats.mtimeMs;
+  return Math.max(0, ...readdirSync(path).map((name) => newest(join(path, name))));
+}
+
+const inputs = ['src', 'package.json', 'package-lock.json', 'scripts/build.mjs'].filter((p) => existsSync(p));
+const fresh = existsSync(STAMP) && Math.max(...inputs.map(newest)) < statSync(STAMP).mtimeMs;
+if (fresh && !process.argv.includes('--force')) process.exit(0);
+
+rmSync('dist', { recursive: true, force: true });
+mkdirSync('dist');
+const common = { bundle: true, platform: 'node', format: 'esm', target: 'node20', splitting: true, outdir: 'dist', logLevel: 'warning', legalComments: 'none' };
+// Some packages still call require(); in a module it has to be made first.
+const banner = { js: "import { createRequire as ropeLadderRequire } from 'node:module'; const require = ropeLadderRequire(import.meta.url);" };
+await build({ ...common, minify: true, entryPoints: { 'rope-ladder': 'src/cli/main.ts', core: 'src/core/index.ts', schema: 'src/formats/schema.ts' }, banner });
+writeFileSync('dist/bin.js', "#!/usr/bin/env node\nimport './rope-ladder.js';\n", { mode: 0o755 });
+writeFileSync(STAMP, '');

@@ -1,0 +1,63 @@
+import { createRequire } from 'node:module';
+import yargs from 'yargs';
+import { FormatError } from '../formats/index.js';
+import { SourceError } from '../sources/index.js';
+import { auditCommand } from './commands/audit.js';
+import { checksCommand } from './commands/checks.js';
+import { measureCommand } from './commands/measure.js';
+import { EXIT, UsageError } from './errors.js';
+import { finish } from './finish.js';
+
+const { version } = createRequire(import.meta.url)('../package.json') as { version: string };
+
+/** Parses the command line and runs one command; every failure ends in a sentence and an exit code. */
+async function main(words: readonly string[]): Promise<void> {
+  const parser = yargs([...words])
+    .scriptName('rope-ladder')
+    .usage('$0 <command>\n\nAudits built navigation menus from their markup and style sheets.')
+    .command(auditCommand)
+    .command(measureCommand)
+    .command(checksCommand)
+    .demandCommand(1, 'Name a command; --help lists them.')
+    .strict()
+    .option('color', { type: 'boolean', describe: 'Colour in the terminal (--no-color: none)' })
+    .version(version)
+    .help()
+    .alias('help', 'h')
+    .completion('completion', 'Print a completion script for your shell')
+    .wrap(Math.min(100, process.stdout.columns ?? 100))
+    .exitProcess(false)
+    .fail((message, error) => {
+      throw error ?? new UsageError(message ?? 'wrong use', 'See rope-ladder --help.');
+    });
+  try {
+    await parser.parseAsync();
+  } catch (error) {
+    report(error);
+  }
+}
+
+function report(error: unknown): void {
+  if (error instanceof UsageError || error instanceof SourceError || error instanceof FormatError) {
+    process.stderr.write(`${sentence(error.message)} ${error.remedy}\n`);
+    finish(error instanceof SourceError ? EXIT.unaudited : EXIT.usage);
+    return;
+  }
+  const { message, code } = error as Error & { code?: string };
+  if (code === 'EPIPE') return;
+  process.stderr.write(`Something went wrong inside Rope Ladder: ${message}\n`);
+  if (process.env.ROPE_LADDER_DEBUG) process.stderr.write(`${(error as Error).stack}\n`);
+  else process.stderr.write('Set ROPE_LADDER_DEBUG=1 to see where.\n');
+  finish(EXIT.unaudited);
+}
+
+function sentence(text: string): string {
+  const trimmed = text.trim();
+  return `${trimmed.charAt(0).toUpperCase()}${trimmed.slice(1)}${/[.!?]$/.test(trimmed) ? '' : '.'}`;
+}
+
+process.stdout.on('error', (error: NodeJS.ErrnoException) => {
+  if (error.code === 'EPIPE') process.exit(process.exitCode ?? 0);
+  throw error;
+});
+await main(process.argv.slice(2));

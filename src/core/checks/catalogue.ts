@@ -1,0 +1,7 @@
+import { uncrawlableLink } from './crawling/uncrawlable-link.js';
+import type { Check } from './define.js';
+import { textContrast } from './sight/text-contrast.js';
+import { smallTarget } from './targets/small-target.js';
+
+/** Every check, sorted by id. */
+export const CHECKS: readonly Check[] = Object.freeze([smallTarget, textContrast, uncrawlableLink]);

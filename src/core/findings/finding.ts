@@ -1,0 +1,86 @@
+import type { Position } from '../base/index.js';
+
+export const WEIGHTS = ['blocks', 'hinders', 'polish'] as const;
+/** `blocks`: someone cannot get there; `hinders`: they get there with trouble; `polish`: worth mending. */
+export type Weight = (typeof WEIGHTS)[number];
+/** `fault`: certain; `look`: a person must judge. */
+export type Verdict = 'fault' | 'look';
+export const STATES = ['normal', 'hover', 'focus', 'current'] as const;
+export type State = (typeof STATES)[number];
+export const LEVELS = ['A', 'AA', 'AAA'] as const;
+export type Level = (typeof LEVELS)[number];
+
+/** A success criterion of WCAG 2.2. */
+export interface Criterion {
+  readonly number: string;
+  readonly level: Level;
+}
+
+/** Where something stands: readable as a selector, exact by path and line. */
+export interface Place {
+  readonly selector: string;
+  readonly path: string;
+  /** What it says to a reader: its text or name. */
+  readonly label: string;
+  readonly at: Position | null;
+}
+
+/** The declaration behind a finding. */
+export interface Cause {
+  readonly selector: string | null;
+  readonly text: string;
+  readonly at: Position;
+}
+
+/** A figure with its unit: `px`, or `:1` for contrast. */
+export interface Figure {
+  readonly value: number;
+  readonly unit: string;
+}
+
+export interface WidthRange {
+  readonly from: number;
+  readonly to: number;
+}
+
+/** One fault, at one place or at several with one cause. */
+export interface Finding {
+  /** Stable over runs: check, message, state, cause or place. */
+  readonly key: string;
+  readonly check: string;
+  readonly message: string;
+  readonly verdict: Verdict;
+  readonly weight: Weight;
+  readonly criteria: readonly Criterion[];
+  readonly menu: string | null;
+  readonly state: State;
+  /** `closed`, or the moves that lead there: `hover:nav > a`. */
+  readonly pose: string;
+  readonly widths: readonly WidthRange[];
+  /** The first place is the worst. */
+  readonly places: readonly Place[];
+  readonly cause: Cause | null;
+  readonly measured: Figure | null;
+  readonly needed: Figure | null;
+  /** What is wrong and for whom. */
+  readonly says: string;
+  /** What would mend it. */
+  readonly mends: string;
+}
+
+export const figure = (value: number, unit: string): Figure => ({ value: Math.round(value * 100) / 100, unit });
+export const printFigure = (f: Figure): string => (f.unit === ':1' ? `${f.value}:1` : `${f.value} ${f.unit}`);
+
+/** `320–575, 992–1920`: widths in px as a reader would write them. */
+export function printWidths(ranges: readonly WidthRange[]): string {
+  return ranges.map(({ from, to }) => (from === to ? String(from) : `${from}–${to}`)).join(', ');
+}
+
+/** Fills `{name}` in a text; a name without a value is a mistake of the check. */
+export function fill(template: string, data: Readonly<Record<string, string | number>>): string {
+  return template.replace(/\{(\w+)\}/g, (_, name: string) => {
+    const value = data[name];
+    if (value === undefined) throw new Error(`no value for {${name}}`);
+    return String(value);
+  });
+}

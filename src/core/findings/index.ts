@@ -1,0 +1,2 @@
+export * from './finding.js';
+export { byWeight, mergePlaces } from './merge.js';

@@ -1,0 +1,2 @@
+export { endsOf, firstBeyond, rungsAt, rungsOf, type Range, type Rung } from './rungs.js';
+export { join, spread } from './spread.js';

@@ -1,0 +1,47 @@
+import { bottom, right, type Rect } from '../base/index.js';
+import type { Scene } from '../scene/index.js';
+import type { Menu, MenuItem } from './types.js';
+
+/** How a menu shows itself in one scene. */
+export type MenuForm = 'row' | 'column' | 'toggle' | 'bottom-bar' | 'rail' | 'none';
+
+/** Items of the menu that can be seen, with the part of them that shows. */
+export function seenItems(menu: Menu, scene: Scene): readonly { readonly item: MenuItem; readonly rect: Rect }[] {
+  return menu.items.flatMap((item) => {
+    const rect = scene.seen(item.element);
+    return rect ? [{ item, rect }] : [];
+  });
+}
+
+export function formOf(menu: Menu, scene: Scene): MenuForm {
+  const seen = seenItems(menu, scene).filter(({ item }) => item.level === 1);
+  if (seen.length === 0) return menu.toggles.some((toggle) => scene.seen(toggle.element)) ? 'toggle' : 'none';
+  const rects = seen.map((s) => s.rect);
+  const place = stuckTo(menu, scene, rects);
+  if (place) return place;
+  return isRow(rects) ? 'row' : 'column';
+}
+
+function isRow(rects: readonly Rect[]): boolean {
+  if (rects.length === 1) return true;
+  const beside = rects.slice(1).filter((rect, i) => {
+    const before = rects[i]!;
+    const shared = Math.min(bottom(rect), bottom(before)) - Math.max(rect.y, before.y);
+    return shared > Math.min(rect.height, before.height) / 2;
+  });
+  return beside.length * 2 >= rects.length - 1;
+}
+
+/** A bar along the lower edge or a column along a side, held in place while the page scrolls. */
+function stuckTo(menu: Menu, scene: Scene, rects: readonly Rect[]): 'bottom-bar' | 'rail' | null {
+  const node = scene.nodes(menu.items.find((item) => scene.seen(item.element))?.element ?? menu.root)[0];
+  const stuck = node?.fixed ?? false;
+  if (!stuck) return null;
+  const top = Math.min(...rects.map((r) => r.y)) - scene.setting.scroll.y;
+  const low = Math.max(...rects.map(bottom)) - scene.setting.scroll.y;
+  const left = Math.min(...rects.map((r) => r.x));
+  const far = Math.max(...rects.map(right));
+  const { width, height } = scene.medium;
+  if (isRow(rects) && top > height / 2 && low <= height + 1) return 'bottom-bar';
+  return !isRow(rects) && far - left < width / 2 && (left < 40 || far > width - 40) ? 'rail' : null;
+}
