@@ -16,16 +16,20 @@ export interface MeasureRun {
 }
 
 /** Measures every page of a manifest. `folderOf` gives the site root of a page. */
-export function measureManifest(manifest: string, folderOf: (entry: Entry) => string, out: string, widths: readonly number[], height: number, only: readonly string[] | null): MeasureRun {
+export async function measureManifest(manifest: string, folderOf: (entry: Entry) => string, out: string, widths: readonly number[], height: number, only: readonly string[] | null): Promise<MeasureRun> {
+  return measureEntries(JSON.parse(readFileSync(manifest, 'utf8')) as Entry[], folderOf, out, widths, height, only);
+}
+
+export async function measureEntries(all: readonly Entry[], folderOf: (entry: Entry) => string, out: string, widths: readonly number[], height: number, only: readonly string[] | null): Promise<MeasureRun> {
   mkdirSync(out, { recursive: true });
-  const entries = (JSON.parse(readFileSync(manifest, 'utf8')) as Entry[]).filter((e) => !only || only.includes(e.slug));
+  const entries = all.filter((e) => !only || only.includes(e.slug));
   const failed: string[] = [];
   const start = process.hrtime.bigint();
   const sheets = new Map();
   for (const entry of entries) {
     try {
       const root = folderOf(entry);
-      const page = loadFile(join(root, entry.entry), { root, scripting: false, sheets });
+      const page = await loadFile(join(root, entry.entry), { root, scripting: false, sheets });
       writeFileSync(join(out, `${entry.slug}.json`), JSON.stringify({ ...measurePage(page, widths, height), page: entry.slug }));
     } catch (error) {
       failed.push(`${entry.slug}: ${(error as Error).stack?.split('\n').slice(0, 6).join(' | ')}`);

@@ -5,7 +5,7 @@
 import { execFileSync } from 'node:child_process';
 import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { measureManifest } from './conformance-measure.js';
+import { measureEntries, measureManifest } from './conformance-measure.js';
 
 const ROOT = '../shared/conformance';
 const OUT = '.cache/conformance';
@@ -76,7 +76,7 @@ function names(into: Scores): void {
   for (const [, kind, hit, of] of out.matchAll(/(name|role)s?\D+(\d+) of (\d+)/gi)) into[`aria.${kind!.toLowerCase()}`] = Number(percent(Number(hit) / Number(of)));
 }
 
-function main(): void {
+async function main(): Promise<void> {
   if (!existsSync(ROOT)) {
     console.log('conformance: no pages here, nothing scored');
     return;
@@ -86,21 +86,20 @@ function main(): void {
   const extra = [...(only ? ['--only', only.join()] : []), ...(option('--list') ? ['--list', option('--list')!] : []), ...(option('--widths') ? ['--widths', option('--widths')!] : [])];
   const scores: Scores = {};
   if (!set || set === 'real') {
-    report('real pages', measureManifest(join(ROOT, 'real/manifest.json'), (e) => join(ROOT, 'real', e.slug), join(OUT, 'real'), REAL_WIDTHS, 800, only));
+    report('real pages', await measureManifest(join(ROOT, 'real/manifest.json'), (e) => join(ROOT, 'real', e.slug), join(OUT, 'real'), REAL_WIDTHS, 800, only));
     console.log(score(join(ROOT, 'real/truth'), join(OUT, 'real'), extra).trimEnd());
     take(scoreJson(join(ROOT, 'real/truth'), join(OUT, 'real'), only ? ['--only', only.join()] : []), 'real', ['menu', 'page'], scores);
   }
   if (!set || set === 'wpt') {
-    report('standard pages', measureManifest(join(ROOT, 'wpt/manifest.json'), () => join(ROOT, 'wpt'), join(OUT, 'wpt'), [800], 600, only));
+    report('standard pages', await measureManifest(join(ROOT, 'wpt/manifest.json'), () => join(ROOT, 'wpt'), join(OUT, 'wpt'), [800], 600, only));
     if (option('--list')) console.log(score(join(ROOT, 'wpt/truth'), join(OUT, 'wpt'), extra).split('\n').filter((l) => !/^css__.* (page|menu) /.test(l)).join('\n'));
     const scored = scoreJson(join(ROOT, 'wpt/truth'), join(OUT, 'wpt'), only ? ['--only', only.join()] : []);
     byArea(scored);
     take(scored, 'wpt', ['page'], scores);
   }
   if (!set || set === 'aria') {
-    const folder = ['aria/pages', 'aria'].map((f) => join(ROOT, f)).find((f) => readdirSync(f).some((n) => n.endsWith('.html'))) ?? join(ROOT, 'aria');
-    const manifest = join(ROOT, 'aria/manifest.json');
-    if (existsSync(manifest)) report('name and role pages', measureManifest(manifest, () => folder, join(OUT, 'aria'), [800], 600, only));
+    const entries = readdirSync(join(ROOT, 'aria/pages')).filter((name) => name.endsWith('.html')).map((name) => ({ slug: name.replace(/\.html$/, ''), entry: name }));
+    report('name and role pages', await measureEntries(entries, () => join(ROOT, 'aria/pages'), join(OUT, 'aria'), [800], 600, only));
     names(scores);
   }
   console.log(Object.entries(scores).map(([key, value]) => `${key} ${value.toFixed(2)}`).join('\n'));
@@ -120,4 +119,4 @@ function settleFloor(scores: Scores): void {
   if (fallen.length > 0) process.exitCode = 1;
 }
 
-main();
+await main();

@@ -3,7 +3,7 @@ import { setting } from '../src/core/index.js';
 import { loadFile } from '../src/sources/index.js';
 
 const [, , file, width = '1024', filter = ''] = process.argv;
-const page = loadFile(file!, { scripting: false });
+const page = await loadFile(file!, { scripting: false });
 const scene = page.scene(setting(Number(width)));
 for (const element of page.document.elements) {
   const r = scene.rect(element);

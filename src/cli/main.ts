@@ -7,6 +7,7 @@ import { checksCommand } from './commands/checks.js';
 import { measureCommand } from './commands/measure.js';
 import { EXIT, UsageError } from './errors.js';
 import { finish } from './finish.js';
+import { runPending } from './work.js';
 
 const { version } = createRequire(import.meta.url)('../package.json') as { version: string };
 
@@ -32,6 +33,7 @@ async function main(words: readonly string[]): Promise<void> {
     });
   try {
     await parser.parseAsync();
+    await runPending();
   } catch (error) {
     report(error);
   }

@@ -21,7 +21,7 @@ interface Site {
 }
 
 /** Reads a page and everything that styles it from disk. Throws SourceError where there is no page. */
-export function loadFile(path: string, options: FileOptions): Page {
+export async function loadFile(path: string, options: FileOptions): Promise<Page> {
   const file = resolve(path);
   const bytes = readPage(path, file);
   const root = resolve(options.root ?? defaultRoot(file));
@@ -43,7 +43,7 @@ export async function loadStandardInput(options: FileOptions): Promise<Page> {
 }
 
 /** Reads a page from text, e.g. standard input; what it refers to is looked for below the root. */
-export function loadText(html: string, options: FileOptions): Page {
+export async function loadText(html: string, options: FileOptions): Promise<Page> {
   if (html.trim() === '') throw new SourceError('standard input is empty', 'Pipe a built page into the command.');
   const root = resolve(options.root ?? process.cwd());
   const url = pathToFileURL(join(root, 'standard-input.html')).href;
@@ -70,13 +70,15 @@ function defaultRoot(file: string): string {
   return inside(process.cwd(), file) ? process.cwd() : dirname(file);
 }
 
-function gather(draft: PageDraft, site: Site): Page {
+async function gather(draft: PageDraft, site: Site): Promise<Page> {
   const resources = new Map<string, { name: string; text: string } | null>();
   for (let wanted = draft.wantedSheets(resources); wanted.length > 0; wanted = draft.wantedSheets(resources)) {
     for (const url of wanted) resources.set(url, readSheet(url, site, draft));
   }
   const images = new Map(draft.wantedImages().map((url) => [url, readImageSize(url, site)]));
-  return draft.finish({ resources, images });
+  // The tables of line breaking take long to load; most pages do without.
+  const breaks = draft.needsFullBreaks ? (await import('../core/boxes/text/full-breaks.js')).fullBreaks : undefined;
+  return draft.finish({ resources, images, ...(breaks ? { breaks } : {}) });
 }
 
 /** The file an address means: inside the root, or absolute from the root; null if neither. */

@@ -7,6 +7,7 @@ import { finish } from '../finish.js';
 import { parseChecks, parseWidth, parseWidths } from '../options.js';
 import { progressOn } from '../progress.js';
 import { terminalOf } from '../terminal.js';
+import { later } from '../work.js';
 import { auditView } from '../views/audit.js';
 
 interface AuditArguments {
@@ -56,7 +57,7 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
     try {
       progress.say(`Reading ${name}`);
       const source = { scripting: true, ...(args.root === undefined ? {} : { root: args.root }) };
-      const page = name === '-' ? await loadStandardInput(source) : loadFile(name, source);
+      const page = name === '-' ? await loadStandardInput(source) : await loadFile(name, source);
       results.push(auditPage(page, { ...options, onCheck: (id, i, n) => progress.say(`${name}: ${id} (${i + 1} of ${n})`) }));
     } catch (error) {
       if (!(error instanceof SourceError)) throw error;
@@ -99,5 +100,5 @@ export const auditCommand: CommandModule<object, AuditArguments> = {
   command: 'audit <pages..>',
   describe: 'Audit the menus of built pages at every breakpoint and in every state',
   builder: builder as never,
-  handler,
+  handler: later(handler),
 };

@@ -3,6 +3,7 @@ import wrapAnsi from 'wrap-ansi';
 import { CHECKS } from '../../core/index.js';
 import { UsageError } from '../errors.js';
 import { terminalOf } from '../terminal.js';
+import { later } from '../work.js';
 
 interface ChecksArguments {
   id?: string;
@@ -34,5 +35,5 @@ export const checksCommand: CommandModule<object, ChecksArguments> = {
       .positional('id', { type: 'string', describe: 'A check' })
       .option('json', { type: 'boolean', default: false, describe: 'Print as JSON' })
       .example('$0 checks text-contrast', 'What one check says') as never,
-  handler,
+  handler: later(handler),
 };

@@ -7,6 +7,7 @@ import { loadFile, SourceError } from '../../sources/index.js';
 import { EXIT } from '../errors.js';
 import { finish } from '../finish.js';
 import { parseWidth, parseWidths } from '../options.js';
+import { later } from '../work.js';
 
 interface MeasureArguments {
   pages: string[];
@@ -36,7 +37,7 @@ async function handler(args: ArgumentsCamelCase<MeasureArguments>): Promise<void
   const taken = new Map<string, number>();
   for (const name of args.pages) {
     try {
-      const page = loadFile(name, { scripting: false, sheets, ...(args.root === undefined ? {} : { root: args.root }) });
+      const page = await loadFile(name, { scripting: false, sheets, ...(args.root === undefined ? {} : { root: args.root }) });
       const measured = measurePage(page, widths, height);
       if (args.out === undefined) done.push(measured);
       else await writeWhole(join(args.out, fileFor(measured.page, taken)), JSON.stringify(measured));
@@ -62,5 +63,5 @@ export const measureCommand: CommandModule<object, MeasureArguments> = {
   command: 'measure <pages..>',
   describe: 'Print what the engine makes of every element of a page',
   builder: builder as never,
-  handler,
+  handler: later(handler),
 };

@@ -1,7 +1,7 @@
 import type { LimitLog } from '../base/index.js';
 import type { Box } from './box.js';
 import type { Fragment } from './fragment.js';
-import type { TextMetrics } from './text/index.js';
+import type { LineBreaks, TextMetrics } from './text/index.js';
 
 /** What the parent offers a box. Lengths in px; NaN where a size is not definite. */
 export interface Space {
@@ -27,6 +27,8 @@ export interface Intrinsic {
 /** What one layout run shares: fonts, the viewport and what was worked out before. */
 export interface Layout {
   readonly metrics: TextMetrics;
+  /** Line breaking for scripts the short rules do not cover, if there is any. */
+  readonly breaks: LineBreaks | null;
   readonly limits: LimitLog;
   readonly quirks: boolean;
   readonly viewport: { readonly width: number; readonly height: number };
@@ -34,6 +36,8 @@ export interface Layout {
   readonly place: (box: Box, space: Space) => Fragment;
   /** Content-box intrinsic widths of a box; remembered by box. */
   readonly intrinsic: (box: Box) => Intrinsic;
+  /** Remembers something worked out for a box, by a key that holds all it depends on. */
+  readonly recall: <T>(box: Box, key: string, make: () => T) => T;
   /** Margin-box widths a box asks of its container while that is being sized. */
   readonly contribution: (box: Box) => Intrinsic;
 }

@@ -12,32 +12,41 @@ export interface StyleTree {
   of(element: ElementNode): ComputedStyle;
   /** Style of a pseudo-element, or null where no rule speaks of it. */
   pseudo(element: ElementNode, name: PseudoElement): ComputedStyle | null;
+  hasPseudo(element: ElementNode): boolean;
+  /** Elements that may differ from the styles this tree was made from; empty without such. */
+  readonly changed: readonly ElementNode[];
 }
 
 const ATOMIC = new Set(['img', 'video', 'audio', 'canvas', 'iframe', 'object', 'embed', 'input', 'select', 'textarea', 'br', 'wbr', 'meter', 'progress', 'svg']);
 
 const CONTROLS = new Set(['input', 'select', 'textarea', 'button', 'meter', 'progress']);
 
+/** A style as computed once; where viewport lengths took part, one for each viewport. */
+interface Shared {
+  style: ComputedStyle | null;
+  byViewport: Map<string, ComputedStyle> | null;
+}
+
+const stateful = (matches: readonly Match[]): boolean => matches.some((match) => match.guard !== true);
+
 /** Computes styles of one matched document at any number of settings; blocks and styles are shared between them. */
 export class Cascade {
   readonly #blocks = new Map<string, Block>();
-  readonly #styles = new Map<string, ComputedStyle>();
-  readonly #ids = new Map<ComputedStyle, number>();
-  /** Block and parent pairs whose result depends on the viewport. */
-  readonly #viewport = new Set<string>();
-  readonly #constant: (Block | null)[];
+  /** Computed styles below each parent style, by block and placement. */
+  readonly #styles = new Map<ComputedStyle | null, Map<number, Shared>>();
+  /** Blocks of each element by which of its conditional matches are active. */
+  readonly #byElement: (Map<number, Block> | null)[];
   /** Elements whose own rules ask about states such as :hover. */
   readonly #stateful: boolean[];
-  /** Elements with rules for ::before, ::after and the like. */
-  readonly withPseudo: readonly ElementNode[];
+  readonly #pseudoStateful: boolean[];
 
   constructor(
     readonly matched: MatchedDocument,
     readonly fontUnits: FontUnits,
   ) {
-    this.#constant = new Array<Block | null>(matched.document.elements.length).fill(null);
-    this.#stateful = matched.byElement.map((m) => m.own.some((match) => match.guard !== true));
-    this.withPseudo = matched.document.elements.filter((e) => matched.byElement[e.index]!.pseudo.size > 0);
+    this.#byElement = new Array<Map<number, Block> | null>(matched.document.elements.length).fill(null);
+    this.#stateful = matched.byElement.map((m) => stateful(m.own));
+    this.#pseudoStateful = matched.byElement.map((m) => [...m.pseudo.values()].some(stateful));
   }
 
   /**
@@ -49,45 +58,55 @@ export class Cascade {
     const truth = new Map<MediaCondition, boolean>();
     const options: ComputeOptions = { medium, fontUnits: this.fontUnits, quirks: document.quirks };
     const out: ComputedStyle[] = new Array(document.elements.length);
-    const pseudos = new Map<string, ComputedStyle | null>();
-    const root = () => out[0] ?? null;
+    const changed: ElementNode[] = [];
+    const pseudos = new Map<PseudoElement, Map<number, ComputedStyle | null>>();
     for (const element of document.elements) {
+      const { index } = element;
       const parent = element.parent ? out[element.parent.index]! : null;
-      if (base && !this.#stateful[element.index] && (element.parent === null || parent === base.of(element.parent))) {
-        out[element.index] = base.of(element);
-        continue;
+      if (base && !this.#stateful[index] && (element.parent === null || parent === base.of(element.parent))) out[index] = base.of(element);
+      else {
+        const block = this.#blockOf(element, truth, medium, state);
+        out[index] = this.#style(block, parent, out[0] ?? null, placementOf(element, out), options);
       }
-      const block = this.#blockOf(element, truth, medium, state);
-      out[element.index] = this.#style(block, parent, root(), placementOf(element, out), options);
+      if (base && (out[index] !== base.of(element) || this.#pseudoStateful[index])) changed.push(element);
     }
-    return {
-      medium,
-      of: (element) => out[element.index]!,
-      pseudo: (element, name) => {
-        const matches = this.matched.byElement[element.index]!.pseudo.get(name);
-        if (!matches) return null;
-        const key = `${element.index}${name}`;
-        let known = pseudos.get(key);
-        if (known === undefined) {
-          const active = matches.filter((m) => isActive(m, truth, medium, state));
-          const parent = out[element.index]!;
-          const placement: Placement = { root: false, parentDisplay: parent.display, atomic: false, control: false };
-          known = active.length === 0 ? null : this.#style(this.#block(active), parent, root(), placement, options);
-          pseudos.set(key, known);
-        }
-        return known;
-      },
+    const pseudo = (element: ElementNode, name: PseudoElement): ComputedStyle | null => {
+      const matches = this.matched.byElement[element.index]!.pseudo.get(name);
+      if (!matches) return null;
+      const parent = out[element.index]!;
+      if (base && !this.#pseudoStateful[element.index] && parent === base.of(element)) return base.pseudo(element, name);
+      let known = pseudos.get(name);
+      if (!known) pseudos.set(name, (known = new Map()));
+      let style = known.get(element.index);
+      if (style === undefined) {
+        const active = matches.filter((m) => isActive(m, truth, medium, state));
+        const placement: Placement = { root: false, parentDisplay: parent.display, atomic: false, control: false };
+        style = active.length === 0 ? null : this.#style(this.#block(active), parent, out[0] ?? null, placement, options);
+        known.set(element.index, style);
+      }
+      return style;
     };
+    return { medium, of: (element) => out[element.index]!, pseudo, changed, hasPseudo: (element) => this.matched.byElement[element.index]!.pseudo.size > 0 };
   }
 
   #blockOf(element: ElementNode, truth: Map<MediaCondition, boolean>, medium: Medium, state: StateView): Block {
-    const constant = this.#constant[element.index];
-    if (constant) return constant;
     const matches = this.matched.byElement[element.index]!.own;
-    if (matches.every((m) => m.guard === true && m.conditions.length === 0)) {
-      return (this.#constant[element.index] = this.#block(matches));
+    let bits = 0;
+    let bit = 1;
+    let counted = true;
+    for (const match of matches) {
+      if (match.guard === true && match.conditions.length === 0) continue;
+      if (isActive(match, truth, medium, state)) bits += bit;
+      bit *= 2;
+      if (bit > Number.MAX_SAFE_INTEGER / 4) counted = false;
     }
-    return this.#block(matches.filter((m) => isActive(m, truth, medium, state)));
+    const known = this.#byElement[element.index];
+    const found = counted ? known?.get(bits) : undefined;
+    if (found) return found;
+    const block = this.#block(matches.filter((m) => isActive(m, truth, medium, state)));
+    if (known) known.set(bits, block);
+    else this.#byElement[element.index] = new Map([[bits, block]]);
+    return block;
   }
 
   #block(matches: readonly Match[]): Block {
@@ -103,16 +122,26 @@ export class Cascade {
 
   #style(block: Block, parent: ComputedStyle | null, root: ComputedStyle | null, placement: Placement, options: ComputeOptions): ComputedStyle {
     const { medium } = options;
-    const base = `${block.id}/${parent ? this.#ids.get(parent) : ''}/${root ? this.#ids.get(root) : ''}/${placement.root ? 'r' : ''}${placement.atomic ? 'a' : ''}${placement.control ? 'c' : ''}${placement.parentDisplay ?? ''}/${medium.dark}`;
-    const key = this.#viewport.has(base) ? `${base}/${medium.width}x${medium.height}` : base;
-    const known = this.#styles.get(key);
+    let siblings = this.#styles.get(parent);
+    if (!siblings) this.#styles.set(parent, (siblings = new Map()));
+    const key = block.id * 256 + placementCode(placement) * 2 + Number(medium.dark);
+    let shared = siblings.get(key);
+    if (!shared) siblings.set(key, (shared = { style: null, byViewport: null }));
+    const viewport = shared.byViewport ? `${medium.width}x${medium.height}` : '';
+    const known = shared.byViewport ? shared.byViewport.get(viewport) : shared.style;
     if (known) return known;
     const { style, readViewport } = computeStyle(block, parent, root, placement, options);
-    if (readViewport) this.#viewport.add(base);
-    this.#styles.set(readViewport ? `${base}/${medium.width}x${medium.height}` : base, style);
-    this.#ids.set(style, this.#ids.size);
+    if (readViewport) (shared.byViewport ??= new Map()).set(`${medium.width}x${medium.height}`, style);
+    else shared.style = style;
     return style;
   }
+}
+
+const FLEXIBLE = /^(inline-)?(flex|grid)$/;
+
+/** What computed values depend on beside rules and parent, as a number below 128. */
+function placementCode({ root, atomic, control, parentDisplay }: Placement): number {
+  return Number(root) + 2 * Number(atomic) + 4 * Number(control) + 8 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay));
 }
 
 function isActive(match: Match, truth: Map<MediaCondition, boolean>, medium: Medium, state: StateView): boolean {

@@ -38,10 +38,10 @@ export function findMenus(document: HtmlDocument): readonly Menu[] {
   for (const e of document.elements) if ((isLandmark(e) || isMenuRole(e)) && links(e).length >= 2) claim(e);
   for (const e of document.elements) {
     const listed = ['ul', 'ol', 'div', 'section', 'aside', 'menu'].includes(e.tag);
-    if (!listed || !isLinkList(e)) continue;
+    if (!listed) continue;
     const named = hasWord(e, MENU_WORDS);
     const placed = inHeaderOrFooter(e) && (e.tag === 'ul' || e.tag === 'ol' || e.tag === 'menu');
-    if (named ? !inContent(e) || closest(e, isFixedByName) !== null : placed) claim(e);
+    if ((named ? !inContent(e) || closest(e, isFixedByName) !== null : placed) && isLinkList(e)) claim(e);
   }
   const sorted = roots.sort((a, b) => a.index - b.index);
   return sorted.map((root, i) => makeMenu(root, i, document, sorted));
@@ -85,7 +85,7 @@ function kindOf(root: ElementNode): MenuKind {
   if (says('breadcrumb', 'breadcrumbs')) return 'breadcrumb';
   if (says('pagination', 'pager')) return 'pagination';
   if (says('toc', 'contents')) return 'page-contents';
-  if (says('bottomnav', 'tabbar', 'bottombar', 'dock')) return 'bottom-bar';
+  if (says('bottomnav', 'tabbar', 'bottombar', 'dock') || (words.has('bottom') && ['nav', 'bar', 'menu', 'tabs'].some((w) => words.has(w)))) return 'bottom-bar';
   if (closest(root, (e) => e.tag === 'footer' || e.attributes.get('role') === 'contentinfo' || hasWord(e, new Set(['footer']))) !== null) return 'footer';
   if (says('utility', 'topbar', 'secondary', 'meta', 'service')) return 'utility';
   if (says('main', 'primary', 'mainnav', 'mainmenu', 'navbar', 'site')) return 'main';

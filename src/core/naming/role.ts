@@ -1,8 +1,8 @@
-import { roles } from 'aria-query';
+import names from './roles.json' with { type: 'json' };
 import { closest, splitTokens, type ElementNode } from '../html/index.js';
 import { isFocusable } from './focus.js';
 
-const KNOWN = new Set<string>([...roles.keys()].filter((role) => !roles.get(role)?.abstract));
+const KNOWN = new Set<string>(names);
 const SECTIONING = new Set(['article', 'aside', 'main', 'nav', 'section']);
 const GLOBAL = /^aria-(atomic|busy|controls|current|describedby|details|dropeffect|errormessage|flowto|grabbed|keyshortcuts|label|labelledby|live|owns|relevant|roledescription)$/;
 

@@ -1,6 +1,7 @@
 import { LimitLog, SourceText, type Limit } from '../base/index.js';
-import { bundledMetrics, generateBoxes, layoutDocument, makeLayout, newMemory, type BoxTree, type ImageSizes, type LayoutMemory, type TextMetrics } from '../boxes/index.js';
-import { Cascade, differsInColourOnly, matchDocument, stateView, type FontUnits, type StyleTree } from '../cascade/index.js';
+import { bundledMetrics, generateBoxes, layoutDocument, makeLayout, needsFullBreaks, newMemory, type BoxTree, type ImageSizes, type LayoutMemory, type LineBreaks, type TextMetrics } from '../boxes/index.js';
+import { Cascade, differsInColourOnly, matchDocument, stateView, type ComputedStyle, type FontUnits, type MatchedDocument, type StyleTree } from '../cascade/index.js';
+import { factsOf } from '../css/index.js';
 import { parseHtml, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { baseUrl, collectSheets, resolveUrl, type Resources, type RuleSet, type SheetCache } from '../sheets/index.js';
 import { Scene } from './scene.js';
@@ -20,6 +21,10 @@ export interface PageParts {
   readonly resources: Resources;
   /** Natural sizes of images in px, by absolute URL. */
   readonly images: ReadonlyMap<string, { readonly width: number; readonly height: number } | null>;
+  /** Fonts; the shipped tables if left out. */
+  readonly metrics?: TextMetrics;
+  /** Line breaking by the whole of UAX 14; without it text outside European scripts is broken at spaces. */
+  readonly breaks?: LineBreaks;
 }
 
 /** A parsed page whose sheets are still being gathered: whoever can read files asks what is wanted and hands it in. */
@@ -51,6 +56,11 @@ export class PageDraft {
     return [...new Set(references.flatMap((r) => (r ? [resolveUrl(r, base)] : [])))].filter((url) => url !== null);
   }
 
+  /** Whether the page's text asks for line breaking by the full rules. */
+  get needsFullBreaks(): boolean {
+    return needsFullBreaks(this.text.html) && this.document.elements.some((e) => e.children.some((c) => c.kind === 'text' && needsFullBreaks(c.data)));
+  }
+
   finish(parts: PageParts): Page {
     return new Page(this, parts);
   }
@@ -59,7 +69,6 @@ export class PageDraft {
 export interface PageOptions {
   /** Whether scripts are on: decides how `noscript` is read. */
   readonly scripting: boolean;
-  readonly metrics?: TextMetrics;
   /** Parsed sheets to share between pages. */
   readonly sheets?: SheetCache;
 }
@@ -75,10 +84,12 @@ export class Page {
   readonly #log: LimitLog;
   readonly #cascade: Cascade;
   readonly #metrics: TextMetrics;
+  readonly #breaks: LineBreaks | null;
   readonly #images: ImageSizes;
   readonly #scenes = new Map<string, Scene>();
-  readonly #trees: { readonly styles: StyleTree; readonly tree: BoxTree; readonly memory: Map<string, LayoutMemory> }[] = [];
+  readonly #trees: { readonly styles: StyleTree; readonly tree: BoxTree; readonly memory: LayoutMemory }[] = [];
   readonly #scripting: boolean;
+  #touched: Touched | null = null;
 
   constructor(draft: PageDraft, parts: PageParts) {
     const { text, options } = draft;
@@ -86,7 +97,8 @@ export class Page {
     this.url = text.url;
     this.#log = draft.limits;
     this.#scripting = options.scripting;
-    this.#metrics = options.metrics ?? bundledMetrics;
+    this.#metrics = parts.metrics ?? bundledMetrics;
+    this.#breaks = parts.breaks ?? null;
     this.document = draft.document;
     this.ruleSet = collectSheets(this.document, text.url, parts.resources, draft.sheets, this.#log).ruleSet;
     const base = baseUrl(this.document, text.url);
@@ -101,8 +113,15 @@ export class Page {
     return this.#log.list();
   }
 
-  get matched() {
-    return this.#cascade.matched;
+  /** The properties a state of an element may change anywhere on the page, read off the rules that ask for it. */
+  touchedBy(state: 'hover' | 'focus', element: ElementNode): ReadonlySet<string> {
+    this.#touched ??= touchedProperties(this.#cascade.matched);
+    const out = new Set<string>();
+    for (let e: ElementNode | null = element; e; e = e.parent) {
+      const own = state === 'hover' ? ['hover'] : e === element ? ['focus', 'focus-visible', 'focus-within'] : ['focus-within'];
+      for (const name of own) for (const property of this.#touched.get(name)?.get(e) ?? []) out.add(property);
+    }
+    return out;
   }
 
   /** The page at a setting; equal settings give the same scene. */
@@ -139,38 +158,48 @@ export class Page {
   #laidOut(s: Setting, styles: StyleTree): Scene {
     const { medium } = styles;
     const { tree, memory } = this.#treeFor(styles);
-    const key = `${medium.width}x${medium.height}`;
-    let own = memory.get(key);
-    if (!own) memory.set(key, (own = newMemory()));
-    const layout = makeLayout({ metrics: this.#metrics, limits: this.#log, quirks: this.document.quirks, viewport: { width: medium.width, height: medium.height } }, own);
+    const layout = makeLayout({ metrics: this.#metrics, breaks: this.#breaks, limits: this.#log, quirks: this.document.quirks, viewport: { width: medium.width, height: medium.height } }, memory);
     return new Scene(s, medium, this.document, styles, tree, layoutDocument(tree.root, layout));
   }
 
   #recolours(before: StyleTree, after: StyleTree): boolean {
-    for (const element of this.document.elements) {
-      const [a, b] = [before.of(element), after.of(element)];
-      if (a !== b && !differsInColourOnly(a, b)) return false;
-    }
-    for (const element of this.#cascade.withPseudo) {
-      for (const name of ['before', 'after'] as const) {
-        const [a, b] = [before.pseudo(element, name), after.pseudo(element, name)];
-        if (a !== b && (!a || !b || !differsInColourOnly(a, b))) return false;
-      }
-    }
-    return true;
+    const alike = (a: ComputedStyle | null, b: ComputedStyle | null) => a === b || (a !== null && b !== null && differsInColourOnly(a, b));
+    return after.changed.every((element) => {
+      if (!alike(before.of(element), after.of(element))) return false;
+      return !after.hasPseudo(element) || (['before', 'after'] as const).every((name) => alike(before.pseudo(element, name), after.pseudo(element, name)));
+    });
   }
 
   /** Box trees depend on styles alone: where those are the same objects, tree and layout are shared. */
   #treeFor(styles: StyleTree) {
     const { elements } = this.document;
-    const samePseudos = (other: StyleTree) => this.#cascade.withPseudo.every((e) => other.pseudo(e, 'before') === styles.pseudo(e, 'before') && other.pseudo(e, 'after') === styles.pseudo(e, 'after'));
+    const samePseudos = (other: StyleTree) => elements.every((e) => !styles.hasPseudo(e) || (other.pseudo(e, 'before') === styles.pseudo(e, 'before') && other.pseudo(e, 'after') === styles.pseudo(e, 'after')));
     const known = this.#trees.find((entry) => elements.every((e) => entry.styles.of(e) === styles.of(e)) && samePseudos(entry.styles));
     if (known) return known;
-    const made = { styles, tree: generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log), memory: new Map<string, LayoutMemory>() };
+    const made = { styles, tree: generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log), memory: newMemory() };
     if (this.#trees.length >= 40) this.#trees.shift();
     this.#trees.push(made);
     return made;
   }
+}
+
+/** Fact → element it is asked of → properties set by rules that ask. */
+type Touched = Map<string, Map<ElementNode, Set<string>>>;
+
+function touchedProperties({ byElement }: MatchedDocument): Touched {
+  const out: Touched = new Map();
+  for (const { own, pseudo } of byElement) {
+    for (const match of [own, ...pseudo.values()].flat()) {
+      for (const fact of factsOf(match.guard)) {
+        let byElementOf = out.get(fact.name);
+        if (!byElementOf) out.set(fact.name, (byElementOf = new Map()));
+        let properties = byElementOf.get(fact.element);
+        if (!properties) byElementOf.set(fact.element, (properties = new Set()));
+        for (const declaration of match.declarations) properties.add(declaration.name);
+      }
+    }
+  }
+  return out;
 }
 
 function fontUnits(metrics: TextMetrics): FontUnits {

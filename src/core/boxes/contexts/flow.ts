@@ -44,13 +44,46 @@ export function layoutFlowRoot(box: Box, width: number, frame: Frame, margin: Ed
   const contentWidth = Math.max(0, width - frameWidth(frame));
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
   const basis = percentBasis(box, specified, frame, space);
-  const floats = new Floats();
-  const content = layoutContent(box, contentWidth, basis, { floats, x: 0, y: 0 }, false, layout);
-  const natural = Math.max(content.height + strutSize(content.end), floats.bottom, box.marker && content.height === 0 ? lineHeightOf(box.style, layout) : 0, 0);
+  const { content, floatsBottom } = rootContent(box, contentWidth, basis, layout);
+  const natural = Math.max(content.height + strutSize(content.end), floatsBottom, box.marker && content.height === 0 ? lineHeightOf(box.style, layout) : 0, 0);
   const automatic = natural + frameHeight(frame);
   const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame);
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
   return finish(box, width, height, frame, margin, content, layout, shift, space);
+}
+
+interface RootContent {
+  readonly content: Content;
+  readonly floatsBottom: number;
+}
+
+/** What lies inside a formatting context depends on its width, and on its height only where percentages refer to it. */
+function rootContent(box: Box, width: number, basis: number, layout: Layout): RootContent {
+  const key = dependsOnHeight(box) ? `${width}/${basis}` : String(width);
+  return layout.recall(box, key, () => {
+    const floats = new Floats();
+    const content = layoutContent(box, width, basis, { floats, x: 0, y: 0 }, false, layout);
+    return { content, floatsBottom: floats.bottom };
+  });
+}
+
+const heightDependence = new WeakMap<Box, boolean>();
+
+/** Whether anything inside a box refers to its height. */
+function dependsOnHeight(box: Box): boolean {
+  let known = heightDependence.get(box);
+  if (known === undefined) {
+    known = box.children.some((child) => (!child.anonymous && child.inner !== 'text' && refersToHeight(child)) || dependsOnHeight(child));
+    heightDependence.set(box, known);
+  }
+  return known;
+}
+
+function refersToHeight({ style }: Box): boolean {
+  const relative = (value: typeof style.height) => typeof value !== 'string' && ('fit' in value || value.percent !== 0 || value.curve !== null);
+  const inset = (value: typeof style.top) => value !== 'auto' && (value.percent !== 0 || value.curve !== null);
+  if (style.height === 'stretch' || relative(style.height) || relative(style.minHeight) || relative(style.maxHeight)) return true;
+  return style.position === 'relative' && (inset(style.top) || inset(style.bottom));
 }
 
 export function specifiedHeight(box: Box, space: Space, frame: Frame, width: number): number | null {

@@ -13,7 +13,7 @@ import { lineHeightOf } from './inline/place.js';
 import { adoptAtRoot } from './positioned.js';
 import { layoutTable } from './table.js';
 
-type Shared = Pick<Layout, 'metrics' | 'limits' | 'quirks' | 'viewport'>;
+type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'viewport'>;
 
 /** Makes the functions that formatting contexts call back for their children, with memory of their results. */
 export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
@@ -29,20 +29,29 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
       else memory.fragments.set(box, new Map([[key, made]]));
       return made;
     },
+    recall: <T>(box: Box, key: string, make: () => T): T => {
+      let known = memory.recalled.get(box);
+      if (!known) memory.recalled.set(box, (known = new Map()));
+      if (known.has(key)) return known.get(key) as T;
+      const made = make();
+      known.set(key, made);
+      return made;
+    },
     intrinsic: (box) => remember(memory.intrinsic, box, () => intrinsicWidths(box, layout)),
     contribution: (box) => remember(memory.contribution, box, () => contributionOf(box, layout)),
   };
   return layout;
 }
 
-/** Results by box: they hold as long as the box tree and the viewport do. */
+/** Results by box: they hold as long as the box tree does, whatever the viewport. */
 export interface LayoutMemory {
   readonly fragments: Map<Box, Map<string, Fragment>>;
+  readonly recalled: Map<Box, Map<string, unknown>>;
   readonly intrinsic: Map<Box, Intrinsic>;
   readonly contribution: Map<Box, Intrinsic>;
 }
 
-export const newMemory = (): LayoutMemory => ({ fragments: new Map(), intrinsic: new Map(), contribution: new Map() });
+export const newMemory = (): LayoutMemory => ({ fragments: new Map(), recalled: new Map(), intrinsic: new Map(), contribution: new Map() });
 
 function remember(memory: Map<Box, Intrinsic>, box: Box, make: () => Intrinsic): Intrinsic {
   let known = memory.get(box);

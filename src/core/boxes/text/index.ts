@@ -1,3 +1,3 @@
 export { bundledMetrics, type Face, type TextMetrics } from './metrics.js';
 export { transformText } from './transform.js';
-export { breakOffsets, OBJECT } from './breaks.js';
+export { needsFullBreaks, OBJECT, shortBreaks, type LineBreaks } from './breaks.js';

@@ -1,4 +1,4 @@
-import { contrastRatio, luminance, printColour, type Rgba } from '../../css/index.js';
+import { contrastRatio, printColour, type Rgba } from '../../css/index.js';
 
 /** `#rrggbb`, or rgba() where it is see-through. */
 export function hexOf(colour: Rgba): string {
@@ -13,22 +13,24 @@ const mix = (from: Rgba, to: number, share: number): Rgba => ({
   a: 1,
 });
 
-/**
- * The colour nearest to a given one that reaches a contrast on a ground, darkened or lightened as is shorter;
- * null where neither black nor white does.
- */
-export function passingColour(colour: Rgba, ground: Rgba, needed: number): Rgba | null {
-  const darker = luminance(ground) > 0.18 ? [0, 255] : [255, 0];
-  for (const end of darker) {
-    if (contrastRatio(mix(colour, end, 1), ground) < needed) continue;
+/** A colour and how far it went from the one it came from: 0 not at all, 1 to black or white. */
+export interface Passing {
+  readonly colour: Rgba;
+  readonly share: number;
+}
+
+/** The colour nearest to a given one that reaches a contrast against another; null where neither black nor white does. */
+export function passingColour(colour: Rgba, against: Rgba, needed: number): Passing | null {
+  const found = [0, 255].flatMap((end): Passing[] => {
+    if (contrastRatio(mix(colour, end, 1), against) < needed) return [];
     let low = 0;
     let high = 1;
     for (let i = 0; i < 12; i++) {
       const middle = (low + high) / 2;
-      if (contrastRatio(mix(colour, end, middle), ground) >= needed) high = middle;
+      if (contrastRatio(mix(colour, end, middle), against) >= needed) high = middle;
       else low = middle;
     }
-    return mix(colour, end, high);
-  }
-  return null;
+    return [{ colour: mix(colour, end, high), share: high }];
+  });
+  return found.sort((a, b) => a.share - b.share)[0] ?? null;
 }

@@ -23,7 +23,7 @@ export const textContrast = defineCheck(
     messages: {
       low: {
         says: '“{label}” is {ink} on {ground}{when}: contrast {ratio}:1 where {needed}:1 is needed. People with low vision, or on a phone in the sun, may not be able to read it.',
-        mends: 'Make the text {better} or stronger (that gives {needed}:1), or change the ground.',
+        mends: '{remedy}',
       },
       hopeless: {
         says: '“{label}” is {ink} on {ground}{when}: contrast {ratio}:1 where {needed}:1 is needed, and no single text colour passes on every part of this ground.',
@@ -38,6 +38,9 @@ export const textContrast = defineCheck(
   (look) => [...atRest(look), ...inStates(look)],
 );
 
+/** Properties whose change leaves text and ground as they are. */
+const COLOURLESS = /^(outline.*|box-shadow|text-decoration.*|transition.*|animation.*|cursor|border(-.*)?-(radius|color)|text-underline-offset)$/;
+
 function atRest(look: Look): Observation[] {
   return seenControls(look.menus, look.scene)
     .filter((control) => !isDisabled(control.element))
@@ -50,12 +53,19 @@ function inStates(look: Look): Observation[] {
   for (const control of seenControls(look.menus, look.scene)) {
     if (isDisabled(control.element)) continue;
     for (const state of ['hover', 'focus'] as const) {
+      if ([...look.page.touchedBy(state, control.element)].every((name) => COLOURLESS.test(name))) continue;
       const scene = look.posed(state === 'hover' ? { hovered: control.element } : { focused: control.element });
       if (!changes(control, look.scene, scene)) continue;
-      out.push(...worst(control, scene, state, look));
+      out.push(...worst(control, scene, state, look).filter((o) => !sameAsAtRest(o, control, look)));
     }
   }
   return out;
+}
+
+/** The state shows what is wrong at rest already. */
+function sameAsAtRest(o: Observation, control: Control, look: Look): boolean {
+  const rest = worst(control, look.scene, control.item?.current ? 'current' : 'normal', look)[0];
+  return rest !== undefined && rest.data.ink === o.data.ink && rest.data.ground === o.data.ground;
 }
 
 function changes(control: Control, before: Scene, after: Scene): boolean {
@@ -87,13 +97,12 @@ function worst(control: Control, scene: Scene, state: State, look: Look): Observ
   const label = control.item?.label || control.menu.toggles.find((t) => t.element === control.element)?.label || control.element.tag;
   const when = state === 'hover' ? ' under the pointer' : state === 'focus' ? ' with focus' : state === 'current' ? ' (current page)' : '';
   if (low && low.ratio < low.needed) {
-    const better = passingColour(low.ink, low.ground, low.needed);
-    const passes = better && low.grounds.every((g) => contrastRatio(better, g) >= low.needed - 0.01);
+    const remedy = remedyFor(low);
     return [
       {
         ...base,
-        message: passes ? 'low' : 'hopeless',
-        data: { label, when, ink: hexOf(low.ink), ground: hexOf(low.ground), ratio: floor(low.ratio), needed: low.needed, better: better ? hexOf(better) : '' },
+        message: remedy ? 'low' : 'hopeless',
+        data: { label, when, ink: hexOf(low.ink), ground: hexOf(low.ground), ratio: floor(low.ratio), needed: low.needed, remedy: remedy ?? '' },
         measured: figure(floor(low.ratio), ':1'),
         needed: figure(low.needed, ':1'),
         cause: causeOf(scene.paintStyle(low.item.node.box), 'color'),
@@ -102,6 +111,18 @@ function worst(control: Control, scene: Scene, state: State, look: Look): Observ
   }
   if (!unknown || state === 'hover' || state === 'focus') return [];
   return [{ ...base, message: 'unknown', verdict: 'look', data: { label, when, what: unknown.what } }];
+}
+
+/** The nearest colours that pass, the smaller change first; null where no text colour suits all of the ground. */
+function remedyFor({ ink, ground, grounds, needed }: Reading): string | null {
+  const text = passingColour(ink, ground, needed);
+  const textPasses = text && grounds.every((g) => contrastRatio(text.colour, g) >= needed - 0.01) ? text : null;
+  if (!textPasses && grounds.length > 1) return null;
+  const base = passingColour(ground, ink, needed);
+  const options = [textPasses && { share: textPasses.share, says: `the text ${hexOf(textPasses.colour)}` }, grounds.length === 1 && base && { share: base.share, says: `the ground ${hexOf(base.colour)}` }].filter((o) => o !== null && o !== false);
+  const sorted = options.sort((a, b) => a.share - b.share).filter((o, i, all) => i === 0 || o.share < 0.6 || all[0]!.share > 0.6);
+  if (sorted.length === 0) return null;
+  return `Make ${sorted.map((o) => o.says).join(' or ')} (${sorted.length > 1 ? 'either gives' : 'that gives'} ${needed}:1).`;
 }
 
 const floor = (ratio: number): number => Math.floor(ratio * 100) / 100;

@@ -1,5 +1,6 @@
 import { isFloating, isOutOfFlow, type Box } from '../../box.js';
-import { breakOffsets, OBJECT } from '../../text/index.js';
+import type { Layout } from '../../layout.js';
+import { needsFullBreaks, OBJECT, shortBreaks } from '../../text/index.js';
 
 /** What inline content is made of, in order. Text has its white space collapsed. */
 export type Item =
@@ -23,15 +24,22 @@ interface Collecting {
 const known = new WeakMap<Box, Paragraph>();
 
 /** Flattens the inline-level content of a block container; remembered by box. @spec css-text-3 §4.1.1 */
-export function paragraphOf(container: Box): Paragraph {
+export function paragraphOf(container: Box, layout: Pick<Layout, 'breaks' | 'limits'>): Paragraph {
   let paragraph = known.get(container);
   if (!paragraph) {
     const work: Collecting = { items: [], text: '', collapsible: true };
     for (const child of container.children) collect(child, work);
-    paragraph = { items: work.items, text: work.text, breaks: breakOffsets(work.text) };
+    paragraph = { items: work.items, text: work.text, breaks: breaksOf(work.text, layout) };
     known.set(container, paragraph);
   }
   return paragraph;
+}
+
+function breaksOf(text: string, layout: Pick<Layout, 'breaks' | 'limits'>): Set<number> {
+  if (!needsFullBreaks(text)) return shortBreaks(text);
+  if (layout.breaks) return layout.breaks(text);
+  layout.limits.add('unsupported', 'line breaking outside European scripts', 'such text is broken at spaces only');
+  return shortBreaks(text);
 }
 
 function collect(box: Box, work: Collecting): void {

@@ -51,7 +51,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     if (!known) atomics.set(box, (known = layout.place(box, { width: space.width, height: space.height, shrink: true })));
     return known;
   };
-  let pieces = piecesOf(paragraphOf(container), space.width, layout, (box) => atomic(box).width + horizontal(atomic(box).margin));
+  let pieces = piecesOf(paragraphOf(container, layout), space.width, layout, (box) => atomic(box).width + horizontal(atomic(box).margin));
   const run: Running = { y: 0, baseline: null, lastBaseline: null, children: [], outOfFlow: [], open: [] };
   const indent = container.anonymous && container.parent?.children[0] !== container ? 0 : resolveLength(container.style.textIndent, space.width);
   const estimate = lineHeightOf(container.style, layout);
@@ -233,8 +233,8 @@ export function inlineIntrinsic(container: Box, layout: Layout): Intrinsic {
     if (!known) widths.set(box, (known = layout.contribution(box)));
     return known;
   };
-  const at = (key: 'min' | 'max') => intrinsicOf(piecesOf(paragraphOf(container), 0, layout, (box) => outer(box)[key]), (piece) => outer(piece.box));
-  const hasAtomic = paragraphOf(container).items.some((item) => item.kind === 'atomic');
+  const at = (key: 'min' | 'max') => intrinsicOf(piecesOf(paragraphOf(container, layout), 0, layout, (box) => outer(box)[key]), (piece) => outer(piece.box));
+  const hasAtomic = paragraphOf(container, layout).items.some((item) => item.kind === 'atomic');
   const max = at('max');
   const min = hasAtomic ? at('min') : max;
   const indent = resolveLength(container.style.textIndent, 0);
