@@ -17,9 +17,25 @@ if (fresh && !process.argv.includes('--force')) process.exit(0);
 
 rmSync('dist', { recursive: true, force: true });
 mkdirSync('dist');
-const common = { bundle: true, platform: 'node', format: 'esm', target: 'node20', splitting: true, outdir: 'dist', logLevel: 'warning', legalComments: 'none' };
+const common = {
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  splitting: true,
+  outdir: 'dist',
+  logLevel: 'warning',
+  legalComments: 'none',
+};
 // Some packages still call require(); in a module it has to be made first.
-const banner = { js: "import { createRequire as ropeLadderRequire } from 'node:module'; const require = ropeLadderRequire(import.meta.url);" };
-await build({ ...common, minify: !process.argv.includes("--plain"), entryPoints: { 'rope-ladder': 'src/cli/main.ts', core: 'src/core/index.ts', schema: 'src/formats/schema.ts' }, banner });
+const banner = {
+  js: "import { createRequire as ropeLadderRequire } from 'node:module'; const require = ropeLadderRequire(import.meta.url);",
+};
+await build({
+  ...common,
+  minify: !process.argv.includes('--plain'),
+  entryPoints: { 'rope-ladder': 'src/cli/main.ts', core: 'src/core/index.ts', schema: 'src/formats/schema.ts' },
+  banner,
+});
 writeFileSync('dist/bin.js', "#!/usr/bin/env node\nimport './rope-ladder.js';\n", { mode: 0o755 });
 writeFileSync(STAMP, '');

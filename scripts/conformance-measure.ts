@@ -16,11 +16,25 @@ export interface MeasureRun {
 }
 
 /** Measures every page of a manifest. `folderOf` gives the site root of a page. */
-export async function measureManifest(manifest: string, folderOf: (entry: Entry) => string, out: string, widths: readonly number[], height: number, only: readonly string[] | null): Promise<MeasureRun> {
+export async function measureManifest(
+  manifest: string,
+  folderOf: (entry: Entry) => string,
+  out: string,
+  widths: readonly number[],
+  height: number,
+  only: readonly string[] | null,
+): Promise<MeasureRun> {
   return measureEntries(JSON.parse(readFileSync(manifest, 'utf8')) as Entry[], folderOf, out, widths, height, only);
 }
 
-export async function measureEntries(all: readonly Entry[], folderOf: (entry: Entry) => string, out: string, widths: readonly number[], height: number, only: readonly string[] | null): Promise<MeasureRun> {
+export async function measureEntries(
+  all: readonly Entry[],
+  folderOf: (entry: Entry) => string,
+  out: string,
+  widths: readonly number[],
+  height: number,
+  only: readonly string[] | null,
+): Promise<MeasureRun> {
   mkdirSync(out, { recursive: true });
   const entries = all.filter((e) => !only || only.includes(e.slug));
   const failed: string[] = [];
@@ -30,7 +44,10 @@ export async function measureEntries(all: readonly Entry[], folderOf: (entry: En
     try {
       const root = folderOf(entry);
       const page = await loadFile(join(root, entry.entry), { root, scripting: false, sheets });
-      writeFileSync(join(out, `${entry.slug}.json`), JSON.stringify({ ...measurePage(page, widths, height), page: entry.slug }));
+      writeFileSync(
+        join(out, `${entry.slug}.json`),
+        JSON.stringify({ ...measurePage(page, widths, height), page: entry.slug }),
+      );
     } catch (error) {
       failed.push(`${entry.slug}: ${(error as Error).stack?.split('\n').slice(0, 6).join(' | ')}`);
     }

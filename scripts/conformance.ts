@@ -25,12 +25,18 @@ function report(name: string, run: { pages: number; failed: readonly string[]; s
 }
 
 function score(truth: string, engine: string, extra: readonly string[]): string {
-  return execFileSync('node', [join(ROOT, 'oracle/score.mjs'), truth, engine, ...extra], { encoding: 'utf8', maxBuffer: 1 << 30 });
+  return execFileSync('node', [join(ROOT, 'oracle/score.mjs'), truth, engine, ...extra], {
+    encoding: 'utf8',
+    maxBuffer: 1 << 30,
+  });
 }
 
 interface Scored {
   readonly pooled: Record<'menu' | 'page', Record<string, { share: number | null }>>;
-  readonly pages: Record<string, Record<'menu' | 'page', Record<string, { share: number | null; hit: number; of: number }>>>;
+  readonly pages: Record<
+    string,
+    Record<'menu' | 'page', Record<string, { share: number | null; hit: number; of: number }>>
+  >;
 }
 
 function scoreJson(truth: string, engine: string, extra: readonly string[]): Scored {
@@ -43,15 +49,19 @@ const KEYS = ['box', '1px', 'style', 'visible', 'topmost', 'tab=', 'scroll'];
 const percent = (v: number): string => (v * 100).toFixed(2);
 
 function take(scored: Scored, prefix: string, scopes: readonly ('menu' | 'page')[], into: Scores): void {
-  for (const scope of scopes) for (const key of KEYS) {
-    const share = scored.pooled[scope][key]?.share;
-    if (typeof share === 'number') into[`${prefix}.${scope}.${key}`] = Number(percent(share));
-  }
+  for (const scope of scopes)
+    for (const key of KEYS) {
+      const share = scored.pooled[scope][key]?.share;
+      if (typeof share === 'number') into[`${prefix}.${scope}.${key}`] = Number(percent(share));
+    }
 }
 
 /** Pooled boxes and values by area of the standard's own pages. */
 function byArea(scored: Scored): void {
-  const manifest = JSON.parse(readFileSync(join(ROOT, 'wpt/manifest.json'), 'utf8')) as { slug: string; area: string }[];
+  const manifest = JSON.parse(readFileSync(join(ROOT, 'wpt/manifest.json'), 'utf8')) as {
+    slug: string;
+    area: string;
+  }[];
   const areas = new Map<string, { near: [number, number]; style: [number, number]; whole: [number, number] }>();
   for (const { slug, area } of manifest) {
     const page = scored.pages[slug]?.page;
@@ -67,13 +77,24 @@ function byArea(scored: Scored): void {
   }
   const cell = ([hit, of]: [number, number]) => (of === 0 ? '-' : percent(hit / of)).padStart(7);
   console.log(`${'area'.padEnd(26)}   1px%  style%  whole pages%`);
-  for (const [area, sums] of [...areas].sort()) console.log(`${area.padEnd(26)} ${cell(sums.near)} ${cell(sums.style)} ${cell(sums.whole)}`);
+  for (const [area, sums] of [...areas].sort())
+    console.log(`${area.padEnd(26)} ${cell(sums.near)} ${cell(sums.style)} ${cell(sums.whole)}`);
 }
 
 function names(into: Scores): void {
-  const out = execFileSync('node', [join(ROOT, 'oracle/score-names.mjs'), join(ROOT, 'aria/cases.json'), join(OUT, 'aria'), ...(option('--list') ? ['--list', option('--list')!] : [])], { encoding: 'utf8', maxBuffer: 1 << 28 });
+  const out = execFileSync(
+    'node',
+    [
+      join(ROOT, 'oracle/score-names.mjs'),
+      join(ROOT, 'aria/cases.json'),
+      join(OUT, 'aria'),
+      ...(option('--list') ? ['--list', option('--list')!] : []),
+    ],
+    { encoding: 'utf8', maxBuffer: 1 << 28 },
+  );
   console.log(out.trimEnd());
-  for (const [, kind, hit, of] of out.matchAll(/(name|role)s?\D+(\d+) of (\d+)/gi)) into[`aria.${kind!.toLowerCase()}`] = Number(percent(Number(hit) / Number(of)));
+  for (const [, kind, hit, of] of out.matchAll(/(name|role)s?\D+(\d+) of (\d+)/gi))
+    into[`aria.${kind!.toLowerCase()}`] = Number(percent(Number(hit) / Number(of)));
 }
 
 async function main(): Promise<void> {
@@ -83,26 +104,70 @@ async function main(): Promise<void> {
   }
   const only = option('--only')?.split(',') ?? null;
   const set = option('--set');
-  const extra = [...(only ? ['--only', only.join()] : []), ...(option('--list') ? ['--list', option('--list')!] : []), ...(option('--widths') ? ['--widths', option('--widths')!] : [])];
+  const extra = [
+    ...(only ? ['--only', only.join()] : []),
+    ...(option('--list') ? ['--list', option('--list')!] : []),
+    ...(option('--widths') ? ['--widths', option('--widths')!] : []),
+  ];
   const scores: Scores = {};
   if (!set || set === 'real') {
-    report('real pages', await measureManifest(join(ROOT, 'real/manifest.json'), (e) => join(ROOT, 'real', e.slug), join(OUT, 'real'), REAL_WIDTHS, 800, only));
+    report(
+      'real pages',
+      await measureManifest(
+        join(ROOT, 'real/manifest.json'),
+        (e) => join(ROOT, 'real', e.slug),
+        join(OUT, 'real'),
+        REAL_WIDTHS,
+        800,
+        only,
+      ),
+    );
     console.log(score(join(ROOT, 'real/truth'), join(OUT, 'real'), extra).trimEnd());
-    take(scoreJson(join(ROOT, 'real/truth'), join(OUT, 'real'), only ? ['--only', only.join()] : []), 'real', ['menu', 'page'], scores);
+    take(
+      scoreJson(join(ROOT, 'real/truth'), join(OUT, 'real'), only ? ['--only', only.join()] : []),
+      'real',
+      ['menu', 'page'],
+      scores,
+    );
   }
   if (!set || set === 'wpt') {
-    report('standard pages', await measureManifest(join(ROOT, 'wpt/manifest.json'), () => join(ROOT, 'wpt'), join(OUT, 'wpt'), [800], 600, only));
-    if (option('--list')) console.log(score(join(ROOT, 'wpt/truth'), join(OUT, 'wpt'), extra).split('\n').filter((l) => !/^css__.* (page|menu) /.test(l)).join('\n'));
+    report(
+      'standard pages',
+      await measureManifest(
+        join(ROOT, 'wpt/manifest.json'),
+        () => join(ROOT, 'wpt'),
+        join(OUT, 'wpt'),
+        [800],
+        600,
+        only,
+      ),
+    );
+    if (option('--list'))
+      console.log(
+        score(join(ROOT, 'wpt/truth'), join(OUT, 'wpt'), extra)
+          .split('\n')
+          .filter((l) => !/^css__.* (page|menu) /.test(l))
+          .join('\n'),
+      );
     const scored = scoreJson(join(ROOT, 'wpt/truth'), join(OUT, 'wpt'), only ? ['--only', only.join()] : []);
     byArea(scored);
     take(scored, 'wpt', ['page'], scores);
   }
   if (!set || set === 'aria') {
-    const entries = readdirSync(join(ROOT, 'aria/pages')).filter((name) => name.endsWith('.html')).map((name) => ({ slug: name.replace(/\.html$/, ''), entry: name }));
-    report('name and role pages', await measureEntries(entries, () => join(ROOT, 'aria/pages'), join(OUT, 'aria'), [800], 600, only));
+    const entries = readdirSync(join(ROOT, 'aria/pages'))
+      .filter((name) => name.endsWith('.html'))
+      .map((name) => ({ slug: name.replace(/\.html$/, ''), entry: name }));
+    report(
+      'name and role pages',
+      await measureEntries(entries, () => join(ROOT, 'aria/pages'), join(OUT, 'aria'), [800], 600, only),
+    );
     names(scores);
   }
-  console.log(Object.entries(scores).map(([key, value]) => `${key} ${value.toFixed(2)}`).join('\n'));
+  console.log(
+    Object.entries(scores)
+      .map(([key, value]) => `${key} ${value.toFixed(2)}`)
+      .join('\n'),
+  );
   if (process.argv.includes('--floor')) settleFloor(scores);
 }
 
@@ -110,9 +175,12 @@ async function main(): Promise<void> {
 function settleFloor(scores: Scores): void {
   const floor = existsSync(FLOOR) ? (JSON.parse(readFileSync(FLOOR, 'utf8')) as Scores) : {};
   const fallen = Object.entries(floor).filter(([key, least]) => (scores[key] ?? 0) < least - 0.02);
-  for (const [key, least] of fallen) console.log(`below the floor: ${key} is ${scores[key] ?? 'missing'}, was ${least}`);
+  for (const [key, least] of fallen)
+    console.log(`below the floor: ${key} is ${scores[key] ?? 'missing'}, was ${least}`);
   if (process.argv.includes('--raise')) {
-    const raised = Object.fromEntries(Object.entries(scores).map(([key, value]) => [key, Math.max(value, floor[key] ?? 0)]));
+    const raised = Object.fromEntries(
+      Object.entries(scores).map(([key, value]) => [key, Math.max(value, floor[key] ?? 0)]),
+    );
     writeFileSync(FLOOR, `${JSON.stringify(raised, null, 2)}\n`);
     console.log(`floor written to ${FLOOR}`);
   }

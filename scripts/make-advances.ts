@@ -51,7 +51,9 @@ function readFace(family: string, face: string): Face {
 
 function collectKerning(font: Font, kerning: Face['kerning']): void {
   const held = new Set(font.characterSet);
-  const codes = KERNED.flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, i) => from + i)).filter((code) => held.has(code));
+  const codes = KERNED.flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, i) => from + i)).filter(
+    (code) => held.has(code),
+  );
   for (const left of codes) {
     for (const right of codes) {
       const adjusted = font.layout(String.fromCodePoint(left, right)).positions[0]!.xAdvance;

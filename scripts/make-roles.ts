@@ -2,5 +2,8 @@
 import { writeFileSync } from 'node:fs';
 import { roles } from 'aria-query';
 
-const names = [...roles.entries()].filter(([, role]) => !role.abstract).map(([name]) => name).sort();
+const names = [...roles.entries()]
+  .filter(([, role]) => !role.abstract)
+  .map(([name]) => name)
+  .sort();
 writeFileSync('src/core/naming/roles.json', `${JSON.stringify(names, null, 2)}\n`);

@@ -9,6 +9,9 @@ for (const element of page.document.elements) {
   const r = scene.rect(element);
   if (!element.path.includes(filter)) continue;
   const text = r ? [r.x, r.y, r.width, r.height].map((v) => Math.round(v * 100) / 100).join(' ') : '-';
-  console.log(`${element.path.replace(/:nth-child/g, '')} .${element.classes.join('.')} ${scene.style(element).display} ${text}`);
+  console.log(
+    `${element.path.replace(/:nth-child/g, '')} .${element.classes.join('.')} ${scene.style(element).display} ${text}`,
+  );
 }
-for (const limit of page.limits) console.log(`limit ${limit.kind} ${limit.subject}: ${limit.consequence} (${limit.count})`);
+for (const limit of page.limits)
+  console.log(`limit ${limit.kind} ${limit.subject}: ${limit.consequence} (${limit.count})`);

@@ -5,6 +5,15 @@ import { build } from 'esbuild';
 
 const [, , script, ...rest] = process.argv;
 const outfile = `.cache/${basename(script, '.ts')}.mjs`;
-await build({ entryPoints: [script], bundle: true, platform: 'node', format: 'esm', packages: 'external', outfile, sourcemap: 'inline', logLevel: 'error' });
+await build({
+  entryPoints: [script],
+  bundle: true,
+  platform: 'node',
+  format: 'esm',
+  packages: 'external',
+  outfile,
+  sourcemap: 'inline',
+  logLevel: 'error',
+});
 const { status } = spawnSync(process.execPath, ['--enable-source-maps', outfile, ...rest], { stdio: 'inherit' });
 process.exitCode = status ?? 1;

@@ -5,11 +5,17 @@ const WIDTH_CAP = 10_000;
 
 /** Whole px from text such as `375` or `320,768`. */
 export function parseWidths(given: readonly (string | number)[], option: string): readonly number[] {
-  return given.flatMap((part) => String(part).split(',')).map((text) => {
-    const width = Number(text.trim());
-    if (!Number.isInteger(width) || width < 1 || width > WIDTH_CAP) throw new UsageError(`${option} takes whole px from 1 to ${WIDTH_CAP}, not “${text}”`, `For example ${option} 375 or ${option} 320,768,1280.`);
-    return width;
-  });
+  return given
+    .flatMap((part) => String(part).split(','))
+    .map((text) => {
+      const width = Number(text.trim());
+      if (!Number.isInteger(width) || width < 1 || width > WIDTH_CAP)
+        throw new UsageError(
+          `${option} takes whole px from 1 to ${WIDTH_CAP}, not “${text}”`,
+          `For example ${option} 375 or ${option} 320,768,1280.`,
+        );
+      return width;
+    });
 }
 
 export const parseWidth = (given: string | number, option: string): number => parseWidths([given], option)[0]!;
@@ -17,9 +23,12 @@ export const parseWidth = (given: string | number, option: string): number => pa
 /** Ids of checks, several in one word allowed. */
 export function parseChecks(given: readonly string[], option: string): readonly string[] {
   const known = CHECKS.map((check) => check.meta.id);
-  return given.flatMap((part) => part.split(',')).map((part) => {
-    const id = part.trim();
-    if (!known.includes(id)) throw new UsageError(`there is no check “${id}” (${option})`, `Known checks: ${known.join(', ')}.`);
-    return id;
-  });
+  return given
+    .flatMap((part) => part.split(','))
+    .map((part) => {
+      const id = part.trim();
+      if (!known.includes(id))
+        throw new UsageError(`there is no check “${id}” (${option})`, `Known checks: ${known.join(', ')}.`);
+      return id;
+    });
 }

@@ -23,5 +23,7 @@ export function terminalOf(stream: NodeJS.WriteStream, option: boolean | undefin
 
 /** Control codes of page text never reach the terminal. */
 export function harmless(text: string): string {
-  return text.replace(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '\ufffd').replace(/[\t\n]/g, ' ');
+  return text
+    .replace(/[\u0000-\u0008\u000b-\u001f\u007f-\u009f\u200e\u200f\u202a-\u202e\u2066-\u2069]/g, '\ufffd')
+    .replace(/[\t\n]/g, ' ');
 }

@@ -1,7 +1,16 @@
 /** The engine: text goes in, frozen plain data comes out. Knows no file system, terminal, network or clock. */
 export * from './base/index.js';
 export { parseHtml, type ElementNode, type HtmlDocument } from './html/index.js';
-export { Page, PageDraft, Scene, setting, type PageParts, type PageText, type Setting, type Visitor } from './scene/index.js';
+export {
+  Page,
+  PageDraft,
+  Scene,
+  setting,
+  type PageParts,
+  type PageText,
+  type Setting,
+  type Visitor,
+} from './scene/index.js';
 export * from './audit/index.js';
 export { CHECKS, type Check, type CheckMeta } from './checks/index.js';
 export * from './findings/index.js';

@@ -4,7 +4,11 @@ import { MODEL } from './json.js';
 
 const px = z.number().int().positive();
 const range = z.strictObject({ from: px, to: px });
-const position = z.strictObject({ file: z.string(), line: z.number().int().positive(), column: z.number().int().positive() });
+const position = z.strictObject({
+  file: z.string(),
+  line: z.number().int().positive(),
+  column: z.number().int().positive(),
+});
 const figure = z.strictObject({ value: z.number(), unit: z.string() });
 const form = z.enum(['row', 'column', 'toggle', 'bottom-bar', 'rail', 'none']);
 
@@ -19,7 +23,9 @@ const finding = z.strictObject({
   state: z.enum(STATES),
   pose: z.string(),
   widths: z.array(range).min(1),
-  places: z.array(z.strictObject({ selector: z.string(), path: z.string(), label: z.string(), at: position.nullable() })).min(1),
+  places: z
+    .array(z.strictObject({ selector: z.string(), path: z.string(), label: z.string(), at: position.nullable() }))
+    .min(1),
   cause: z.strictObject({ selector: z.string().nullable(), text: z.string(), at: position }).nullable(),
   measured: figure.nullable(),
   needed: figure.nullable(),
@@ -34,7 +40,15 @@ const menu = z.strictObject({
   selector: z.string(),
   at: position.nullable(),
   landmark: z.boolean(),
-  items: z.array(z.strictObject({ label: z.string(), href: z.string().nullable(), level: z.number().int().positive(), submenu: z.boolean(), current: z.boolean() })),
+  items: z.array(
+    z.strictObject({
+      label: z.string(),
+      href: z.string().nullable(),
+      level: z.number().int().positive(),
+      submenu: z.boolean(),
+      current: z.boolean(),
+    }),
+  ),
   toggles: z.array(z.strictObject({ label: z.string(), selector: z.string(), by: z.string() })),
 });
 
@@ -43,14 +57,33 @@ const page = z.strictObject({
   widths: range,
   level: z.enum(LEVELS),
   menus: z.array(menu),
-  rungs: z.array(z.strictObject({ from: px, to: px, starts: z.array(z.strictObject({ condition: z.string(), place: z.string() })), forms: z.record(z.string(), z.tuple([form, form])) })),
+  rungs: z.array(
+    z.strictObject({
+      from: px,
+      to: px,
+      starts: z.array(z.strictObject({ condition: z.string(), place: z.string() })),
+      forms: z.record(z.string(), z.tuple([form, form])),
+    }),
+  ),
   checks: z.array(z.string()),
   findings: z.array(finding),
   crashed: z.array(z.strictObject({ check: z.string(), message: z.string() })),
-  limits: z.array(z.strictObject({ kind: z.enum(['unknown', 'unsupported', 'missing', 'budget', 'repaired']), subject: z.string(), consequence: z.string(), place: z.string().nullable(), count: z.number().int().positive() })),
+  limits: z.array(
+    z.strictObject({
+      kind: z.enum(['unknown', 'unsupported', 'missing', 'budget', 'repaired']),
+      subject: z.string(),
+      consequence: z.string(),
+      place: z.string().nullable(),
+      count: z.number().int().positive(),
+    }),
+  ),
 });
 
 /** The model of `audit --json` and of .json files. Lengths in CSS px, lines and columns from 1. */
-export const auditModel = z.strictObject({ model: z.literal(MODEL.name), version: z.literal(MODEL.version), pages: z.array(page) });
+export const auditModel = z.strictObject({
+  model: z.literal(MODEL.name),
+  version: z.literal(MODEL.version),
+  pages: z.array(page),
+});
 
 export type AuditModel = z.infer<typeof auditModel>;

@@ -25,12 +25,20 @@ export async function loadFile(path: string, options: FileOptions): Promise<Page
   const file = resolve(path);
   const bytes = readPage(path, file);
   const root = resolve(options.root ?? defaultRoot(file));
-  if (!inside(root, file)) throw new SourceError(`${path} does not lie in the site root ${options.root}`, 'Name a folder that holds the page with --root.');
+  if (!inside(root, file))
+    throw new SourceError(
+      `${path} does not lie in the site root ${options.root}`,
+      'Name a folder that holds the page with --root.',
+    );
   const html = decode(bytes);
-  if (html.trim() === '') throw new SourceError(`${path} is empty`, 'Name the built page: the file a browser would be given.');
+  if (html.trim() === '')
+    throw new SourceError(`${path} is empty`, 'Name the built page: the file a browser would be given.');
   const fromHere = relative(process.cwd(), file);
   const name = options.root !== undefined || fromHere.startsWith('..') ? relative(root, file) : fromHere;
-  return gather(new PageDraft({ name: name.split(sep).join('/'), url: pathToFileURL(file).href, html }, options), { root, folder: dirname(file) });
+  return gather(new PageDraft({ name: name.split(sep).join('/'), url: pathToFileURL(file).href, html }, options), {
+    root,
+    folder: dirname(file),
+  });
 }
 
 /** Reads a page from standard input. */
@@ -52,9 +60,15 @@ export async function loadText(html: string, options: FileOptions): Promise<Page
 
 function readPage(path: string, file: string): Uint8Array {
   const stats = statSync(file, { throwIfNoEntry: false });
-  if (!stats) throw new SourceError(`${path} does not exist`, 'Check the path; pages are named by their file or by a folder with an index.html.');
-  if (stats.isDirectory()) throw new SourceError(`${path} is a folder`, `Name a page in it, such as ${join(path, 'index.html')}.`);
-  if (stats.size > SIZE_CAP) throw new SourceError(`${path} is larger than ${SIZE_CAP / 1024 / 1024} MB`, 'Name the built page itself.');
+  if (!stats)
+    throw new SourceError(
+      `${path} does not exist`,
+      'Check the path; pages are named by their file or by a folder with an index.html.',
+    );
+  if (stats.isDirectory())
+    throw new SourceError(`${path} is a folder`, `Name a page in it, such as ${join(path, 'index.html')}.`);
+  if (stats.size > SIZE_CAP)
+    throw new SourceError(`${path} is larger than ${SIZE_CAP / 1024 / 1024} MB`, 'Name the built page itself.');
   const bytes = readFileSync(file);
   if (looksBinary(bytes)) throw new SourceError(`${path} is not a text file`, 'Name the built page: an HTML file.');
   return bytes;
@@ -92,7 +106,13 @@ function fileFor(url: string, site: Site): string | null {
     return null;
   }
   for (const candidate of [path, join(site.root, path)]) {
-    if (inside(site.root, candidate) && existsSync(candidate) && inside(realpathSync(site.root), realpathSync(candidate)) && statSync(candidate).isFile()) return candidate;
+    if (
+      inside(site.root, candidate) &&
+      existsSync(candidate) &&
+      inside(realpathSync(site.root), realpathSync(candidate)) &&
+      statSync(candidate).isFile()
+    )
+      return candidate;
   }
   return null;
 }
@@ -104,14 +124,18 @@ function readSheet(url: string, site: Site, draft: PageDraft): { name: string; t
     const bytes = readFileSync(file);
     if (!looksBinary(bytes)) return { name: relative(site.root, file).split(sep).join('/'), text: decode(bytes) };
     draft.limits.add('missing', `sheet ${relative(site.root, file)}`, 'it is not text');
-  } else if (/^https?:/.test(url)) draft.limits.add('missing', `sheet ${url}`, 'pages from disk do not reach the network');
+  } else if (/^https?:/.test(url))
+    draft.limits.add('missing', `sheet ${url}`, 'pages from disk do not reach the network');
   return null;
 }
 
 function dataSheet(url: string): { name: string; text: string } | null {
   const match = /^data:[^,]*?(;base64)?,([^]*)$/i.exec(url);
   if (!match) return null;
-  return { name: 'data sheet', text: match[1] ? Buffer.from(match[2]!, 'base64').toString('utf8') : decodeURIComponent(match[2]!) };
+  return {
+    name: 'data sheet',
+    text: match[1] ? Buffer.from(match[2]!, 'base64').toString('utf8') : decodeURIComponent(match[2]!),
+  };
 }
 
 function readImageSize(url: string, site: Site): { width: number; height: number } | null {
@@ -119,7 +143,11 @@ function readImageSize(url: string, site: Site): { width: number; height: number
     const data = /^data:image\/[^,]*?(;base64)?,([^]*)$/i.exec(url);
     const file = data ? null : fileFor(url, site);
     if (!data && !file) return null;
-    const bytes = data ? (data[1] ? Buffer.from(data[2]!, 'base64') : Buffer.from(decodeURIComponent(data[2]!))) : readFileSync(file!);
+    const bytes = data
+      ? data[1]
+        ? Buffer.from(data[2]!, 'base64')
+        : Buffer.from(decodeURIComponent(data[2]!))
+      : readFileSync(file!);
     const { width, height } = imageSize(bytes);
     return width > 0 && height > 0 ? { width, height } : null;
   } catch {

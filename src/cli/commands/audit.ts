@@ -29,8 +29,16 @@ interface AuditArguments {
 
 const builder = (argv: Argv): Argv<AuditArguments> =>
   argv
-    .positional('pages', { type: 'string', array: true, demandOption: true, describe: 'Built pages (HTML files), or - for standard input' })
-    .option('root', { type: 'string', describe: 'Folder the site’s absolute addresses start from; nothing beyond it is read' })
+    .positional('pages', {
+      type: 'string',
+      array: true,
+      demandOption: true,
+      describe: 'Built pages (HTML files), or - for standard input',
+    })
+    .option('root', {
+      type: 'string',
+      describe: 'Folder the site’s absolute addresses start from; nothing beyond it is read',
+    })
     .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
     .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
     .option('at', { type: 'string', array: true, describe: 'Only these widths, px: 375 or 320,768' })
@@ -38,14 +46,21 @@ const builder = (argv: Argv): Argv<AuditArguments> =>
     .option('level', { choices: LEVELS, default: 'AA' as Level, describe: 'WCAG level to hold the menus to' })
     .option('only', { type: 'string', array: true, describe: 'Only these checks' })
     .option('skip', { type: 'string', array: true, describe: 'All checks but these' })
-    .option('fail-on', { choices: [...WEIGHTS, 'never'] as const, default: 'hinders' as Weight | 'never', describe: 'Lightest weight of a fault that gives exit code 1' })
+    .option('fail-on', {
+      choices: [...WEIGHTS, 'never'] as const,
+      default: 'hinders' as Weight | 'never',
+      describe: 'Lightest weight of a fault that gives exit code 1',
+    })
     .option('json', { type: 'boolean', default: false, describe: 'Print the whole result as JSON' })
     .option('write', { type: 'string', array: true, describe: 'Also write the result to a file (.json)' })
     .option('quiet', { type: 'boolean', default: false, describe: 'No progress on standard error' })
     .example('$0 audit dist/index.html', 'Everything, from 320 to 1920 px')
     .example('$0 audit dist/*.html --at 375,1280 --level AAA', 'Two widths, the strictest level')
     .example('$0 audit dist/index.html --only text-contrast --json | jq .', 'One check, for another program')
-    .example('$0 audit dist/index.html --write audit.json --fail-on blocks', 'Keep the result; fail only where someone is locked out') as unknown as Argv<AuditArguments>;
+    .example(
+      '$0 audit dist/index.html --write audit.json --fail-on blocks',
+      'Keep the result; fail only where someone is locked out',
+    ) as unknown as Argv<AuditArguments>;
 
 async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> {
   const options = readOptions(args);
@@ -58,7 +73,9 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
       progress.say(`Reading ${name}`);
       const source = { scripting: true, ...(args.root === undefined ? {} : { root: args.root }) };
       const page = name === '-' ? await loadStandardInput(source) : await loadFile(name, source);
-      results.push(auditPage(page, { ...options, onCheck: (id, i, n) => progress.say(`${name}: ${id} (${i + 1} of ${n})`) }));
+      results.push(
+        auditPage(page, { ...options, onCheck: (id, i, n) => progress.say(`${name}: ${id} (${i + 1} of ${n})`) }),
+      );
     } catch (error) {
       if (!(error instanceof SourceError)) throw error;
       failures.push(error);
@@ -67,7 +84,9 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
   progress.stop();
   for (const { file, format } of outputs) await writeWhole(file, format(results));
   const terminal = terminalOf(process.stdout, args.color, process.env);
-  const text = args.json ? formatFor('.json')(results) : results.map((result) => auditView(result, terminal)).join('\n');
+  const text = args.json
+    ? formatFor('.json')(results)
+    : results.map((result) => auditView(result, terminal)).join('\n');
   process.stdout.write(text);
   for (const { file } of outputs) process.stderr.write(`Written: ${file}\n`);
   for (const failure of failures) process.stderr.write(`${failure.message}. ${failure.remedy}\n`);
@@ -93,7 +112,9 @@ function exitCode(results: readonly AuditResult[], unread: boolean, failOn: Weig
   if (unread || results.some((r) => r.crashed.length > 0)) return EXIT.unaudited;
   if (failOn === 'never') return EXIT.clean;
   const counts = WEIGHTS.slice(0, WEIGHTS.indexOf(failOn) + 1);
-  return results.some((r) => r.findings.some((f) => f.verdict === 'fault' && counts.includes(f.weight))) ? EXIT.findings : EXIT.clean;
+  return results.some((r) => r.findings.some((f) => f.verdict === 'fault' && counts.includes(f.weight)))
+    ? EXIT.findings
+    : EXIT.clean;
 }
 
 export const auditCommand: CommandModule<object, AuditArguments> = {

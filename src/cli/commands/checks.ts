@@ -13,9 +13,16 @@ interface ChecksArguments {
 
 function handler(args: ArgumentsCamelCase<ChecksArguments>): void {
   const chosen = CHECKS.filter((check) => args.id === undefined || check.meta.id === args.id);
-  if (chosen.length === 0) throw new UsageError(`there is no check “${args.id}”`, `Known checks: ${CHECKS.map((c) => c.meta.id).join(', ')}.`);
+  if (chosen.length === 0)
+    throw new UsageError(`there is no check “${args.id}”`, `Known checks: ${CHECKS.map((c) => c.meta.id).join(', ')}.`);
   if (args.json) {
-    process.stdout.write(`${JSON.stringify(chosen.map((check) => check.meta), null, 2)}\n`);
+    process.stdout.write(
+      `${JSON.stringify(
+        chosen.map((check) => check.meta),
+        null,
+        2,
+      )}\n`,
+    );
     return;
   }
   const { colours, columns } = terminalOf(process.stdout, args.color, process.env);
@@ -23,7 +30,8 @@ function handler(args: ArgumentsCamelCase<ChecksArguments>): void {
     const criteria = meta.criteria.map((c) => `WCAG ${c.number} (${c.level})`).join(', ') || 'no success criterion';
     process.stdout.write(`${colours.bold(meta.id)}  ${meta.title}\n  ${meta.weight}, ${criteria}\n`);
     if (args.id === undefined) continue;
-    for (const message of Object.values(meta.messages)) process.stdout.write(`\n${wrapAnsi(`  ${message.says}\n  Mend: ${message.mends}`, columns, { trim: false })}\n`);
+    for (const message of Object.values(meta.messages))
+      process.stdout.write(`\n${wrapAnsi(`  ${message.says}\n  Mend: ${message.mends}`, columns, { trim: false })}\n`);
   }
 }
 

@@ -22,10 +22,16 @@ const builder = (argv: Argv): Argv<MeasureArguments> =>
     .positional('pages', { type: 'string', array: true, demandOption: true, describe: 'Built pages (HTML files)' })
     .option('at', { type: 'string', array: true, default: ['1280'], describe: 'Widths of the viewport, px' })
     .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
-    .option('root', { type: 'string', describe: 'Folder the site’s absolute addresses start from; nothing beyond it is read' })
+    .option('root', {
+      type: 'string',
+      describe: 'Folder the site’s absolute addresses start from; nothing beyond it is read',
+    })
     .option('out', { type: 'string', describe: 'Write one file a page into this folder instead of printing' })
     .example('$0 measure dist/index.html --at 375', 'Boxes, computed styles, roles and names of every element')
-    .example('$0 measure dist/*.html --at 320,1280 --out measured', 'One JSON file a page') as unknown as Argv<MeasureArguments>;
+    .example(
+      '$0 measure dist/*.html --at 320,1280 --out measured',
+      'One JSON file a page',
+    ) as unknown as Argv<MeasureArguments>;
 
 async function handler(args: ArgumentsCamelCase<MeasureArguments>): Promise<void> {
   const widths = parseWidths(args.at, '--at');
@@ -37,7 +43,11 @@ async function handler(args: ArgumentsCamelCase<MeasureArguments>): Promise<void
   const taken = new Map<string, number>();
   for (const name of args.pages) {
     try {
-      const page = await loadFile(name, { scripting: false, sheets, ...(args.root === undefined ? {} : { root: args.root }) });
+      const page = await loadFile(name, {
+        scripting: false,
+        sheets,
+        ...(args.root === undefined ? {} : { root: args.root }),
+      });
       const measured = measurePage(page, widths, height);
       if (args.out === undefined) done.push(measured);
       else await writeWhole(join(args.out, fileFor(measured.page, taken)), JSON.stringify(measured));

@@ -1,13 +1,30 @@
 import Table from 'cli-table3';
 import wrapAnsi from 'wrap-ansi';
-import { compareText, formatPosition, printWidths, WEIGHTS, type AuditedMenu, type AuditResult, type Finding, type Limit, type Weight } from '../../core/index.js';
+import {
+  compareText,
+  formatPosition,
+  printWidths,
+  WEIGHTS,
+  type AuditedMenu,
+  type AuditResult,
+  type Finding,
+  type Limit,
+  type Weight,
+} from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 
 type Paint = (text: string) => string;
 
 /** The audit of one page as a person reads it: menus, ladder, findings, what was not judged, summary. */
 export function auditView(result: AuditResult, terminal: Terminal): string {
-  const parts = [heading(result, terminal), menusPart(result, terminal), ladderPart(result, terminal), ...findingsParts(result, terminal), limitsPart(result, terminal), summary(result, terminal)];
+  const parts = [
+    heading(result, terminal),
+    menusPart(result, terminal),
+    ladderPart(result, terminal),
+    ...findingsParts(result, terminal),
+    limitsPart(result, terminal),
+    summary(result, terminal),
+  ];
   return `${parts.filter((part) => part !== '').join('\n\n')}\n`;
 }
 
@@ -25,12 +42,20 @@ const plural = (count: number, one: string, many = `${one}s`): string => `${coun
 
 function menusPart({ menus }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
-  if (menus.length === 0) return `${colours.bold('Menus')}\n${indent('No menu was found: no navigation landmark and no list of links that is named or placed like one. If the page has one, it may be made by a script.', 2, columns)}`;
+  if (menus.length === 0)
+    return `${colours.bold('Menus')}\n${indent('No menu was found: no navigation landmark and no list of links that is named or placed like one. If the page has one, it may be made by a script.', 2, columns)}`;
   const lines = menus.map((menu) => {
     const subs = menu.items.filter((item) => item.submenu).length;
-    const opened = menu.toggles.length > 0 ? `, opened by ${menu.toggles.map((t) => `“${harmless(t.label || t.selector)}”`).join(' or ')}` : '';
+    const opened =
+      menu.toggles.length > 0
+        ? `, opened by ${menu.toggles.map((t) => `“${harmless(t.label || t.selector)}”`).join(' or ')}`
+        : '';
     const place = menu.at ? `  ${colours.dim(`${harmless(menu.selector)}  ${formatPosition(menu.at)}`)}` : '';
-    return indent(`${colours.cyan(menu.id)} ${harmless(menu.label)}: ${plural(menu.items.length, 'item')}${subs > 0 ? `, ${plural(subs, 'submenu')}` : ''}${opened}${menu.landmark ? '' : ', in no landmark'}${place}`, 2, columns);
+    return indent(
+      `${colours.cyan(menu.id)} ${harmless(menu.label)}: ${plural(menu.items.length, 'item')}${subs > 0 ? `, ${plural(subs, 'submenu')}` : ''}${opened}${menu.landmark ? '' : ', in no landmark'}${place}`,
+      2,
+      columns,
+    );
   });
   return `${colours.bold('Menus')}\n${lines.join('\n')}`;
 }
@@ -43,19 +68,47 @@ function ladderPart({ menus, rungs }: AuditResult, terminal: Terminal): string {
   const table = new Table({
     head: ['px', ...menus.map((m) => m.id), ...(wide ? ['begins with'] : [])],
     style: { head: [], border: [], compact: true, 'padding-left': 0, 'padding-right': 2 },
-    chars: { top: '', 'top-mid': '', 'top-left': '', 'top-right': '', bottom: '', 'bottom-mid': '', 'bottom-left': '', 'bottom-right': '', left: '  ', 'left-mid': '', mid: '', 'mid-mid': '', right: '', 'right-mid': '', middle: '' },
+    chars: {
+      top: '',
+      'top-mid': '',
+      'top-left': '',
+      'top-right': '',
+      bottom: '',
+      'bottom-mid': '',
+      'bottom-left': '',
+      'bottom-right': '',
+      left: '  ',
+      'left-mid': '',
+      mid: '',
+      'mid-mid': '',
+      right: '',
+      'right-mid': '',
+      middle: '',
+    },
   });
   for (const rung of rungs) {
     const first = rung.starts[0];
     const more = rung.starts.length > 1 ? ` and ${rung.starts.length - 1} more` : '';
     const begins = first ? `${first.condition}  ${first.place}${more}` : '';
     const room = columns - 24 - menus.length * 13;
-    table.push([`${rung.from}–${rung.to}`, ...menus.map((m) => form(rung.forms[m.id]!)), ...(wide ? [colours.dim(begins.length > room ? `${begins.slice(0, Math.max(10, room - 1))}…` : begins)] : [])]);
+    table.push([
+      `${rung.from}–${rung.to}`,
+      ...menus.map((m) => form(rung.forms[m.id]!)),
+      ...(wide ? [colours.dim(begins.length > room ? `${begins.slice(0, Math.max(10, room - 1))}…` : begins)] : []),
+    ]);
   }
-  return `${colours.bold('Ladder')}  ${colours.dim('the form each menu shows between two breakpoints')}\n${table.toString().split('\n').map((line) => line.trimEnd()).join('\n')}`;
+  return `${colours.bold('Ladder')}  ${colours.dim('the form each menu shows between two breakpoints')}\n${table
+    .toString()
+    .split('\n')
+    .map((line) => line.trimEnd())
+    .join('\n')}`;
 }
 
-const WEIGHT_PAINT: Readonly<Record<Weight, 'red' | 'yellow' | 'blue'>> = { blocks: 'red', hinders: 'yellow', polish: 'blue' };
+const WEIGHT_PAINT: Readonly<Record<Weight, 'red' | 'yellow' | 'blue'>> = {
+  blocks: 'red',
+  hinders: 'yellow',
+  polish: 'blue',
+};
 
 function findingsParts(result: AuditResult, terminal: Terminal): string[] {
   const groups = new Map<string | null, Finding[]>();
@@ -74,17 +127,41 @@ function findingView(finding: Finding, result: AuditResult, terminal: Terminal):
   const paint: Paint = finding.verdict === 'look' ? colours.magenta : colours[WEIGHT_PAINT[finding.weight]];
   const weight = finding.verdict === 'look' ? 'look' : finding.weight;
   const criteria = finding.criteria.map((c) => `WCAG ${c.number} ${c.level}`).join(', ');
-  const everywhere = finding.widths.length === 1 && finding.widths[0]!.from === result.widths.from && finding.widths[0]!.to === result.widths.to;
+  const everywhere =
+    finding.widths.length === 1 &&
+    finding.widths[0]!.from === result.widths.from &&
+    finding.widths[0]!.to === result.widths.to;
   const widths = everywhere ? 'every width' : `${printWidths(finding.widths)} px`;
   const state = finding.state === 'normal' ? '' : `  ${finding.state}`;
   const head = `  ${paint(colours.bold(weight.padEnd(7)))}  ${finding.check}  ${widths}${state}${criteria ? `  ${colours.dim(criteria)}` : ''}`;
   const [place, ...others] = finding.places;
-  const lines = [wrapAnsi(head, columns, { hard: true, trim: false }), indent(harmless(finding.says), 4, columns), indent(`${colours.green('Mend')}  ${harmless(finding.mends)}`, 4, columns)];
-  lines.push(indent(colours.dim(`${harmless(place!.selector)}${place!.at ? `  ${formatPosition(place!.at)}` : ''}`), 4, columns));
-  if (finding.cause) lines.push(indent(colours.dim(`set by ${formatPosition(finding.cause.at)}  ${harmless(`${finding.cause.selector ? `${finding.cause.selector} { ${finding.cause.text} }` : finding.cause.text}`)}`), 4, columns));
+  const lines = [
+    wrapAnsi(head, columns, { hard: true, trim: false }),
+    indent(harmless(finding.says), 4, columns),
+    indent(`${colours.green('Mend')}  ${harmless(finding.mends)}`, 4, columns),
+  ];
+  lines.push(
+    indent(colours.dim(`${harmless(place!.selector)}${place!.at ? `  ${formatPosition(place!.at)}` : ''}`), 4, columns),
+  );
+  if (finding.cause)
+    lines.push(
+      indent(
+        colours.dim(
+          `set by ${formatPosition(finding.cause.at)}  ${harmless(`${finding.cause.selector ? `${finding.cause.selector} { ${finding.cause.text} }` : finding.cause.text}`)}`,
+        ),
+        4,
+        columns,
+      ),
+    );
   if (others.length > 0) {
     const named = others.slice(0, 6).map((p) => `“${harmless(p.label || p.selector)}”`);
-    lines.push(indent(colours.dim(`and ${others.length} more like it: ${named.join(', ')}${others.length > 6 ? ' …' : ''}`), 4, columns));
+    lines.push(
+      indent(
+        colours.dim(`and ${others.length} more like it: ${named.join(', ')}${others.length > 6 ? ' …' : ''}`),
+        4,
+        columns,
+      ),
+    );
   }
   return lines.join('\n');
 }
@@ -94,18 +171,41 @@ function limitsPart({ limits, crashed }: AuditResult, terminal: Terminal): strin
   const told = limits.filter((limit) => limit.kind !== 'repaired' && limit.kind !== 'unknown');
   const quiet = limits.length - told.length;
   if (told.length === 0 && crashed.length === 0 && quiet === 0) return '';
-  const line = (limit: Limit) => `${harmless(limit.subject)}: ${harmless(limit.consequence)}${limit.place ? `  ${limit.place}` : ''}${limit.count > 1 ? ` (${limit.count} times)` : ''}`;
-  const lines = [...crashed.map((c) => indent(`${c.check} broke off and its result is missing: ${harmless(c.message)}`, 2, columns)), ...told.map((limit) => indent(line(limit), 2, columns))];
-  if (quiet > 0) lines.push(indent(colours.dim(`${plural(quiet, 'rule or value', 'rules and values')} dropped as browsers drop them; --json lists them.`), 2, columns));
+  const line = (limit: Limit) =>
+    `${harmless(limit.subject)}: ${harmless(limit.consequence)}${limit.place ? `  ${limit.place}` : ''}${limit.count > 1 ? ` (${limit.count} times)` : ''}`;
+  const lines = [
+    ...crashed.map((c) => indent(`${c.check} broke off and its result is missing: ${harmless(c.message)}`, 2, columns)),
+    ...told.map((limit) => indent(line(limit), 2, columns)),
+  ];
+  if (quiet > 0)
+    lines.push(
+      indent(
+        colours.dim(
+          `${plural(quiet, 'rule or value', 'rules and values')} dropped as browsers drop them; --json lists them.`,
+        ),
+        2,
+        columns,
+      ),
+    );
   return `${colours.bold('Not taken into account')}\n${lines.join('\n')}`;
 }
 
 function summary({ findings, checks, menus, rungs }: AuditResult, { colours, columns }: Terminal): string {
   const faults = findings.filter((f) => f.verdict === 'fault');
-  const counted = WEIGHTS.map((weight) => ({ weight, count: faults.filter((f) => f.weight === weight).length })).filter(({ count }) => count > 0);
+  const counted = WEIGHTS.map((weight) => ({ weight, count: faults.filter((f) => f.weight === weight).length })).filter(
+    ({ count }) => count > 0,
+  );
   const looks = findings.length - faults.length;
-  const worded = counted.map(({ weight, count }) => colours[WEIGHT_PAINT[weight]](`${count} ${weight === 'polish' ? 'to polish' : count === 1 ? weight : weight.replace(/s$/, '')}`));
+  const worded = counted.map(({ weight, count }) =>
+    colours[WEIGHT_PAINT[weight]](
+      `${count} ${weight === 'polish' ? 'to polish' : count === 1 ? weight : weight.replace(/s$/, '')}`,
+    ),
+  );
   if (looks > 0) worded.push(colours.magenta(`${looks} to look at`));
-  const result = worded.length > 0 ? `${plural(findings.length, 'finding')}: ${worded.join(', ')}.` : colours.green('No findings.');
-  return wrapAnsi(`${colours.bold(result)} ${colours.dim(`${plural(checks.length, 'check')}, ${plural(menus.length, 'menu')}, ${plural(rungs.length, 'rung')}.`)}`, columns);
+  const result =
+    worded.length > 0 ? `${plural(findings.length, 'finding')}: ${worded.join(', ')}.` : colours.green('No findings.');
+  return wrapAnsi(
+    `${colours.bold(result)} ${colours.dim(`${plural(checks.length, 'check')}, ${plural(menus.length, 'menu')}, ${plural(rungs.length, 'rung')}.`)}`,
+    columns,
+  );
 }

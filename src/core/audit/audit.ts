@@ -19,7 +19,15 @@ export interface AuditOptions {
   readonly onCheck?: (id: string, index: number, count: number) => void;
 }
 
-export const DEFAULTS: AuditOptions = Object.freeze({ from: 320, to: 1920, at: null, height: 800, level: 'AA', only: null, skip: [] });
+export const DEFAULTS: AuditOptions = Object.freeze({
+  from: 320,
+  to: 1920,
+  at: null,
+  height: 800,
+  level: 'AA',
+  only: null,
+  skip: [],
+});
 
 export interface AuditedRung extends WidthRange {
   readonly starts: Rung['starts'];
@@ -34,7 +42,13 @@ export interface AuditedMenu {
   readonly selector: string;
   readonly at: Position | null;
   readonly landmark: boolean;
-  readonly items: readonly { readonly label: string; readonly href: string | null; readonly level: number; readonly submenu: boolean; readonly current: boolean }[];
+  readonly items: readonly {
+    readonly label: string;
+    readonly href: string | null;
+    readonly level: number;
+    readonly submenu: boolean;
+    readonly current: boolean;
+  }[];
   readonly toggles: readonly { readonly label: string; readonly selector: string; readonly by: string }[];
 }
 
@@ -122,7 +136,10 @@ function runCheck(check: Check, rungs: readonly Rung[], lookAt: (width: number) 
   const keys = new Set(rungs.flatMap((rung) => endsOf(rung).flatMap((width) => [...at(width).keys()])));
   return [...keys].map((key) => {
     const widths = spread(rungs, (width) => at(width).has(key));
-    const worst = [...seen.values()].map((m) => m.get(key)).filter((o) => o !== undefined).sort((a, b) => (a.measured?.value ?? 0) - (b.measured?.value ?? 0))[0]!;
+    const worst = [...seen.values()]
+      .map((m) => m.get(key))
+      .filter((o) => o !== undefined)
+      .sort((a, b) => (a.measured?.value ?? 0) - (b.measured?.value ?? 0))[0]!;
     return makeFinding(check, worst, widths);
   });
 }
@@ -158,13 +175,28 @@ function describeMenu(menu: Menu): AuditedMenu {
     selector: selectorOf(menu.root),
     at: menu.root.startTag ? positionOf(menu.root.startTag) : null,
     landmark: menu.landmark,
-    items: menu.items.map((item) => ({ label: item.label, href: item.href, level: item.level, submenu: item.submenu !== null, current: item.current !== null })),
-    toggles: menu.toggles.map((toggle) => ({ label: toggle.label, selector: selectorOf(toggle.element), by: toggle.by })),
+    items: menu.items.map((item) => ({
+      label: item.label,
+      href: item.href,
+      level: item.level,
+      submenu: item.submenu !== null,
+      current: item.current !== null,
+    })),
+    toggles: menu.toggles.map((toggle) => ({
+      label: toggle.label,
+      selector: selectorOf(toggle.element),
+      by: toggle.by,
+    })),
   };
 }
 
 function describeRung(rung: Rung, menus: readonly Menu[], lookAt: (width: number) => Look): AuditedRung {
-  const forms = Object.fromEntries(menus.map((menu) => [menu.id, [formOf(menu, lookAt(rung.from).scene), formOf(menu, lookAt(rung.to).scene)] as const]));
+  const forms = Object.fromEntries(
+    menus.map((menu) => [
+      menu.id,
+      [formOf(menu, lookAt(rung.from).scene), formOf(menu, lookAt(rung.to).scene)] as const,
+    ]),
+  );
   return { from: rung.from, to: rung.to, starts: rung.starts, forms };
 }
 

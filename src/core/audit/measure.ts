@@ -1,5 +1,13 @@
 import type { Rect } from '../base/index.js';
-import { cssName, isLengthPercentage, printNumber, printPx, PROPERTY_KEYS, resolveLength, type LengthPercentage } from '../css/index.js';
+import {
+  cssName,
+  isLengthPercentage,
+  printNumber,
+  printPx,
+  PROPERTY_KEYS,
+  resolveLength,
+  type LengthPercentage,
+} from '../css/index.js';
 import { printValue, type ComputedStyle } from '../cascade/index.js';
 import type { Fragment } from '../boxes/index.js';
 import type { ElementNode } from '../html/index.js';
@@ -32,7 +40,12 @@ export interface Measured {
 
 /** The engine's raw model of a page: closed pose, nothing scrolled. Lengths in CSS px. */
 export function measurePage(page: Page, widths: readonly number[], height: number): Measured {
-  return { page: page.name, widths: Object.fromEntries(widths.map((width) => [String(width), measureWidth(page.scene(setting(width, { height })))])) };
+  return {
+    page: page.name,
+    widths: Object.fromEntries(
+      widths.map((width) => [String(width), measureWidth(page.scene(setting(width, { height })))]),
+    ),
+  };
 }
 
 const round = (value: number): number => Math.round(value * 1000) / 1000;
@@ -53,11 +66,19 @@ function measureWidth(scene: Scene): MeasuredWidth {
       name: nameOf(element, scene),
     };
   });
-  return { elements, tabOrder: tabOrder(scene).map((e) => e.path), scrollWidth: scrollSize.width, scrollHeight: scrollSize.height };
+  return {
+    elements,
+    tabOrder: tabOrder(scene).map((e) => e.path),
+    scrollWidth: scrollSize.width,
+    scrollHeight: scrollSize.height,
+  };
 }
 
 /** Focusable elements and others that are made to be pressed. */
-const isPressable = (element: ElementNode): boolean => isFocusable(element) || element.tag === 'label' || ['onclick', 'role', 'aria-expanded', 'data-toggle', 'data-target'].some((name) => element.attributes.has(name));
+const isPressable = (element: ElementNode): boolean =>
+  isFocusable(element) ||
+  element.tag === 'label' ||
+  ['onclick', 'role', 'aria-expanded', 'data-toggle', 'data-target'].some((name) => element.attributes.has(name));
 
 function topmost(rect: Rect | null, scene: Scene): string | null {
   if (!rect) return null;
@@ -83,7 +104,8 @@ export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Reco
   const style = scene.style(element);
   const out: Record<string, string> = { ...plainStyle(style) };
   const fragment = scene.fragment(element);
-  for (const side of ['width', 'height'] as const) if (out[`min-${side}`] === 'auto' && !keepsAutoMinimum(element, scene)) out[`min-${side}`] = '0px';
+  for (const side of ['width', 'height'] as const)
+    if (out[`min-${side}`] === 'auto' && !keepsAutoMinimum(element, scene)) out[`min-${side}`] = '0px';
   if (!fragment) {
     out.transform = 'none';
     return out;
@@ -98,7 +120,13 @@ function keepsAutoMinimum(element: ElementNode, scene: Scene): boolean {
   return ['flex', 'grid'].includes(box.parent?.inner ?? '') || scene.style(element).aspectRatio.ratio !== null;
 }
 
-function used(out: Record<string, string>, style: ComputedStyle, fragment: Fragment, element: ElementNode, scene: Scene): void {
+function used(
+  out: Record<string, string>,
+  style: ComputedStyle,
+  fragment: Fragment,
+  element: ElementNode,
+  scene: Scene,
+): void {
   const { margin, padding, border, box } = fragment;
   const inline = box.outer === 'inline' && box.inner !== 'replaced';
   for (const side of ['top', 'right', 'bottom', 'left'] as const) {
@@ -116,14 +144,21 @@ function used(out: Record<string, string>, style: ComputedStyle, fragment: Fragm
     out.height = printPx(round(Math.max(0, height)));
   }
   insets(out, style, element, scene);
-  if (style.transform.length > 0) out.transform = printMatrix(listMatrix(style.transform, fragment.width, fragment.height), style);
+  if (style.transform.length > 0)
+    out.transform = printMatrix(listMatrix(style.transform, fragment.width, fragment.height), style);
 }
 
 const needsLayout = (value: LengthPercentage): boolean => value.percent !== 0 || value.curve !== null;
 
-function printMatrix(m: { a: number; b: number; c: number; d: number; e: number; f: number }, style: ComputedStyle): string {
-  const three = style.transform.some((s) => 'three' in s && s.three && s.kind === 'scale') || style.transform.some((s) => s.kind === 'rotate' && s.axis !== 'z');
-  if (style.transform.some((s) => s.kind === 'other')) return style.transform.map((s) => (s.kind === 'other' ? s.text : '')).join(' ');
+function printMatrix(
+  m: { a: number; b: number; c: number; d: number; e: number; f: number },
+  style: ComputedStyle,
+): string {
+  const three =
+    style.transform.some((s) => 'three' in s && s.three && s.kind === 'scale') ||
+    style.transform.some((s) => s.kind === 'rotate' && s.axis !== 'z');
+  if (style.transform.some((s) => s.kind === 'other'))
+    return style.transform.map((s) => (s.kind === 'other' ? s.text : '')).join(' ');
   const n = [m.a, m.b, m.c, m.d, m.e, m.f].map(printNumber);
   if (three) return `matrix3d(${n[0]}, ${n[1]}, 0, 0, ${n[2]}, ${n[3]}, 0, 0, 0, 0, 1, 0, ${n[4]}, ${n[5]}, 0, 1)`;
   return `matrix(${n.join(', ')})`;
@@ -136,7 +171,10 @@ function insets(out: Record<string, string>, style: ComputedStyle, element: Elem
   if (!area) return;
   if (style.position === 'relative' || style.position === 'sticky') {
     const read = (value: typeof style.top, basis: number) => (value === 'auto' ? null : resolveLength(value, basis));
-    for (const [start, end, basis] of [['top', 'bottom', area.height], ['left', 'right', area.width]] as const) {
+    for (const [start, end, basis] of [
+      ['top', 'bottom', area.height],
+      ['left', 'right', area.width],
+    ] as const) {
       const a = read(style[start], basis);
       const b = read(style[end], basis);
       if (style.position === 'sticky') {
@@ -158,7 +196,12 @@ function insets(out: Record<string, string>, style: ComputedStyle, element: Elem
   out.left = printPx(round(rect.x - margin.left - area.x));
   out.bottom = printPx(round(area.y + area.height - rect.y - rect.height - margin.bottom));
   out.right = printPx(round(area.x + area.width - rect.x - rect.width - margin.right));
-  for (const [side, basis] of [['top', area.height], ['bottom', area.height], ['left', area.width], ['right', area.width]] as const) {
+  for (const [side, basis] of [
+    ['top', area.height],
+    ['bottom', area.height],
+    ['left', area.width],
+    ['right', area.width],
+  ] as const) {
     const value = style[side];
     if (value !== 'auto') out[side] = printPx(resolveLength(value, basis));
   }
@@ -171,11 +214,19 @@ function containingArea(element: ElementNode, scene: Scene): Rect | null {
   if (style.position === 'fixed' || style.position === 'absolute') {
     for (let e = element.parent; e; e = e.parent) {
       const s = scene.style(e);
-      const holds = style.position === 'absolute' ? s.position !== 'static' || s.transform.length > 0 : s.transform.length > 0 || s.filter !== 'none';
+      const holds =
+        style.position === 'absolute'
+          ? s.position !== 'static' || s.transform.length > 0
+          : s.transform.length > 0 || s.filter !== 'none';
       const node = scene.nodes(e)[0];
       if (holds && node) {
         const { border } = node.fragment;
-        return { x: node.rect.x + border.left, y: node.rect.y + border.top, width: node.rect.width - border.left - border.right, height: node.rect.height - border.top - border.bottom };
+        return {
+          x: node.rect.x + border.left,
+          y: node.rect.y + border.top,
+          width: node.rect.width - border.left - border.right,
+          height: node.rect.height - border.top - border.bottom,
+        };
       }
     }
     return viewport;
@@ -186,9 +237,15 @@ function containingArea(element: ElementNode, scene: Scene): Rect | null {
     const { border, padding } = node.fragment;
     const definite = box.anonymous ? false : isDefinite(box.style);
     const height = node.rect.height - border.top - border.bottom - padding.top - padding.bottom;
-    return { x: node.rect.x, y: node.rect.y, width: node.rect.width - border.left - border.right - padding.left - padding.right, height: definite ? height : height };
+    return {
+      x: node.rect.x,
+      y: node.rect.y,
+      width: node.rect.width - border.left - border.right - padding.left - padding.right,
+      height: definite ? height : height,
+    };
   }
   return viewport;
 }
 
-const isDefinite = (style: ComputedStyle): boolean => typeof style.height !== 'string' && isLengthPercentage(style.height) && style.height.percent === 0;
+const isDefinite = (style: ComputedStyle): boolean =>
+  typeof style.height !== 'string' && isLengthPercentage(style.height) && style.height.percent === 0;

@@ -10,7 +10,8 @@ export interface NaturalSize {
 }
 
 /** What a box does with its children. */
-export type Inner = 'flow' | 'flex' | 'grid' | 'table' | 'row-group' | 'row' | 'column' | 'column-group' | 'replaced' | 'text' | 'break';
+export type Inner =
+  'flow' | 'flex' | 'grid' | 'table' | 'row-group' | 'row' | 'column' | 'column-group' | 'replaced' | 'text' | 'break';
 
 /** How a box takes part in its parent's layout. */
 export type Outer = 'block' | 'inline' | 'atomic' | 'table-part';
@@ -42,18 +43,30 @@ export interface Box {
   readonly viewport: boolean;
 }
 
-export const isOutOfFlow = (box: Box): boolean => !box.anonymous && (box.style.position === 'absolute' || box.style.position === 'fixed');
+export const isOutOfFlow = (box: Box): boolean =>
+  !box.anonymous && (box.style.position === 'absolute' || box.style.position === 'fixed');
 /** Children of flex and grid containers do not float. @spec css-flexbox-1 §3 */
-export const isFloating = (box: Box): boolean => !box.anonymous && box.style.float !== 'none' && box.inner !== 'text' && box.parent?.inner !== 'flex' && box.parent?.inner !== 'grid';
+export const isFloating = (box: Box): boolean =>
+  !box.anonymous &&
+  box.style.float !== 'none' &&
+  box.inner !== 'text' &&
+  box.parent?.inner !== 'flex' &&
+  box.parent?.inner !== 'grid';
 export const isInFlow = (box: Box): boolean => !isOutOfFlow(box) && !isFloating(box);
 export const isInlineLevel = (box: Box): boolean => box.outer === 'inline' || box.outer === 'atomic';
 
 /** Anonymous boxes paint and position nothing of their own. */
-export const isPositioned = (box: Box): boolean => !box.anonymous && box.inner !== 'text' && box.style.position !== 'static';
+export const isPositioned = (box: Box): boolean =>
+  !box.anonymous && box.inner !== 'text' && box.style.position !== 'static';
 
 /** The box's children are all laid out in lines. */
 export function hasInlineContent(box: Box): boolean {
-  return box.inner === 'flow' && box.children.length > 0 && box.children.every((child) => isInlineLevel(child) || !isInFlow(child)) && box.children.some(isInlineLevel);
+  return (
+    box.inner === 'flow' &&
+    box.children.length > 0 &&
+    box.children.every((child) => isInlineLevel(child) || !isInFlow(child)) &&
+    box.children.some(isInlineLevel)
+  );
 }
 
 /** @spec css-display-3 §2.1, css2 §9.4.1 */

@@ -73,7 +73,12 @@ export const vertical = (edges: Edges): number => edges.top + edges.bottom;
 /** The padding box relative to the border box. */
 export function paddingBox(fragment: Fragment): Rect {
   const { border } = fragment;
-  return { x: border.left, y: border.top, width: Math.max(0, fragment.width - horizontal(border)), height: Math.max(0, fragment.height - vertical(border)) };
+  return {
+    x: border.left,
+    y: border.top,
+    width: Math.max(0, fragment.width - horizontal(border)),
+    height: Math.max(0, fragment.height - vertical(border)),
+  };
 }
 
 /** Layout works in 64ths of a px, as browsers do. */

@@ -1,6 +1,12 @@
 export { generateBoxes, type BoxTree } from './generate/tree.js';
 export type { ImageSizes } from './generate/natural.js';
-export { layoutDocument, makeLayout, newMemory, type DocumentLayout, type LayoutMemory } from './contexts/independent.js';
+export {
+  layoutDocument,
+  makeLayout,
+  newMemory,
+  type DocumentLayout,
+  type LayoutMemory,
+} from './contexts/independent.js';
 export { makeFragment, paddingBox, type Edges, type Fragment, type Placed } from './fragment.js';
 export { containsAbsolute, containsFixed, isPositioned, type Box } from './box.js';
 export { bundledMetrics, needsFullBreaks, shortBreaks, type LineBreaks, type TextMetrics } from './text/index.js';

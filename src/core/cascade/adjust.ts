@@ -40,7 +40,9 @@ const I = {
   overflowY: indexOf('overflowY'),
   textAlign: indexOf('textAlign'),
 };
-const EDGES = (['Top', 'Right', 'Bottom', 'Left'] as const).map((side) => [indexOf(`border${side}Style`), indexOf(`border${side}Width`)] as const);
+const EDGES = (['Top', 'Right', 'Bottom', 'Left'] as const).map(
+  (side) => [indexOf(`border${side}Style`), indexOf(`border${side}Width`)] as const,
+);
 
 /**
  * Computed values that depend on one another or on the parent's box type.

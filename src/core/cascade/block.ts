@@ -1,4 +1,12 @@
-import { expandDeclaration, longhandsOf, physicalSide, propertyIndex, type Flow, type Longhand, type WideKeyword } from '../css/index.js';
+import {
+  expandDeclaration,
+  longhandsOf,
+  physicalSide,
+  propertyIndex,
+  type Flow,
+  type Longhand,
+  type WideKeyword,
+} from '../css/index.js';
 import type { Declaration } from '../sheets/index.js';
 import { byImportantStrength, byStrength, type Match } from './match.js';
 import { usesVariables } from './variables.js';
@@ -33,11 +41,18 @@ export interface BlockOptions {
 
 /** Makes a block from the active matches of an element. */
 export function makeBlock(id: number, matches: readonly Match[], options: BlockOptions): Block {
-  const important = [...matches].filter((m) => m.declarations.some((d) => d.important)).sort(byImportantStrength).reverse();
+  const important = [...matches]
+    .filter((m) => m.declarations.some((d) => d.important))
+    .sort(byImportantStrength)
+    .reverse();
   const normal = [...matches].sort(byStrength).reverse();
   const entries: Entry[] = [];
-  for (const match of important) for (const declaration of match.declarations.toReversed()) if (declaration.important) entries.push({ declaration, match });
-  for (const match of normal) for (const declaration of match.declarations.toReversed()) if (!declaration.important) entries.push({ declaration, match });
+  for (const match of important)
+    for (const declaration of match.declarations.toReversed())
+      if (declaration.important) entries.push({ declaration, match });
+  for (const match of normal)
+    for (const declaration of match.declarations.toReversed())
+      if (!declaration.important) entries.push({ declaration, match });
   const custom = new Map<string, Entry>();
   for (const entry of entries) {
     const { name } = entry.declaration;
@@ -58,7 +73,8 @@ export function makeBlock(id: number, matches: readonly Match[], options: BlockO
 }
 
 type Rollback = { readonly kind: 'origin' } | { readonly kind: 'layer'; readonly key: string };
-const layerKey = (entry: Entry): string => `${entry.match.origin}/${entry.match.rank}/${entry.match.layer?.order ?? 'none'}/${entry.declaration.important}`;
+const layerKey = (entry: Entry): string =>
+  `${entry.match.origin}/${entry.match.rank}/${entry.match.layer?.order ?? 'none'}/${entry.declaration.important}`;
 
 /** @spec css-cascade-5 §6.5 (revert), §6.6 (revert-layer) */
 function pickWinners(entries: readonly Entry[], flow: Flow, options: BlockOptions): ReadonlyMap<number, Winner> {
@@ -74,7 +90,8 @@ function pickWinners(entries: readonly Entry[], flow: Flow, options: BlockOption
         if (rollback.kind === 'layer' && rollback.key === layerKey({ declaration, match })) continue;
       }
       if (value === 'revert') rolledBack.set(index, { kind: 'origin', origin: match.origin });
-      else if (value === 'revert-layer') rolledBack.set(index, { kind: 'layer', key: layerKey({ declaration, match }), origin: match.origin });
+      else if (value === 'revert-layer')
+        rolledBack.set(index, { kind: 'layer', key: layerKey({ declaration, match }), origin: match.origin });
       else winners.set(index, { value, declaration, match });
     }
   }
@@ -89,11 +106,17 @@ interface Placed {
 function longhands(declaration: Declaration, flow: Flow, options: BlockOptions): readonly Placed[] {
   const { name, text } = declaration;
   if (usesVariables(text)) {
-    return longhandsOf(name).map((longhand) => ({ index: physicalIndex(longhand, flow), value: { pending: declaration, longhand } }));
+    return longhandsOf(name).map((longhand) => ({
+      index: physicalIndex(longhand, flow),
+      value: { pending: declaration, longhand },
+    }));
   }
   const expanded = expandDeclaration(name, text, options.quirks);
   if (typeof expanded === 'string') return [];
-  return expanded.map(({ index, logical, value }) => ({ index: logical ? propertyIndex(logical(flow))! : index, value }));
+  return expanded.map(({ index, logical, value }) => ({
+    index: logical ? propertyIndex(logical(flow))! : index,
+    value,
+  }));
 }
 
 function physicalIndex(longhand: string, flow: Flow): number {

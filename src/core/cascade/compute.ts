@@ -18,7 +18,12 @@ import { indexOf, StyleObject, type ComputedStyle } from './style.js';
 import { resolveCustom, substitute, usesVariables, type CustomProperties } from './variables.js';
 
 /** x-height and advance of the digit zero of a font, px. */
-export type FontUnits = (families: readonly FontFamily[], size: number, weight: number, italic: boolean) => { readonly xHeight: number; readonly zeroAdvance: number; readonly lineHeight: number };
+export type FontUnits = (
+  families: readonly FontFamily[],
+  size: number,
+  weight: number,
+  italic: boolean,
+) => { readonly xHeight: number; readonly zeroAdvance: number; readonly lineHeight: number };
 
 export interface ComputeOptions {
   readonly medium: Medium;
@@ -30,7 +35,17 @@ const FONT_SIZE = indexOf('fontSize');
 const FONT_FAMILY = indexOf('fontFamily');
 const COLOR = indexOf('color');
 const DISPLAY = indexOf('display');
-const FIRST = [indexOf('direction'), indexOf('writingMode'), indexOf('colorScheme'), FONT_FAMILY, indexOf('fontWeight'), indexOf('fontStyle'), FONT_SIZE, indexOf('lineHeight'), COLOR];
+const FIRST = [
+  indexOf('direction'),
+  indexOf('writingMode'),
+  indexOf('colorScheme'),
+  FONT_FAMILY,
+  indexOf('fontWeight'),
+  indexOf('fontStyle'),
+  FONT_SIZE,
+  indexOf('lineHeight'),
+  COLOR,
+];
 const INHERITED = ROWS.map((row, index) => (row.inherited ? index : -1)).filter((index) => index >= 0);
 const EMPTY: CustomProperties = new Map();
 
@@ -43,7 +58,12 @@ class Context implements ComputeContext {
   parentFontWeight = 400;
   dark = false;
   readViewport = false;
-  style: { families: readonly FontFamily[]; weight: number; italic: boolean; lineHeight: number } = { families: [], weight: 400, italic: false, lineHeight: 18 };
+  style: { families: readonly FontFamily[]; weight: number; italic: boolean; lineHeight: number } = {
+    families: [],
+    weight: 400,
+    italic: false,
+    lineHeight: 18,
+  };
 
   constructor(readonly options: ComputeOptions) {}
 
@@ -86,14 +106,24 @@ export const HORIZONTAL: Flow = Object.freeze({ vertical: false, reversed: false
 export function flowOf(style: Pick<ComputedValues, 'direction' | 'writingMode'>): Flow {
   const vertical = style.writingMode !== 'horizontal-tb';
   const reversed = (style.direction === 'rtl') !== (style.writingMode === 'sideways-lr');
-  return { vertical, reversed, rightToLeftBlocks: style.writingMode === 'vertical-rl' || style.writingMode === 'sideways-rl' };
+  return {
+    vertical,
+    reversed,
+    rightToLeftBlocks: style.writingMode === 'vertical-rl' || style.writingMode === 'sideways-rl',
+  };
 }
 
 /**
  * Computes all properties of a block below a parent style.
  * @spec css-cascade-5 §4.3, §4.4; css-variables-1 §3.1 (invalid at computed-value time)
  */
-export function computeStyle(block: Block, parent: ComputedStyle | null, root: ComputedStyle | null, placement: Placement, options: ComputeOptions): Computed {
+export function computeStyle(
+  block: Block,
+  parent: ComputedStyle | null,
+  root: ComputedStyle | null,
+  placement: Placement,
+  options: ComputeOptions,
+): Computed {
   const context = new Context(options);
   const values: unknown[] = parent ? inheritedFrom(parent) : ROWS.map((row) => row.initial(context));
   const declared = new Map([...block.custom].map(([name, entry]) => [name, entry.declaration.text]));
@@ -124,7 +154,15 @@ export function computeStyle(block: Block, parent: ComputedStyle | null, root: C
   for (let index = 0; index < ROWS.length; index++) if (!early.has(index)) settle(index);
   const specified = values[DISPLAY] as ComputedValues['display'];
   adjust(values, parent, placement);
-  const style = new StyleObject(Object.freeze(values), custom, parent, block, winners, absolute, specified) as ComputedStyle;
+  const style = new StyleObject(
+    Object.freeze(values),
+    custom,
+    parent,
+    block,
+    winners,
+    absolute,
+    specified,
+  ) as ComputedStyle;
   return { style, readViewport: context.readViewport };
 }
 
@@ -134,7 +172,12 @@ function inheritedFrom(parent: ComputedStyle): unknown[] {
   return values;
 }
 
-function prepare(context: Context, parent: ComputedStyle | null, root: ComputedStyle | null, options: ComputeOptions): void {
+function prepare(
+  context: Context,
+  parent: ComputedStyle | null,
+  root: ComputedStyle | null,
+  options: ComputeOptions,
+): void {
   context.fontSize = parent?.fontSize ?? 16;
   context.rootFontSize = root?.fontSize ?? 16;
   context.parentFontWeight = parent?.fontWeight ?? 400;
@@ -146,7 +189,8 @@ function prepare(context: Context, parent: ComputedStyle | null, root: ComputedS
 function lineHeightOf(style: ComputedStyle, context: Context): number {
   const { lineHeight } = style;
   if (lineHeight !== 'normal') return 'px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize;
-  return context.options.fontUnits(style.fontFamily, style.fontSize, style.fontWeight, style.fontStyle !== 'normal').lineHeight;
+  return context.options.fontUnits(style.fontFamily, style.fontSize, style.fontWeight, style.fontStyle !== 'normal')
+    .lineHeight;
 }
 
 function fontOf(values: readonly unknown[], lineHeight: number) {
@@ -176,12 +220,22 @@ function ownFlow(block: Block, parent: ComputedStyle | null, custom: CustomPrope
     const index = indexOf(key);
     const winner = winners.get(index);
     const inherited = (parent?.[key] ?? ROWS[index]!.initial(context)) as ComputedValues[K];
-    return winner ? (valueOf(winner, index, parent, custom, context, false, inherited) as ComputedValues[K]) : inherited;
+    return winner
+      ? (valueOf(winner, index, parent, custom, context, false, inherited) as ComputedValues[K])
+      : inherited;
   };
   return flowOf({ direction: pick('direction'), writingMode: pick('writingMode') });
 }
 
-function valueOf(winner: Winner, index: number, parent: ComputedStyle | null, custom: CustomProperties, context: Context, quirks: boolean, inherited: unknown): unknown {
+function valueOf(
+  winner: Winner,
+  index: number,
+  parent: ComputedStyle | null,
+  custom: CustomProperties,
+  context: Context,
+  quirks: boolean,
+  inherited: unknown,
+): unknown {
   const row = ROWS[index]!;
   const unset = () => (row.inherited && parent ? inherited : row.initial(context));
   const fromKeyword = (keyword: string) => {
@@ -192,9 +246,12 @@ function valueOf(winner: Winner, index: number, parent: ComputedStyle | null, cu
   if (typeof value === 'function') return value(context);
   if (typeof value === 'string') return fromKeyword(value);
   const text = substitute(value.pending.text, (name) => custom.get(name) ?? null);
-  const expanded = text === null || text.trim() === '' ? 'invalid' : expandDeclaration(value.pending.name, text.trim(), quirks);
+  const expanded =
+    text === null || text.trim() === '' ? 'invalid' : expandDeclaration(value.pending.name, text.trim(), quirks);
   if (typeof expanded === 'string') return unset();
-  const found = expanded.find((longhand) => longhand.index === index) ?? expanded.find((longhand) => longhand.index === propertyIndexOf(value.longhand));
+  const found =
+    expanded.find((longhand) => longhand.index === index) ??
+    expanded.find((longhand) => longhand.index === propertyIndexOf(value.longhand));
   if (!found) return unset();
   return typeof found.value === 'string' ? fromKeyword(found.value) : (found.value as Computation<unknown>)(context);
 }
@@ -205,19 +262,34 @@ const propertyIndexOf = (name: string): number => {
 };
 
 /** Whether the list is the bare keyword monospace, which browsers set in 13/16 of the size. */
-const isMonospace = (families: readonly FontFamily[]): boolean => families.length === 1 && families[0]!.name.toLowerCase() === 'monospace';
+const isMonospace = (families: readonly FontFamily[]): boolean =>
+  families.length === 1 && families[0]!.name.toLowerCase() === 'monospace';
 const MONOSPACE_SCALE = 13 / 16;
 
-function scaleMonospace(values: unknown[], parent: ComputedStyle | null, winner: Winner | undefined, context: Context): boolean {
+function scaleMonospace(
+  values: unknown[],
+  parent: ComputedStyle | null,
+  winner: Winner | undefined,
+  context: Context,
+): boolean {
   const before = parent ? isMonospace(parent.fontFamily) : false;
   const now = isMonospace(values[FONT_FAMILY] as readonly FontFamily[]);
   const absolute = isAbsolute(winner, parent, context);
   if (before !== now && !absolute) {
     const size = values[FONT_SIZE] as number;
-    const keyword = winner && typeof winner.value === 'function' && /^[a-z-]+$/i.test(winner.declaration.text) && !/^(smaller|larger)$/i.test(winner.declaration.text);
+    const keyword =
+      winner &&
+      typeof winner.value === 'function' &&
+      /^[a-z-]+$/i.test(winner.declaration.text) &&
+      !/^(smaller|larger)$/i.test(winner.declaration.text);
     if (now) values[FONT_SIZE] = size * MONOSPACE_SCALE;
     else if (!keyword) values[FONT_SIZE] = size / MONOSPACE_SCALE;
-  } else if (now && winner && typeof winner.value === 'function' && /^(xx?-small|small|medium|large|x{1,3}-large)$/i.test(winner.declaration.text)) {
+  } else if (
+    now &&
+    winner &&
+    typeof winner.value === 'function' &&
+    /^(xx?-small|small|medium|large|x{1,3}-large)$/i.test(winner.declaration.text)
+  ) {
     values[FONT_SIZE] = (values[FONT_SIZE] as number) * MONOSPACE_SCALE;
   }
   return absolute;

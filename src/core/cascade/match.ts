@@ -1,7 +1,22 @@
 import { SourceText, type LimitLog, type Span } from '../base/index.js';
-import { presentationalHints, type BucketKey, type Guard, type MatchContext, type MediaCondition, type PseudoElement, type Selector } from '../css/index.js';
+import {
+  presentationalHints,
+  type BucketKey,
+  type Guard,
+  type MatchContext,
+  type MediaCondition,
+  type PseudoElement,
+  type Selector,
+} from '../css/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
-import { parseStyleAttribute, type Declaration, type Layer, type Origin, type RuleSet, type StyleRule } from '../sheets/index.js';
+import {
+  parseStyleAttribute,
+  type Declaration,
+  type Layer,
+  type Origin,
+  type RuleSet,
+  type StyleRule,
+} from '../sheets/index.js';
 
 /** Strength classes within one origin and importance. @spec css-cascade-5 §6.1 */
 export type Rank = 'hint' | 'sheet' | 'inline';
@@ -64,7 +79,12 @@ export function matchDocument(document: HtmlDocument, ruleSet: RuleSet, limits: 
     budget: { left: 2_000_000 + WORK_PER_ELEMENT * document.elements.length },
   };
   const byElement = document.elements.map((element) => matchElement(element, buckets, context));
-  if (context.budget.left < 0) limits.add('budget', 'selectors too costly to match', 'some :has(), :nth-child(of) or long descendant selectors were taken as not matching');
+  if (context.budget.left < 0)
+    limits.add(
+      'budget',
+      'selectors too costly to match',
+      'some :has(), :nth-child(of) or long descendant selectors were taken as not matching',
+    );
   return { document, ruleSet, byElement };
 }
 
@@ -129,7 +149,12 @@ function fromAttributes(element: ElementNode): Match[] {
   const out: Match[] = [];
   const hints = presentationalHints(element);
   if (hints.length > 0) {
-    const declarations = hints.map(([name, text]): Declaration => ({ name, text, important: false, span: hintSpan(element) }));
+    const declarations = hints.map(([name, text]): Declaration => ({
+      name,
+      text,
+      important: false,
+      span: hintSpan(element),
+    }));
     out.push(fixed(`h:${hints.map((h) => h.join(':')).join(';')}`, 'hint', declarations));
   }
   const style = element.attributes.get('style');
@@ -141,7 +166,19 @@ function fromAttributes(element: ElementNode): Match[] {
 }
 
 function fixed(id: string, rank: Rank, declarations: readonly Declaration[]): Match {
-  return { id, origin: 'author', rank, layer: null, specificity: 0, order: 0, declarations, conditions: [], guard: true, selector: null, rule: null };
+  return {
+    id,
+    origin: 'author',
+    rank,
+    layer: null,
+    specificity: 0,
+    order: 0,
+    declarations,
+    conditions: [],
+    guard: true,
+    selector: null,
+    rule: null,
+  };
 }
 
 function hintSpan(element: ElementNode): Span {
@@ -162,11 +199,15 @@ const layerOrder = (match: Match): number => (match.layer ? match.layer.order : 
 /** Normal declarations: origin, then style attribute, layer, specificity, order. */
 export function byStrength(a: Match, b: Match): number {
   if (a.origin !== b.origin) return a.origin === 'user-agent' ? -1 : 1;
-  return RANKS[a.rank] - RANKS[b.rank] || layerOrder(a) - layerOrder(b) || a.specificity - b.specificity || a.order - b.order;
+  return (
+    RANKS[a.rank] - RANKS[b.rank] || layerOrder(a) - layerOrder(b) || a.specificity - b.specificity || a.order - b.order
+  );
 }
 
 /** Important declarations: origins and layers in reverse. @spec css-cascade-5 §6.4.1 */
 export function byImportantStrength(a: Match, b: Match): number {
   if (a.origin !== b.origin) return a.origin === 'user-agent' ? 1 : -1;
-  return RANKS[a.rank] - RANKS[b.rank] || layerOrder(b) - layerOrder(a) || a.specificity - b.specificity || a.order - b.order;
+  return (
+    RANKS[a.rank] - RANKS[b.rank] || layerOrder(b) - layerOrder(a) || a.specificity - b.specificity || a.order - b.order
+  );
 }

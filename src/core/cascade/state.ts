@@ -13,7 +13,8 @@ export interface PoseState {
 
 /** Facts of a pose. Focus shows its ring (`:focus-visible`): it is looked at as the keyboard gives it. */
 export function stateView(pose: PoseState): StateView {
-  const within = (outer: ElementNode, inner: ElementNode | null | undefined) => inner != null && isAncestorOrSelf(outer, inner);
+  const within = (outer: ElementNode, inner: ElementNode | null | undefined) =>
+    inner != null && isAncestorOrSelf(outer, inner);
   return {
     has(name: FactName, element: ElementNode): boolean {
       switch (name) {
@@ -45,12 +46,14 @@ export function stateView(pose: PoseState): StateView {
 /** Hovering a label hovers its control. @spec html §4.16.3 (:hover) */
 function labels(control: ElementNode, hovered: ElementNode | null | undefined): boolean {
   if (!hovered || control.id === null) return false;
-  for (let e: ElementNode | null = hovered; e; e = e.parent) if (e.tag === 'label') return e.attributes.get('for') === control.id;
+  for (let e: ElementNode | null = hovered; e; e = e.parent)
+    if (e.tag === 'label') return e.attributes.get('for') === control.id;
   return false;
 }
 
 function isChecked(element: ElementNode): boolean {
-  if (element.tag === 'input') return element.attributes.has('checked') && /^(checkbox|radio)$/i.test(element.attributes.get('type') ?? '');
+  if (element.tag === 'input')
+    return element.attributes.has('checked') && /^(checkbox|radio)$/i.test(element.attributes.get('type') ?? '');
   return element.tag === 'option' && isSelected(element);
 }
 
@@ -59,8 +62,11 @@ function isSelected(option: ElementNode): boolean {
   let owner = option.parent;
   while (owner && owner.tag === 'optgroup') owner = owner.parent;
   if (owner?.tag !== 'select' || owner.attributes.has('multiple') || owner.attributes.has('size')) return false;
-  const options = owner.elements.flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e])).filter((e) => e.tag === 'option');
+  const options = owner.elements
+    .flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e]))
+    .filter((e) => e.tag === 'option');
   return options[0] === option && !options.some((e) => e.attributes.has('selected'));
 }
 
-const isOpen = (element: ElementNode): boolean => (element.tag === 'details' || element.tag === 'dialog') && element.attributes.has('open');
+const isOpen = (element: ElementNode): boolean =>
+  (element.tag === 'details' || element.tag === 'dialog') && element.attributes.has('open');

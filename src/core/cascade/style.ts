@@ -46,7 +46,13 @@ export function winnerOf(style: ComputedStyle, key: keyof ComputedValues): Winne
 
 /** Properties that move nothing and change no painting order. */
 const COLOUR_ONLY = new Set(
-  PROPERTY_KEYS.map((key, index) => (/^(color|background.*|border.*Color|border.*Radius|outline.*|textDecoration.*|textShadow|boxShadow|fill|stroke|cursor|caretColor|accentColor|webkitTextFillColor|webkitTapHighlightColor|transition.*|animation.*|userSelect|textUnderlineOffset)$/.test(key) ? index : -1)),
+  PROPERTY_KEYS.map((key, index) =>
+    /^(color|background.*|border.*Color|border.*Radius|outline.*|textDecoration.*|textShadow|boxShadow|fill|stroke|cursor|caretColor|accentColor|webkitTextFillColor|webkitTapHighlightColor|transition.*|animation.*|userSelect|textUnderlineOffset)$/.test(
+      key,
+    )
+      ? index
+      : -1,
+  ),
 );
 
 /** Whether two styles lead to the same boxes in the same order. */
@@ -54,11 +60,16 @@ export function differsInColourOnly(a: ComputedStyle, b: ComputedStyle): boolean
   return a.values.every((value, i) => value === b.values[i] || COLOUR_ONLY.has(i) || sameValue(value, b.values[i]));
 }
 
-const sameValue = (a: unknown, b: unknown): boolean => typeof a === 'object' && typeof b === 'object' && JSON.stringify(a) === JSON.stringify(b);
+const sameValue = (a: unknown, b: unknown): boolean =>
+  typeof a === 'object' && typeof b === 'object' && JSON.stringify(a) === JSON.stringify(b);
 
 /** All values that differ from another style, as text: for tests and the debug option. */
 export function dumpStyle(style: ComputedStyle, against: ComputedStyle | null = null): string {
-  return PROPERTY_KEYS.map((key, i) => ({ name: cssName(key), value: printValue(style, i), other: against ? printValue(against, i) : null }))
+  return PROPERTY_KEYS.map((key, i) => ({
+    name: cssName(key),
+    value: printValue(style, i),
+    other: against ? printValue(against, i) : null,
+  }))
     .filter(({ value, other }) => value !== other)
     .map(({ name, value }) => `${name}: ${value}`)
     .join('\n');

@@ -1,4 +1,11 @@
-import { holds, type Display, type Medium, type MediaCondition, type PseudoElement, type StateView } from '../css/index.js';
+import {
+  holds,
+  type Display,
+  type Medium,
+  type MediaCondition,
+  type PseudoElement,
+  type StateView,
+} from '../css/index.js';
 import type { ElementNode } from '../html/index.js';
 import type { Placement } from './adjust.js';
 import { makeBlock, type Block } from './block.js';
@@ -17,7 +24,23 @@ export interface StyleTree {
   readonly changed: readonly ElementNode[];
 }
 
-const ATOMIC = new Set(['img', 'video', 'audio', 'canvas', 'iframe', 'object', 'embed', 'input', 'select', 'textarea', 'br', 'wbr', 'meter', 'progress', 'svg']);
+const ATOMIC = new Set([
+  'img',
+  'video',
+  'audio',
+  'canvas',
+  'iframe',
+  'object',
+  'embed',
+  'input',
+  'select',
+  'textarea',
+  'br',
+  'wbr',
+  'meter',
+  'progress',
+  'svg',
+]);
 
 const CONTROLS = new Set(['input', 'select', 'textarea', 'button', 'meter', 'progress']);
 
@@ -63,7 +86,8 @@ export class Cascade {
     for (const element of document.elements) {
       const { index } = element;
       const parent = element.parent ? out[element.parent.index]! : null;
-      if (base && !this.#stateful[index] && (element.parent === null || parent === base.of(element.parent))) out[index] = base.of(element);
+      if (base && !this.#stateful[index] && (element.parent === null || parent === base.of(element.parent)))
+        out[index] = base.of(element);
       else {
         const block = this.#blockOf(element, truth, medium, state);
         out[index] = this.#style(block, parent, out[0] ?? null, placementOf(element, out), options);
@@ -74,19 +98,27 @@ export class Cascade {
       const matches = this.matched.byElement[element.index]!.pseudo.get(name);
       if (!matches) return null;
       const parent = out[element.index]!;
-      if (base && !this.#pseudoStateful[element.index] && parent === base.of(element)) return base.pseudo(element, name);
+      if (base && !this.#pseudoStateful[element.index] && parent === base.of(element))
+        return base.pseudo(element, name);
       let known = pseudos.get(name);
       if (!known) pseudos.set(name, (known = new Map()));
       let style = known.get(element.index);
       if (style === undefined) {
         const active = matches.filter((m) => isActive(m, truth, medium, state));
         const placement: Placement = { root: false, parentDisplay: parent.display, atomic: false, control: false };
-        style = active.length === 0 ? null : this.#style(this.#block(active), parent, out[0] ?? null, placement, options);
+        style =
+          active.length === 0 ? null : this.#style(this.#block(active), parent, out[0] ?? null, placement, options);
         known.set(element.index, style);
       }
       return style;
     };
-    return { medium, of: (element) => out[element.index]!, pseudo, changed, hasPseudo: (element) => this.matched.byElement[element.index]!.pseudo.size > 0 };
+    return {
+      medium,
+      of: (element) => out[element.index]!,
+      pseudo,
+      changed,
+      hasPseudo: (element) => this.matched.byElement[element.index]!.pseudo.size > 0,
+    };
   }
 
   #blockOf(element: ElementNode, truth: Map<MediaCondition, boolean>, medium: Medium, state: StateView): Block {
@@ -120,7 +152,13 @@ export class Cascade {
     return known;
   }
 
-  #style(block: Block, parent: ComputedStyle | null, root: ComputedStyle | null, placement: Placement, options: ComputeOptions): ComputedStyle {
+  #style(
+    block: Block,
+    parent: ComputedStyle | null,
+    root: ComputedStyle | null,
+    placement: Placement,
+    options: ComputeOptions,
+  ): ComputedStyle {
     const { medium } = options;
     let siblings = this.#styles.get(parent);
     if (!siblings) this.#styles.set(parent, (siblings = new Map()));
@@ -141,7 +179,12 @@ const FLEXIBLE = /^(inline-)?(flex|grid)$/;
 
 /** What computed values depend on beside rules and parent, as a number below 128. */
 function placementCode({ root, atomic, control, parentDisplay }: Placement): number {
-  return Number(root) + 2 * Number(atomic) + 4 * Number(control) + 8 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay));
+  return (
+    Number(root) +
+    2 * Number(atomic) +
+    4 * Number(control) +
+    8 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay))
+  );
 }
 
 function isActive(match: Match, truth: Map<MediaCondition, boolean>, medium: Medium, state: StateView): boolean {
@@ -159,5 +202,10 @@ function placementOf(element: ElementNode, styles: readonly ComputedStyle[]): Pl
     parentDisplay = styles[a.index]!.display;
     if (parentDisplay !== 'contents') break;
   }
-  return { root: element.parent === null, parentDisplay, atomic: ATOMIC.has(element.tag), control: CONTROLS.has(element.tag) };
+  return {
+    root: element.parent === null,
+    parentDisplay,
+    atomic: ATOMIC.has(element.tag),
+    control: CONTROLS.has(element.tag),
+  };
 }

@@ -27,7 +27,8 @@ export function substitute(text: string, lookup: (name: string) => string | null
 }
 
 const limit = (text: string): string | null => (text.length > LENGTH_CAP ? null : text);
-const glue = (before: string, value: string): string => (/[\w-]$/.test(before) && /^[\w-]/.test(value) ? `/**/${value}` : value);
+const glue = (before: string, value: string): string =>
+  /[\w-]$/.test(before) && /^[\w-]/.test(value) ? `/**/${value}` : value;
 
 interface Call {
   readonly name: 'var' | 'env';
@@ -45,7 +46,12 @@ function findCall(text: string, from: number): Call | null {
       const name = /(?:^|[^\w-])(var|env)$/i.exec(text.slice(Math.max(0, i - 5), i))?.[1];
       if (!name) continue;
       const end = closing(text, i + 1);
-      return { name: name.toLowerCase() as Call['name'], start: i - 3, inside: text.slice(i + 1, end), end: Math.min(text.length, end + 1) };
+      return {
+        name: name.toLowerCase() as Call['name'],
+        start: i - 3,
+        inside: text.slice(i + 1, end),
+        end: Math.min(text.length, end + 1),
+      };
     }
   }
   return null;

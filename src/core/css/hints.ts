@@ -15,14 +15,21 @@ function legacyColour(value: string | undefined): string | null {
   if (value === undefined) return null;
   const trimmed = value.trim();
   if (trimmed === '' || trimmed.toLowerCase() === 'transparent') return null;
-  const known = /^[a-z]+$/i.test(trimmed) || /^#([0-9a-f]{3}|[0-9a-f]{6})$/i.test(trimmed) ? parseColourText(trimmed.toLowerCase()) : null;
+  const known =
+    /^[a-z]+$/i.test(trimmed) || /^#([0-9a-f]{3}|[0-9a-f]{6})$/i.test(trimmed)
+      ? parseColourText(trimmed.toLowerCase())
+      : null;
   if (known) return printColour(known);
-  let digits = trimmed.replace(/^#/, '').slice(0, 128).replace(/[^0-9a-f]/gi, '0');
+  let digits = trimmed
+    .replace(/^#/, '')
+    .slice(0, 128)
+    .replace(/[^0-9a-f]/gi, '0');
   while (digits.length === 0 || digits.length % 3 !== 0) digits += '0';
   let size = digits.length / 3;
   let parts = [0, 1, 2].map((i) => digits.slice(i * size, (i + 1) * size));
   if (size > 8) parts = parts.map((part) => part.slice(size - 8));
-  while (parts[0]!.length > 2 && parts.every((part) => part.startsWith('0'))) parts = parts.map((part) => part.slice(1));
+  while (parts[0]!.length > 2 && parts.every((part) => part.startsWith('0')))
+    parts = parts.map((part) => part.slice(1));
   size = parts[0]!.length;
   return `#${parts.map((part) => part.slice(0, 2).padStart(2, '0')).join('')}`;
 }
@@ -45,7 +52,13 @@ const ground: Reader = (e, out) => {
   if (image) out.push(['background-image', `url("${image.replace(/["\\\n]/g, '')}")`]);
 };
 
-const CELL_ALIGN: Readonly<Record<string, string>> = { left: '-webkit-left', right: '-webkit-right', center: '-webkit-center', middle: '-webkit-center', justify: 'justify' };
+const CELL_ALIGN: Readonly<Record<string, string>> = {
+  left: '-webkit-left',
+  right: '-webkit-right',
+  center: '-webkit-center',
+  middle: '-webkit-center',
+  justify: 'justify',
+};
 const blockAlign: Reader = (e, out) => {
   const align = CELL_ALIGN[(e.attributes.get('align') ?? '').toLowerCase()];
   if (align) out.push(['text-align', align]);
@@ -73,7 +86,9 @@ const embedded: Reader = (e, out) => {
   if (h) out.push(['margin-left', h], ['margin-right', h]);
   if (v) out.push(['margin-top', v], ['margin-bottom', v]);
   const border = dimension(e.attributes.get('border'));
-  if (border && e.tag === 'img') for (const side of ['top', 'right', 'bottom', 'left']) out.push([`border-${side}-width`, border], [`border-${side}-style`, 'solid']);
+  if (border && e.tag === 'img')
+    for (const side of ['top', 'right', 'bottom', 'left'])
+      out.push([`border-${side}-width`, border], [`border-${side}-style`, 'solid']);
 };
 
 /** @spec html §15.3.8 (tables) */
@@ -88,7 +103,8 @@ const table: Reader = (e, out) => {
   const border = e.attributes.get('border');
   if (border !== undefined) {
     const width = dimension(border) ?? '1px';
-    for (const side of ['top', 'right', 'bottom', 'left']) out.push([`border-${side}-width`, width], [`border-${side}-style`, 'outset'], [`border-${side}-color`, 'gray']);
+    for (const side of ['top', 'right', 'bottom', 'left'])
+      out.push([`border-${side}-width`, width], [`border-${side}-style`, 'outset'], [`border-${side}-color`, 'gray']);
   }
 };
 
@@ -105,7 +121,9 @@ const cell: Reader = (e, out) => {
   const padding = dimension(owner?.attributes.get('cellpadding'));
   if (padding) for (const side of ['top', 'right', 'bottom', 'left']) out.push([`padding-${side}`, padding]);
   const border = owner?.attributes.get('border');
-  if (border !== undefined && border !== '0') for (const side of ['top', 'right', 'bottom', 'left']) out.push([`border-${side}-width`, '1px'], [`border-${side}-style`, 'inset'], [`border-${side}-color`, 'gray']);
+  if (border !== undefined && border !== '0')
+    for (const side of ['top', 'right', 'bottom', 'left'])
+      out.push([`border-${side}-width`, '1px'], [`border-${side}-style`, 'inset'], [`border-${side}-color`, 'gray']);
 };
 
 function ancestorTable(e: ElementNode): ElementNode | null {
@@ -140,7 +158,14 @@ const body: Reader = (e, out) => {
   ground(e, out);
   const colour = legacyColour(e.attributes.get('text'));
   if (colour) out.push(['color', colour]);
-  for (const [attribute, side] of [['topmargin', 'top'], ['bottommargin', 'bottom'], ['leftmargin', 'left'], ['rightmargin', 'right'], ['marginheight', 'top'], ['marginwidth', 'left']] as const) {
+  for (const [attribute, side] of [
+    ['topmargin', 'top'],
+    ['bottommargin', 'bottom'],
+    ['leftmargin', 'left'],
+    ['rightmargin', 'right'],
+    ['marginheight', 'top'],
+    ['marginwidth', 'left'],
+  ] as const) {
     const value = dimension(e.attributes.get(attribute));
     if (value) out.push([`margin-${side}`, value]);
   }
@@ -159,7 +184,17 @@ const hr: Reader = (e, out) => {
   if (thick) out.push(['height', `${Math.max(0, parseFloat(thick) - 2)}px`]);
 };
 
-const LIST_TYPES: Readonly<Record<string, string>> = { '1': 'decimal', a: 'lower-alpha', A: 'upper-alpha', i: 'lower-roman', I: 'upper-roman', disc: 'disc', circle: 'circle', square: 'square', none: 'none' };
+const LIST_TYPES: Readonly<Record<string, string>> = {
+  '1': 'decimal',
+  a: 'lower-alpha',
+  A: 'upper-alpha',
+  i: 'lower-roman',
+  I: 'upper-roman',
+  disc: 'disc',
+  circle: 'circle',
+  square: 'square',
+  none: 'none',
+};
 const list: Reader = (e, out) => {
   const type = LIST_TYPES[e.attributes.get('type') ?? ''];
   if (type) out.push(['list-style-type', type]);
@@ -178,16 +213,41 @@ const imageInput: Reader = (e, out) => {
 };
 
 /** SVG's presentation attributes that move boxes or paint; @spec svg-2 §6.6 */
-const SVG_ATTRIBUTES = ['fill', 'stroke', 'stroke-width', 'opacity', 'color', 'display', 'visibility', 'overflow', 'pointer-events', 'cursor', 'font-size', 'font-family', 'font-weight', 'font-style', 'text-decoration', 'clip-path', 'filter', 'mask', 'letter-spacing', 'word-spacing', 'direction', 'writing-mode', 'unicode-bidi'];
+const SVG_ATTRIBUTES = [
+  'fill',
+  'stroke',
+  'stroke-width',
+  'opacity',
+  'color',
+  'display',
+  'visibility',
+  'overflow',
+  'pointer-events',
+  'cursor',
+  'font-size',
+  'font-family',
+  'font-weight',
+  'font-style',
+  'text-decoration',
+  'clip-path',
+  'filter',
+  'mask',
+  'letter-spacing',
+  'word-spacing',
+  'direction',
+  'writing-mode',
+  'unicode-bidi',
+];
 const svg: Reader = (e, out) => {
   for (const name of SVG_ATTRIBUTES) {
     const value = e.attributes.get(name);
     if (value !== undefined) out.push([name, value]);
   }
-  if (e.tag === 'svg') for (const name of ['width', 'height']) {
-    const value = e.attributes.get(name)?.trim();
-    if (value) out.push([name, /^[\d.]+$/.test(value) ? `${value}px` : value]);
-  }
+  if (e.tag === 'svg')
+    for (const name of ['width', 'height']) {
+      const value = e.attributes.get(name)?.trim();
+      if (value) out.push([name, /^[\d.]+$/.test(value) ? `${value}px` : value]);
+    }
 };
 
 const READERS: Readonly<Record<string, Reader>> = {

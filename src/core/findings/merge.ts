@@ -5,8 +5,18 @@ import { STATES, WEIGHTS, type Finding } from './finding.js';
 export function mergePlaces(findings: readonly Finding[]): readonly Finding[] {
   const groups = new Map<string, Finding[]>();
   for (const finding of findings) {
-    const cause = finding.cause ? `${finding.cause.at.file}:${finding.cause.at.line}:${finding.cause.at.column}` : finding.key;
-    const key = [finding.check, finding.message, finding.verdict, finding.menu, finding.state, cause, JSON.stringify(finding.widths)].join('|');
+    const cause = finding.cause
+      ? `${finding.cause.at.file}:${finding.cause.at.line}:${finding.cause.at.column}`
+      : finding.key;
+    const key = [
+      finding.check,
+      finding.message,
+      finding.verdict,
+      finding.menu,
+      finding.state,
+      cause,
+      JSON.stringify(finding.widths),
+    ].join('|');
     const group = groups.get(key);
     if (group) group.push(finding);
     else groups.set(key, [finding]);

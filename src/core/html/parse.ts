@@ -1,5 +1,12 @@
-import { parse, html as spec, type DefaultTreeAdapterTypes as Tree, type ParserOptions, type DefaultTreeAdapterMap } from 'parse5';
-import { SourceText, type LimitLog, type Span } from '../base/index.js';
+import {
+  parse,
+  html as spec,
+  type DefaultTreeAdapterTypes as Tree,
+  type ParserOptions,
+  type DefaultTreeAdapterMap,
+} from 'parse5';
+import type { SourceText} from '../base/index.js';
+import { type LimitLog, type Span } from '../base/index.js';
 import type { ElementNode, HtmlDocument, TextNode } from './document.js';
 
 /** Browsers cut the depth of the tree here: deeper elements become siblings at the cap. */
@@ -38,7 +45,8 @@ export function parseHtml(source: SourceText, options: { scripting: boolean; lim
   const elements: Building[] = [];
   const root = convert(top, source, elements, options.limits);
   const ids = new Map<string, ElementNode>();
-  for (const element of elements) if (element.id !== null && !ids.has(element.id)) ids.set(element.id, element as ElementNode);
+  for (const element of elements)
+    if (element.id !== null && !ids.has(element.id)) ids.set(element.id, element as ElementNode);
   const child = (tag: string) => (root.elements.find((e) => e.tag === tag) as ElementNode | undefined) ?? null;
   return Object.freeze({
     source,
@@ -58,19 +66,27 @@ function convert(top: Tree.Element, source: SourceText, elements: Building[], li
   // Pre-order with an explicit stack: a document may be nested deeper than the call stack allows.
   const pending: { node: Tree.ChildNode; parent: Building; depth: number }[] = [];
   const push = (from: Tree.Element, to: Building, depth: number) => {
-    for (let i = from.childNodes.length - 1; i >= 0; i--) pending.push({ node: from.childNodes[i]!, parent: to, depth });
+    for (let i = from.childNodes.length - 1; i >= 0; i--)
+      pending.push({ node: from.childNodes[i]!, parent: to, depth });
   };
   const first = stack.pop()!;
   push(first.from, first.to, first.depth);
   for (let next = pending.pop(); next; next = pending.pop()) {
     const { node, parent, depth } = next;
     if (node.nodeName === '#text') {
-      parent.children.push(Object.freeze({ kind: 'text', data: (node as Tree.TextNode).value, parent: parent as ElementNode }));
+      parent.children.push(
+        Object.freeze({ kind: 'text', data: (node as Tree.TextNode).value, parent: parent as ElementNode }),
+      );
     } else if ('tagName' in node) {
       const made = element(node, parent, source, elements);
       if (depth + 1 < DEPTH_CAP) push(node, made, depth + 1);
       else if (node.childNodes.length > 0) {
-        limits?.add('budget', `elements nested deeper than ${DEPTH_CAP}`, 'they are laid out as siblings, as browsers do', made.startTag);
+        limits?.add(
+          'budget',
+          `elements nested deeper than ${DEPTH_CAP}`,
+          'they are laid out as siblings, as browsers do',
+          made.startTag,
+        );
         push(node, parent, depth);
       }
     }

@@ -15,7 +15,8 @@ export interface Range {
 }
 
 /** The first whole px that lies beyond a threshold. */
-export const firstBeyond = (threshold: Pick<SheetThreshold, 'px' | 'side'>): number => (threshold.side === 'from' ? Math.ceil(threshold.px) : Math.floor(threshold.px) + 1);
+export const firstBeyond = (threshold: Pick<SheetThreshold, 'px' | 'side'>): number =>
+  threshold.side === 'from' ? Math.ceil(threshold.px) : Math.floor(threshold.px) + 1;
 
 /**
  * The ladder of a page: all rungs between two widths.
@@ -42,8 +43,12 @@ export const endsOf = (rung: Rung): readonly number[] => (rung.from === rung.to 
 
 /** The rungs that hold certain widths, cut down to those widths. */
 export function rungsAt(rungs: readonly Rung[], widths: readonly number[]): readonly Rung[] {
-  return [...widths].sort((a, b) => a - b).flatMap((width) => {
-    const rung = rungs.find((r) => r.from <= width && width <= r.to);
-    return rung ? [{ from: width, to: width, starts: rung.from === width ? rung.starts : [] }] : [{ from: width, to: width, starts: [] }];
-  });
+  return [...widths]
+    .sort((a, b) => a - b)
+    .flatMap((width) => {
+      const rung = rungs.find((r) => r.from <= width && width <= r.to);
+      return rung
+        ? [{ from: width, to: width, starts: rung.from === width ? rung.starts : [] }]
+        : [{ from: width, to: width, starts: [] }];
+    });
 }

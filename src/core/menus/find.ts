@@ -1,4 +1,12 @@
-import { closest, collapseSpace, descendants, isAncestorOrSelf, textContent, type ElementNode, type HtmlDocument } from '../html/index.js';
+import {
+  closest,
+  collapseSpace,
+  descendants,
+  isAncestorOrSelf,
+  textContent,
+  type ElementNode,
+  type HtmlDocument,
+} from '../html/index.js';
 import { isControl, itemsOf } from './items.js';
 import { togglesOf } from './toggles.js';
 import type { Menu, MenuKind } from './types.js';
@@ -10,7 +18,8 @@ const isLandmark = (e: ElementNode): boolean => {
 };
 const isMenuRole = (e: ElementNode): boolean => /^(menubar|menu)$/.test((e.attributes.get('role') ?? '').toLowerCase());
 
-const links = (root: ElementNode): ElementNode[] => [...descendants(root)].filter((e) => isControl(e) && e.tag !== 'summary');
+const links = (root: ElementNode): ElementNode[] =>
+  [...descendants(root)].filter((e) => isControl(e) && e.tag !== 'summary');
 
 /** A wrapper whose links are its substance: a menu rather than a paragraph with links. */
 function isLinkList(root: ElementNode): boolean {
@@ -21,7 +30,14 @@ function isLinkList(root: ElementNode): boolean {
   return linked >= all * 0.6;
 }
 
-const inHeaderOrFooter = (e: ElementNode): boolean => closest(e, (a) => ['header', 'footer'].includes(a.tag) || /^(banner|contentinfo)$/.test(a.attributes.get('role') ?? '') || hasWord(a, EDGES)) !== null;
+const inHeaderOrFooter = (e: ElementNode): boolean =>
+  closest(
+    e,
+    (a) =>
+      ['header', 'footer'].includes(a.tag) ||
+      /^(banner|contentinfo)$/.test(a.attributes.get('role') ?? '') ||
+      hasWord(a, EDGES),
+  ) !== null;
 const EDGES = new Set(['header', 'masthead', 'footer', 'topbar', 'bottombar', 'tabbar']);
 const CONTENT = new Set(['main', 'article']);
 const inContent = (e: ElementNode): boolean => closest(e, (a) => CONTENT.has(a.tag)) !== null;
@@ -53,7 +69,15 @@ function makeMenu(root: ElementNode, index: number, document: HtmlDocument, root
   const toggles = togglesOf(root, document, roots);
   const items = itemsOf(root, new Set(toggles.map((t) => t.element)));
   const kind = kindOf(root);
-  return { id: `menu-${index + 1}`, kind, root, label: labelFor(root, kind, document), landmark: closest(root, isLandmark) !== null, items, toggles };
+  return {
+    id: `menu-${index + 1}`,
+    kind,
+    root,
+    label: labelFor(root, kind, document),
+    landmark: closest(root, isLandmark) !== null,
+    items,
+    toggles,
+  };
 }
 
 /** The landmark's own name, or where the menu stands. */
@@ -62,7 +86,11 @@ function labelFor(root: ElementNode, kind: MenuKind, document: HtmlDocument): st
   const label = landmark.attributes.get('aria-label')?.trim();
   if (label) return label;
   const ids = (landmark.attributes.get('aria-labelledby') ?? '').split(/\s+/).filter(Boolean);
-  const named = ids.map((id) => document.byId(id)).filter((e) => e !== null).map((e) => collapseSpace(textContent(e))).join(' ');
+  const named = ids
+    .map((id) => document.byId(id))
+    .filter((e) => e !== null)
+    .map((e) => collapseSpace(textContent(e)))
+    .join(' ');
   return named || KIND_LABELS[kind];
 }
 
@@ -79,15 +107,28 @@ const KIND_LABELS: Readonly<Record<MenuKind, string>> = {
 
 function kindOf(root: ElementNode): MenuKind {
   const words = new Set<string>();
-  for (let e: ElementNode | null = root; e; e = e.parent) if (e === root || isLandmark(e)) for (const word of wordsOf(e)) words.add(word);
+  for (let e: ElementNode | null = root; e; e = e.parent)
+    if (e === root || isLandmark(e)) for (const word of wordsOf(e)) words.add(word);
   const label = (root.attributes.get('aria-label') ?? '').toLowerCase();
   const says = (...names: string[]) => names.some((name) => words.has(name) || label.includes(name));
   if (says('breadcrumb', 'breadcrumbs')) return 'breadcrumb';
   if (says('pagination', 'pager')) return 'pagination';
   if (says('toc', 'contents')) return 'page-contents';
-  if (says('bottomnav', 'tabbar', 'bottombar', 'dock') || (words.has('bottom') && ['nav', 'bar', 'menu', 'tabs'].some((w) => words.has(w)))) return 'bottom-bar';
-  if (closest(root, (e) => e.tag === 'footer' || e.attributes.get('role') === 'contentinfo' || hasWord(e, new Set(['footer']))) !== null) return 'footer';
+  if (
+    says('bottomnav', 'tabbar', 'bottombar', 'dock') ||
+    (words.has('bottom') && ['nav', 'bar', 'menu', 'tabs'].some((w) => words.has(w)))
+  )
+    return 'bottom-bar';
+  if (
+    closest(
+      root,
+      (e) => e.tag === 'footer' || e.attributes.get('role') === 'contentinfo' || hasWord(e, new Set(['footer'])),
+    ) !== null
+  )
+    return 'footer';
   if (says('utility', 'topbar', 'secondary', 'meta', 'service')) return 'utility';
   if (says('main', 'primary', 'mainnav', 'mainmenu', 'navbar', 'site')) return 'main';
-  return closest(root, (e) => e.tag === 'header' || e.attributes.get('role') === 'banner' || hasWord(e, EDGES)) !== null ? 'main' : 'other';
+  return closest(root, (e) => e.tag === 'header' || e.attributes.get('role') === 'banner' || hasWord(e, EDGES)) !== null
+    ? 'main'
+    : 'other';
 }

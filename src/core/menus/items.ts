@@ -63,7 +63,12 @@ function entryOf(element: ElementNode, root: ElementNode): ElementNode | null {
   for (let a = element.parent; a && a !== root; a = a.parent) {
     if (a.tag === 'li' || role(a) === 'none' || role(a) === 'listitem') return a;
     if (['ul', 'ol', 'nav', 'menu'].includes(a.tag)) return null;
-    if (a.tag === 'div' && a.elements.some((e) => contains(e, element)) && a.elements.some((e) => !contains(e, element) && linksIn(e) >= 2)) return a;
+    if (
+      a.tag === 'div' &&
+      a.elements.some((e) => contains(e, element)) &&
+      a.elements.some((e) => !contains(e, element) && linksIn(e) >= 2)
+    )
+      return a;
   }
   return null;
 }
@@ -80,8 +85,14 @@ function linksIn(element: ElementNode): number {
 }
 
 /** The part of an entry that holds further links and comes after its control. */
-function submenuOf(element: ElementNode, root: ElementNode, before: readonly MenuItem[], parent: MenuItem | null): ElementNode | null {
-  if (element.tag === 'summary' && element.parent) return element.parent.elements.find((e) => e !== element && linksIn(e) > 0) ?? null;
+function submenuOf(
+  element: ElementNode,
+  root: ElementNode,
+  before: readonly MenuItem[],
+  parent: MenuItem | null,
+): ElementNode | null {
+  if (element.tag === 'summary' && element.parent)
+    return element.parent.elements.find((e) => e !== element && linksIn(e) > 0) ?? null;
   const entry = entryOf(element, root);
   if (!entry) return null;
   const taken = before.find((item) => item.submenu && item.parent === parent && entryOf(item.element, root) === entry);

@@ -3,7 +3,14 @@ import { labelOf } from './items.js';
 import type { Toggle } from './types.js';
 import { CLOSE_WORDS, hasWord, TOGGLE_TEXT, TOGGLE_WORDS, wordsOf } from './words.js';
 
-const isPressable = (e: ElementNode): boolean => e.tag === 'button' || e.tag === 'a' || e.tag === 'label' || e.tag === 'summary' || e.attributes.get('role') === 'button' || e.attributes.has('onclick') || e.attributes.has('data-toggle');
+const isPressable = (e: ElementNode): boolean =>
+  e.tag === 'button' ||
+  e.tag === 'a' ||
+  e.tag === 'label' ||
+  e.tag === 'summary' ||
+  e.attributes.get('role') === 'button' ||
+  e.attributes.has('onclick') ||
+  e.attributes.has('data-toggle');
 
 /** Attributes whose value names what a control opens, by id or by `#id`. */
 const REFERENCES: readonly (readonly [attribute: string, by: Toggle['by']])[] = [
@@ -54,25 +61,48 @@ export function togglesOf(root: ElementNode, document: HtmlDocument, roots: read
   for (const e of document.elements) {
     if (!isPressable(e) || isBackControl(e)) continue;
     const reference = referenced(e, document);
-    if (reference && opens(reference, root, e, roots)) found.push({ element: e, label: labelOf(e), panel: reference.by === 'label' ? root : reference.panel, by: reference.by });
-    else if (!reference && worded(e) && nearest(e, roots) === root) found.push({ element: e, label: labelOf(e), panel: null, by: 'wording' });
+    if (reference && opens(reference, root, e, roots))
+      found.push({
+        element: e,
+        label: labelOf(e),
+        panel: reference.by === 'label' ? root : reference.panel,
+        by: reference.by,
+      });
+    else if (!reference && worded(e) && nearest(e, roots) === root)
+      found.push({ element: e, label: labelOf(e), panel: null, by: 'wording' });
   }
   return found;
 }
 
 const isBackControl = (e: ElementNode): boolean => hasWord(e, CLOSE_WORDS) && !hasWord(e, TOGGLE_WORDS);
 
-function opens(reference: { panel: ElementNode; by: Toggle['by'] }, root: ElementNode, control: ElementNode, roots: readonly ElementNode[]): boolean {
+function opens(
+  reference: { panel: ElementNode; by: Toggle['by'] },
+  root: ElementNode,
+  control: ElementNode,
+  roots: readonly ElementNode[],
+): boolean {
   const { panel, by } = reference;
   if (by === 'fragment' && !worded(control)) return false;
-  if (by === 'label') return worded(control) ? nearest(control, roots) === root : isAncestorOrSelf(root, control) === false && panel.parent !== null && panel.parent.elements.some((s) => s.position > panel.position && isAncestorOrSelf(s, root));
+  if (by === 'label')
+    return worded(control)
+      ? nearest(control, roots) === root
+      : isAncestorOrSelf(root, control) === false &&
+          panel.parent !== null &&
+          panel.parent.elements.some((s) => s.position > panel.position && isAncestorOrSelf(s, root));
   if (by === 'details') return isAncestorOrSelf(panel, root) && panel !== root;
   if (panel === root || isAncestorOrSelf(panel, root)) return true;
   // A part of the menu that holds most of it: the panel of a bar whose landmark is around both.
-  return isAncestorOrSelf(root, panel) && isAncestorOrSelf(root, control) && linkCount(panel) * 2 >= linkCount(root) && !isNestedList(panel, root);
+  return (
+    isAncestorOrSelf(root, panel) &&
+    isAncestorOrSelf(root, control) &&
+    linkCount(panel) * 2 >= linkCount(root) &&
+    !isNestedList(panel, root)
+  );
 }
 
-const linkCount = (e: ElementNode): number => (e.tag === 'a' ? 1 : 0) + e.elements.reduce((sum, child) => sum + linkCount(child), 0);
+const linkCount = (e: ElementNode): number =>
+  (e.tag === 'a' ? 1 : 0) + e.elements.reduce((sum, child) => sum + linkCount(child), 0);
 
 function isNestedList(panel: ElementNode, root: ElementNode): boolean {
   for (let e = panel.parent; e && e !== root; e = e.parent) if (e.tag === 'li') return true;
@@ -80,10 +110,14 @@ function isNestedList(panel: ElementNode, root: ElementNode): boolean {
 }
 
 function worded(e: ElementNode): boolean {
-  if (e.tag === 'a' && e.attributes.has('href') && !/^(#|javascript:|$)/i.test(e.attributes.get('href') ?? '')) return false;
+  if (e.tag === 'a' && e.attributes.has('href') && !/^(#|javascript:|$)/i.test(e.attributes.get('href') ?? ''))
+    return false;
   const words = wordsOf(e);
-  const byClass = words.some((w) => TOGGLE_WORDS.has(w)) && words.some((w) => /^(menu|nav|navbar|drawer|navigation|burger|hamburger|sidebar|mobile)/.test(w));
-  const text = `${e.attributes.get('aria-label') ?? ''} ${collapseSpace(textContent(e))} ${e.attributes.get('title') ?? ''}`.trim();
+  const byClass =
+    words.some((w) => TOGGLE_WORDS.has(w)) &&
+    words.some((w) => /^(menu|nav|navbar|drawer|navigation|burger|hamburger|sidebar|mobile)/.test(w));
+  const text =
+    `${e.attributes.get('aria-label') ?? ''} ${collapseSpace(textContent(e))} ${e.attributes.get('title') ?? ''}`.trim();
   return byClass || (e.tag !== 'a' && text.length <= 30 && TOGGLE_TEXT.test(text) && !isInList(e));
 }
 

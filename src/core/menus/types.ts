@@ -1,7 +1,8 @@
 import type { ElementNode } from '../html/index.js';
 
 /** What a menu is for, as its place and wording tell. */
-export type MenuKind = 'main' | 'utility' | 'footer' | 'bottom-bar' | 'breadcrumb' | 'page-contents' | 'pagination' | 'other';
+export type MenuKind =
+  'main' | 'utility' | 'footer' | 'bottom-bar' | 'breadcrumb' | 'page-contents' | 'pagination' | 'other';
 
 /** A set of links that belong together, and what opens it. */
 export interface Menu {
@@ -39,5 +40,6 @@ export interface Toggle {
   /** What it opens, or null where that is not known from the markup. */
   readonly panel: ElementNode | null;
   /** How the connection was found. */
-  readonly by: 'aria-controls' | 'data-target' | 'fragment' | 'label' | 'details' | 'popovertarget' | 'commandfor' | 'wording';
+  readonly by:
+    'aria-controls' | 'data-target' | 'fragment' | 'label' | 'details' | 'popovertarget' | 'commandfor' | 'wording';
 }

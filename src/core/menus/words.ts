@@ -12,10 +12,38 @@ export function wordsOf(element: ElementNode): readonly string[] {
   );
 }
 
-export const hasWord = (element: ElementNode, words: ReadonlySet<string>): boolean => wordsOf(element).some((word) => words.has(word));
+export const hasWord = (element: ElementNode, words: ReadonlySet<string>): boolean =>
+  wordsOf(element).some((word) => words.has(word));
 
-export const MENU_WORDS = new Set(['nav', 'navbar', 'navigation', 'menu', 'menubar', 'mainmenu', 'mainnav', 'topnav', 'sidenav', 'tabbar', 'bottomnav', 'navmenu', 'submenu', 'megamenu', 'sidebar']);
-export const TOGGLE_WORDS = new Set(['toggle', 'toggler', 'burger', 'hamburger', 'opener', 'trigger', 'menubutton', 'navtoggle', 'menutoggle', 'navicon']);
+export const MENU_WORDS = new Set([
+  'nav',
+  'navbar',
+  'navigation',
+  'menu',
+  'menubar',
+  'mainmenu',
+  'mainnav',
+  'topnav',
+  'sidenav',
+  'tabbar',
+  'bottomnav',
+  'navmenu',
+  'submenu',
+  'megamenu',
+  'sidebar',
+]);
+export const TOGGLE_WORDS = new Set([
+  'toggle',
+  'toggler',
+  'burger',
+  'hamburger',
+  'opener',
+  'trigger',
+  'menubutton',
+  'navtoggle',
+  'menutoggle',
+  'navicon',
+]);
 export const CURRENT_WORDS = new Set(['current', 'active', 'selected', 'here']);
 export const CLOSE_WORDS = new Set(['close', 'closer', 'dismiss']);
 

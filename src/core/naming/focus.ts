@@ -10,14 +10,16 @@ export function tabIndexOf(element: ElementNode): number | null {
 function isDisabled(element: ElementNode): boolean {
   if (element.attributes.has('disabled')) return true;
   for (let e = element.parent, child = element; e; child = e, e = e.parent) {
-    if (e.tag === 'fieldset' && e.attributes.has('disabled')) return !(child.tag === 'legend' && e.elements.find((x) => x.tag === 'legend') === child);
+    if (e.tag === 'fieldset' && e.attributes.has('disabled'))
+      return !(child.tag === 'legend' && e.elements.find((x) => x.tag === 'legend') === child);
   }
   return false;
 }
 
 /** Whether the element takes focus without a tabindex. @spec html §6.6.2 */
 export function isNativelyFocusable(element: ElementNode): boolean {
-  if (element.namespace === 'svg') return element.tag === 'a' && (element.attributes.has('href') || element.attributes.has('xlink:href'));
+  if (element.namespace === 'svg')
+    return element.tag === 'a' && (element.attributes.has('href') || element.attributes.has('xlink:href'));
   if (element.namespace !== 'html') return false;
   switch (element.tag) {
     case 'a':
@@ -43,21 +45,26 @@ export function isNativelyFocusable(element: ElementNode): boolean {
   }
 }
 
-export const isFocusable = (element: ElementNode): boolean => isNativelyFocusable(element) || (tabIndexOf(element) !== null && !(isFormControl(element) && isDisabled(element)));
-const isFormControl = (element: ElementNode): boolean => ['button', 'input', 'select', 'textarea'].includes(element.tag);
+export const isFocusable = (element: ElementNode): boolean =>
+  isNativelyFocusable(element) || (tabIndexOf(element) !== null && !(isFormControl(element) && isDisabled(element)));
+const isFormControl = (element: ElementNode): boolean =>
+  ['button', 'input', 'select', 'textarea'].includes(element.tag);
 
 /** Whether focus can come to the element in a scene: rendered, visible and not inert. */
 export function canTakeFocus(element: ElementNode, scene: Scene): boolean {
   if (!isFocusable(element)) return false;
   if (element.tag === 'area') return areaIsRendered(element, scene);
   if (!scene.box(element) && scene.style(element).display !== 'contents') return false;
-  if (scene.style(element).visibility !== 'visible' || (!scene.box(element) && scene.style(element).display === 'none')) return false;
+  if (scene.style(element).visibility !== 'visible' || (!scene.box(element) && scene.style(element).display === 'none'))
+    return false;
   return !isInert(element);
 }
 
 function areaIsRendered(area: ElementNode, scene: Scene): boolean {
   const name = area.parent?.attributes.get('name');
-  return scene.document.elements.some((e) => e.tag === 'img' && name !== undefined && e.attributes.get('usemap') === `#${name}` && scene.box(e) !== null);
+  return scene.document.elements.some(
+    (e) => e.tag === 'img' && name !== undefined && e.attributes.get('usemap') === `#${name}` && scene.box(e) !== null,
+  );
 }
 
 export function isInert(element: ElementNode): boolean {
@@ -69,7 +76,11 @@ function isTabStop(element: ElementNode, scene: Scene): boolean {
   const index = tabIndexOf(element);
   if (index !== null && index < 0) return false;
   if (!canTakeFocus(element, scene)) return false;
-  return element.tag !== 'input' || (element.attributes.get('type') ?? '').toLowerCase() !== 'radio' || isRadioStop(element, scene);
+  return (
+    element.tag !== 'input' ||
+    (element.attributes.get('type') ?? '').toLowerCase() !== 'radio' ||
+    isRadioStop(element, scene)
+  );
 }
 
 /** Of a group of radio buttons only one is a stop. @spec html §4.10.5.1.17, §6.6.4 */
@@ -77,7 +88,14 @@ function isRadioStop(radio: ElementNode, scene: Scene): boolean {
   const name = radio.attributes.get('name');
   if (!name) return true;
   const form = formOf(radio);
-  const group = scene.document.elements.filter((e) => e.tag === 'input' && (e.attributes.get('type') ?? '').toLowerCase() === 'radio' && e.attributes.get('name') === name && formOf(e) === form && canTakeFocus(e, scene));
+  const group = scene.document.elements.filter(
+    (e) =>
+      e.tag === 'input' &&
+      (e.attributes.get('type') ?? '').toLowerCase() === 'radio' &&
+      e.attributes.get('name') === name &&
+      formOf(e) === form &&
+      canTakeFocus(e, scene),
+  );
   const checked = group.find((e) => e.attributes.has('checked'));
   return checked ? checked === radio : group[0] === radio;
 }
@@ -90,7 +108,14 @@ function formOf(element: ElementNode): ElementNode | null {
 /** Scroll areas without anything focusable inside are stops in current browsers. */
 function isScrollStop(element: ElementNode, scene: Scene): boolean {
   const box = scene.box(element);
-  if (!box || tabIndexOf(element) !== null || isNativelyFocusable(element) || element === scene.document.root || element === scene.document.body) return false;
+  if (
+    !box ||
+    tabIndexOf(element) !== null ||
+    isNativelyFocusable(element) ||
+    element === scene.document.root ||
+    element === scene.document.body
+  )
+    return false;
   const style = scene.style(element);
   if (!['auto', 'scroll'].includes(style.overflowX) && !['auto', 'scroll'].includes(style.overflowY)) return false;
   if (style.visibility !== 'visible' || isInert(element) || !scrolls(element, scene)) return false;
@@ -98,7 +123,9 @@ function isScrollStop(element: ElementNode, scene: Scene): boolean {
 }
 
 function hasFocusable(element: ElementNode, scene: Scene): boolean {
-  return element.elements.some((child) => (canTakeFocus(child, scene) && (tabIndexOf(child) ?? 0) >= 0) || hasFocusable(child, scene));
+  return element.elements.some(
+    (child) => (canTakeFocus(child, scene) && (tabIndexOf(child) ?? 0) >= 0) || hasFocusable(child, scene),
+  );
 }
 
 function scrolls(element: ElementNode, scene: Scene): boolean {
@@ -125,5 +152,8 @@ function scrolls(element: ElementNode, scene: Scene): boolean {
 export function tabOrder(scene: Scene): readonly ElementNode[] {
   const stops = scene.document.elements.filter((e) => isTabStop(e, scene) || isScrollStop(e, scene));
   const rank = (e: ElementNode) => tabIndexOf(e) || Infinity;
-  return stops.map((element, i) => ({ element, i })).sort((a, b) => (rank(a.element) === rank(b.element) ? a.i - b.i : rank(a.element) - rank(b.element))).map(({ element }) => element);
+  return stops
+    .map((element, i) => ({ element, i }))
+    .sort((a, b) => (rank(a.element) === rank(b.element) ? a.i - b.i : rank(a.element) - rank(b.element)))
+    .map(({ element }) => element);
 }

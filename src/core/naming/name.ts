@@ -3,9 +3,17 @@ import type { Scene } from '../scene/index.js';
 import { roleOf } from './role.js';
 
 /** Roles named by what they hold. @spec wai-aria-1.2 §5.2.8.5 */
-const FROM_CONTENT = new Set('button cell checkbox columnheader gridcell heading link menuitem menuitemcheckbox menuitemradio option radio row rowheader sectionhead switch tab tooltip treeitem'.split(' '));
+const FROM_CONTENT = new Set(
+  'button cell checkbox columnheader gridcell heading link menuitem menuitemcheckbox menuitemradio option radio row rowheader sectionhead switch tab tooltip treeitem'.split(
+    ' ',
+  ),
+);
 /** Roles that must not be named. @spec wai-aria-1.2 §5.2.8.6 */
-const NAMELESS = new Set('caption code definition deletion emphasis generic insertion mark none paragraph strong subscript superscript term time suggestion'.split(' '));
+const NAMELESS = new Set(
+  'caption code definition deletion emphasis generic insertion mark none paragraph strong subscript superscript term time suggestion'.split(
+    ' ',
+  ),
+);
 
 interface Walk {
   readonly scene: Scene;
@@ -60,19 +68,39 @@ function tooltip(element: ElementNode): string {
 function fromReferences(element: ElementNode, walk: Walk): string {
   const ids = splitTokens(element.attributes.get('aria-labelledby') ?? '');
   const parts = ids.map((id) => walk.scene.document.byId(id)).filter((e) => e !== null);
-  return parts.map((part) => compute(part, { ...walk, visited: part === element ? new Set() : new Set([element]), referenced: true, recursing: true })).join(' ').trim();
+  return parts
+    .map((part) =>
+      compute(part, {
+        ...walk,
+        visited: part === element ? new Set() : new Set([element]),
+        referenced: true,
+        recursing: true,
+      }),
+    )
+    .join(' ')
+    .trim();
 }
 
 /** Step 2C: a control inside a label counts by its value. */
 function embedded(element: ElementNode, role: string, walk: Walk): string | null {
-  if (role === 'textbox' || role === 'searchbox') return element.tag === 'input' ? (element.attributes.get('value') ?? '') : fromContent(element, walk);
+  if (role === 'textbox' || role === 'searchbox')
+    return element.tag === 'input' ? (element.attributes.get('value') ?? '') : fromContent(element, walk);
   if (role === 'combobox' || role === 'listbox') {
-    const options = element.tag === 'select' ? element.elements.flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e])) : [];
+    const options =
+      element.tag === 'select' ? element.elements.flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e])) : [];
     const chosen = options.filter((e) => e.attributes.has('selected'));
     const shown = chosen.length > 0 ? chosen : role === 'combobox' ? options.slice(0, 1) : [];
-    return element.tag === 'input' ? (element.attributes.get('value') ?? '') : shown.map((e) => fromContent(e, walk)).join(' ');
+    return element.tag === 'input'
+      ? (element.attributes.get('value') ?? '')
+      : shown.map((e) => fromContent(e, walk)).join(' ');
   }
-  if (role === 'slider' || role === 'spinbutton' || role === 'scrollbar') return element.attributes.get('aria-valuetext') ?? element.attributes.get('aria-valuenow') ?? element.attributes.get('value') ?? '';
+  if (role === 'slider' || role === 'spinbutton' || role === 'scrollbar')
+    return (
+      element.attributes.get('aria-valuetext') ??
+      element.attributes.get('aria-valuenow') ??
+      element.attributes.get('value') ??
+      ''
+    );
   return null;
 }
 
@@ -84,12 +112,15 @@ function fromMarkup(element: ElementNode, role: string, walk: Walk): string | nu
   if (element.namespace === 'svg') return childText(element, 'title', walk);
   if (LABELLED.has(tag)) {
     const labels = labelsOf(element, walk.scene);
-    const text = labels.map((label) => compute(label, { ...walk, recursing: true, visited: new Set([...walk.visited]) })).join(' ');
+    const text = labels
+      .map((label) => compute(label, { ...walk, recursing: true, visited: new Set([...walk.visited]) }))
+      .join(' ');
     if (text.trim() !== '') return text;
   }
   if (tag === 'input') {
     const type = (attributes.get('type') ?? '').toLowerCase();
-    if (type === 'submit' || type === 'reset' || type === 'button') return attributes.get('value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
+    if (type === 'submit' || type === 'reset' || type === 'button')
+      return attributes.get('value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
     if (type === 'image') return attributes.get('alt') ?? attributes.get('title') ?? 'Submit';
     return null;
   }
@@ -111,7 +142,10 @@ function childText(element: ElementNode, tag: string, walk: Walk): string | null
 function labelsOf(element: ElementNode, scene: Scene): readonly ElementNode[] {
   const wrapping: ElementNode[] = [];
   for (let e = element.parent; e; e = e.parent) if (e.tag === 'label' && !e.attributes.has('for')) wrapping.push(e);
-  const pointing = element.id === null ? [] : scene.document.elements.filter((e) => e.tag === 'label' && e.attributes.get('for') === element.id);
+  const pointing =
+    element.id === null
+      ? []
+      : scene.document.elements.filter((e) => e.tag === 'label' && e.attributes.get('for') === element.id);
   return [...pointing, ...wrapping].sort((a, b) => a.index - b.index);
 }
 
@@ -135,15 +169,22 @@ function fromContent(element: ElementNode, walk: Walk): string {
   return text + pseudoText(element, 'after', scene);
 }
 
-const separates = (element: ElementNode, scene: Scene): boolean => !/^(inline|contents)$/.test(scene.style(element).display);
+const separates = (element: ElementNode, scene: Scene): boolean =>
+  !/^(inline|contents)$/.test(scene.style(element).display);
 
 function pseudoText(element: ElementNode, name: 'before' | 'after', scene: Scene): string {
   const style = scene.pseudo(element, name);
   if (!style || style.display === 'none' || style.content === 'none' || style.content === 'normal') return '';
   const alternative = /\/\s*(["'])([^]*?)\1\s*$/.exec(style.content);
-  const strings = alternative ? [alternative[2]!] : [...style.content.matchAll(/(["'])((?:\\.|(?!\1)[^])*)\1/g)].map((m) => m[2]!);
+  const strings = alternative
+    ? [alternative[2]!]
+    : [...style.content.matchAll(/(["'])((?:\\.|(?!\1)[^])*)\1/g)].map((m) => m[2]!);
   const text = strings.join('');
   // Glyphs of icon fonts are no words.
-  const words = text.replace(/\\[0-9a-f]{1,6}\s?/gi, (escape) => String.fromCodePoint(Math.min(0x10ffff, parseInt(escape.slice(1), 16) || 0xfffd))).replace(/[\ue000-\uf8ff]/g, '');
+  const words = text
+    .replace(/\\[0-9a-f]{1,6}\s?/gi, (escape) =>
+      String.fromCodePoint(Math.min(0x10ffff, parseInt(escape.slice(1), 16) || 0xfffd)),
+    )
+    .replace(/[\ue000-\uf8ff]/g, '');
   return /^(block|flex|grid|table|list-item)/.test(style.display) ? ` ${words} ` : words;
 }

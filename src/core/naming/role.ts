@@ -4,7 +4,8 @@ import { isFocusable } from './focus.js';
 
 const KNOWN = new Set<string>(names);
 const SECTIONING = new Set(['article', 'aside', 'main', 'nav', 'section']);
-const GLOBAL = /^aria-(atomic|busy|controls|current|describedby|details|dropeffect|errormessage|flowto|grabbed|keyshortcuts|label|labelledby|live|owns|relevant|roledescription)$/;
+const GLOBAL =
+  /^aria-(atomic|busy|controls|current|describedby|details|dropeffect|errormessage|flowto|grabbed|keyshortcuts|label|labelledby|live|owns|relevant|roledescription)$/;
 
 const INPUTS: Readonly<Record<string, string>> = {
   button: 'button',
@@ -97,11 +98,13 @@ export function roleOf(element: ElementNode): string {
   return implicitRole(element);
 }
 
-const hasName = (element: ElementNode): boolean => ['aria-label', 'aria-labelledby', 'title'].some((name) => (element.attributes.get(name) ?? '').trim() !== '');
+const hasName = (element: ElementNode): boolean =>
+  ['aria-label', 'aria-labelledby', 'title'].some((name) => (element.attributes.get(name) ?? '').trim() !== '');
 
 function implicitRole(element: ElementNode): string {
   const { tag, attributes } = element;
-  if (element.namespace === 'svg') return tag === 'svg' ? 'graphics-document' : tag === 'a' && attributes.has('href') ? 'link' : 'generic';
+  if (element.namespace === 'svg')
+    return tag === 'svg' ? 'graphics-document' : tag === 'a' && attributes.has('href') ? 'link' : 'generic';
   switch (tag) {
     case 'a':
     case 'area':
@@ -134,13 +137,25 @@ function implicitRole(element: ElementNode): string {
 }
 
 /** header and footer are landmarks only outside sectioning content. */
-const scoped = (element: ElementNode): boolean => element.parent !== null && closest(element.parent, (e) => SECTIONING.has(e.tag) || ['article', 'complementary', 'main', 'navigation', 'region'].includes(e.attributes.get('role') ?? '')) !== null;
+const scoped = (element: ElementNode): boolean =>
+  element.parent !== null &&
+  closest(
+    element.parent,
+    (e) =>
+      SECTIONING.has(e.tag) ||
+      ['article', 'complementary', 'main', 'navigation', 'region'].includes(e.attributes.get('role') ?? ''),
+  ) !== null;
 
 function input(element: ElementNode): string {
   const type = (element.attributes.get('type') ?? '').toLowerCase();
   const role = INPUTS[type];
   if (element.attributes.has('list') && (role === 'textbox' || role === 'searchbox')) return 'combobox';
-  return role ?? (['date', 'time', 'month', 'week', 'datetime-local', 'color', 'file', 'password', 'hidden'].includes(type) ? 'generic' : 'textbox');
+  return (
+    role ??
+    (['date', 'time', 'month', 'week', 'datetime-local', 'color', 'file', 'password', 'hidden'].includes(type)
+      ? 'generic'
+      : 'textbox')
+  );
 }
 
 function tableOf(element: ElementNode): ElementNode | null {

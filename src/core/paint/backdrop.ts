@@ -20,23 +20,36 @@ const KEEP = 6;
  * @param top a colour painted last, inside the group of the item at `until`
  * @spec compositing-1 §5, css-color-4 §3.2 (opacity)
  */
-export function backdropAt(items: readonly PaintItem[], x: number, y: number, until: number, top: Rgba | null, canvas: Rgba, styleOf: (box: Box) => ComputedStyle): Backdrop {
+export function backdropAt(
+  items: readonly PaintItem[],
+  x: number,
+  y: number,
+  until: number,
+  top: Rgba | null,
+  canvas: Rgba,
+  styleOf: (box: Box) => ComputedStyle,
+): Backdrop {
   const unknown = new Set<string>();
   const stack: { group: Group | null; colours: readonly Rgba[] }[] = [{ group: null, colours: [canvas] }];
   const leave = (to: Group | null) => {
     while (stack.length > 1 && !chain(to).includes(stack[stack.length - 1]!.group)) {
       const done = stack.pop()!;
       const under = stack[stack.length - 1]!;
-      under.colours = overlay(under.colours, done.colours.map((c) => fade(c, done.group!.opacity)));
+      under.colours = overlay(
+        under.colours,
+        done.colours.map((c) => fade(c, done.group!.opacity)),
+      );
     }
   };
   const enter = (to: Group | null) => {
     leave(to);
-    for (const group of chain(to).reverse()) if (group && !stack.some((s) => s.group === group)) stack.push({ group, colours: [{ r: 0, g: 0, b: 0, a: 0 }] });
+    for (const group of chain(to).reverse())
+      if (group && !stack.some((s) => s.group === group)) stack.push({ group, colours: [{ r: 0, g: 0, b: 0, a: 0 }] });
   };
   for (let i = 0; i < Math.min(until, items.length); i++) {
     const item = items[i]!;
-    if (item.node.fragment.kind === 'text' || item.node.box.style.visibility !== 'visible' || !covers(item.node, x, y)) continue;
+    if (item.node.fragment.kind === 'text' || item.node.box.style.visibility !== 'visible' || !covers(item.node, x, y))
+      continue;
     const layers = layersOf(item, unknown, styleOf);
     if (layers.length === 0) continue;
     enter(item.group);
@@ -72,7 +85,8 @@ function layersOf(item: PaintItem, unknown: Set<string>, styleOf: (box: Box) => 
       else unknown.add(image.kind === 'url' ? image.url : image.text);
     }
   }
-  if (box.inner === 'replaced' && box.element && /^(img|video|canvas|iframe|object|embed)$/.test(box.element.tag)) unknown.add(box.element.attributes.get('src') ?? box.element.tag);
+  if (box.inner === 'replaced' && box.element && /^(img|video|canvas|iframe|object|embed)$/.test(box.element.tag))
+    unknown.add(box.element.attributes.get('src') ?? box.element.tag);
   if (style.backdropFilter !== 'none') unknown.add(`backdrop-filter: ${style.backdropFilter}`);
   if (style.mixBlendMode !== 'normal') unknown.add(`mix-blend-mode: ${style.mixBlendMode}`);
   return layers;

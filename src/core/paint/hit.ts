@@ -20,10 +20,12 @@ function inside(rect: Rect, matrix: Matrix | null, x: number, y: number): boolea
   return contains(rect, local.x, local.y);
 }
 
-export const clipped = (clips: readonly Clip[], x: number, y: number): boolean => clips.some((clip) => !inside(clip.rect, clip.matrix, x, y));
+export const clipped = (clips: readonly Clip[], x: number, y: number): boolean =>
+  clips.some((clip) => !inside(clip.rect, clip.matrix, x, y));
 
 /** Whether a node's own area covers a point of the document. */
-export const covers = (node: PaintNode, x: number, y: number): boolean => inside(node.rect, node.matrix, x, y) && !clipped(node.clips, x, y);
+export const covers = (node: PaintNode, x: number, y: number): boolean =>
+  inside(node.rect, node.matrix, x, y) && !clipped(node.clips, x, y);
 
 /**
  * The item a press at a point of the document would reach: the paint list read backwards.

@@ -23,7 +23,10 @@ export const multiply = (m: Matrix, n: Matrix): Matrix => ({
   f: m.b * n.e + m.d * n.f + m.f,
 });
 
-export const apply = (m: Matrix, x: number, y: number): { x: number; y: number } => ({ x: m.a * x + m.c * y + m.e, y: m.b * x + m.d * y + m.f });
+export const apply = (m: Matrix, x: number, y: number): { x: number; y: number } => ({
+  x: m.a * x + m.c * y + m.e,
+  y: m.b * x + m.d * y + m.f,
+});
 
 /** Null where the matrix flattens everything. */
 export function invert(m: Matrix): Matrix | null {
@@ -43,7 +46,12 @@ export function invert(m: Matrix): Matrix | null {
 export function boundsOf(m: Matrix | null, rect: Rect): Rect {
   if (!m) return rect;
   let out: Rect | null = null;
-  for (const [x, y] of [[rect.x, rect.y], [rect.x + rect.width, rect.y], [rect.x, rect.y + rect.height], [rect.x + rect.width, rect.y + rect.height]] as const) {
+  for (const [x, y] of [
+    [rect.x, rect.y],
+    [rect.x + rect.width, rect.y],
+    [rect.x, rect.y + rect.height],
+    [rect.x + rect.width, rect.y + rect.height],
+  ] as const) {
     out = unite(out, { ...apply(m, x, y), width: 0, height: 0 });
   }
   return out!;
@@ -76,9 +84,11 @@ function stepMatrix(step: TransformStep, width: number, height: number): Matrix 
   }
 }
 
-export const listMatrix = (steps: readonly TransformStep[], width: number, height: number): Matrix => steps.reduce((m, step) => multiply(m, stepMatrix(step, width, height)), IDENTITY);
+export const listMatrix = (steps: readonly TransformStep[], width: number, height: number): Matrix =>
+  steps.reduce((m, step) => multiply(m, stepMatrix(step, width, height)), IDENTITY);
 
-export const isTransformed = (style: ComputedStyle): boolean => style.transform.length > 0 || style.translate.length > 0 || style.rotate.length > 0 || style.scale.length > 0;
+export const isTransformed = (style: ComputedStyle): boolean =>
+  style.transform.length > 0 || style.translate.length > 0 || style.rotate.length > 0 || style.scale.length > 0;
 
 /** The matrix of a box around its transform origin, in the coordinates its position is given in. @spec css-transforms-2 §6 */
 export function boxMatrix(style: ComputedStyle, rect: Rect): Matrix {
@@ -86,6 +96,9 @@ export function boxMatrix(style: ComputedStyle, rect: Rect): Matrix {
   const [ox, oy] = style.transformOrigin;
   const x = rect.x + resolveLength(ox, width);
   const y = rect.y + resolveLength(oy, height);
-  const inner = [style.translate, style.rotate, style.scale, style.transform].reduce((m, steps) => multiply(m, listMatrix(steps, width, height)), IDENTITY);
+  const inner = [style.translate, style.rotate, style.scale, style.transform].reduce(
+    (m, steps) => multiply(m, listMatrix(steps, width, height)),
+    IDENTITY,
+  );
   return multiply(multiply(translation(x, y), inner), translation(-x, -y));
 }

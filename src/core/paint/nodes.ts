@@ -49,11 +49,17 @@ const OPEN = 1e7;
 const FAR: Rect = { x: -OPEN, y: -OPEN, width: 2 * OPEN, height: 2 * OPEN };
 
 /** Gives every fragment its place on the page at a scroll position. */
-export function locate(layout: DocumentLayout, viewport: { width: number; height: number }, scroll: Scroll): readonly PaintNode[] {
+export function locate(
+  layout: DocumentLayout,
+  viewport: { width: number; height: number },
+  scroll: Scroll,
+): readonly PaintNode[] {
   const port: Rect = { x: scroll.x, y: scroll.y, width: viewport.width, height: viewport.height };
   const around: Around = { x: 0, y: 0, matrix: null, clips: [], fixed: false, top: true, port, within: FAR };
   const site: Site = { scroll, byBox: new Map(), detached: [] };
-  const roots = layout.placed.map((placed) => node(placed.fragment, placed.x, placed.y, around, site)).filter((made) => made.box.parent === null);
+  const roots = layout.placed
+    .map((placed) => node(placed.fragment, placed.x, placed.y, around, site))
+    .filter((made) => made.box.parent === null);
   for (const made of site.detached) home(made.box, site)?.push(made);
   return roots;
 }
@@ -77,7 +83,11 @@ function home(box: Box, site: Site): PaintNode[] | null {
   return null;
 }
 
-const isDetached = (box: Box): boolean => !box.anonymous && box.inner !== 'text' && box.parent !== null && (box.style.position === 'absolute' || box.style.position === 'fixed');
+const isDetached = (box: Box): boolean =>
+  !box.anonymous &&
+  box.inner !== 'text' &&
+  box.parent !== null &&
+  (box.style.position === 'absolute' || box.style.position === 'fixed');
 
 function node(fragment: Fragment, x: number, y: number, around: Around, site: Site): PaintNode {
   const { scroll } = site;
@@ -85,7 +95,12 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
   const { style } = box;
   const own = fragment.kind === 'box' && !box.anonymous;
   const fixed = own && style.position === 'fixed' && !around.matrix;
-  let rect: Rect = { x: around.x + x + (fixed && !around.fixed ? scroll.x : 0), y: around.y + y + (fixed && !around.fixed ? scroll.y : 0), width: fragment.width, height: fragment.height };
+  let rect: Rect = {
+    x: around.x + x + (fixed && !around.fixed ? scroll.x : 0),
+    y: around.y + y + (fixed && !around.fixed ? scroll.y : 0),
+    width: fragment.width,
+    height: fragment.height,
+  };
   if (own && style.position === 'sticky') rect = stick(rect, style, around);
   let matrix = around.matrix;
   if (own && isTransformed(style) && !(box.outer === 'inline' && box.inner === 'flow')) {
@@ -152,8 +167,15 @@ function clipOf(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip | n
   const hidden = hiddenByClip(style);
   if (!x && !y && !hidden) return null;
   const padding = paddingBox(fragment);
-  const inner: Rect = hidden ? { x: rect.x, y: rect.y, width: 0, height: 0 } : { x: rect.x + padding.x, y: rect.y + padding.y, width: padding.width, height: padding.height };
-  const shown: Rect = { x: x || hidden ? inner.x : -OPEN, y: y || hidden ? inner.y : -OPEN, width: x || hidden ? inner.width : 2 * OPEN, height: y || hidden ? inner.height : 2 * OPEN };
+  const inner: Rect = hidden
+    ? { x: rect.x, y: rect.y, width: 0, height: 0 }
+    : { x: rect.x + padding.x, y: rect.y + padding.y, width: padding.width, height: padding.height };
+  const shown: Rect = {
+    x: x || hidden ? inner.x : -OPEN,
+    y: y || hidden ? inner.y : -OPEN,
+    width: x || hidden ? inner.width : 2 * OPEN,
+    height: y || hidden ? inner.height : 2 * OPEN,
+  };
   const scrolls = ['auto', 'scroll'].includes(style.overflowX) || ['auto', 'scroll'].includes(style.overflowY);
   return { rect: shown, matrix, box: fragment.box, scrolls };
 }
@@ -161,7 +183,8 @@ function clipOf(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip | n
 /** The old way of hiding things from sight alone. @spec css-masking-1 §6 (clip), §5.1 */
 function hiddenByClip(style: Box['style']): boolean {
   const clip = /^rect\(([^)]*)\)$/.exec(style.clip);
-  if (clip && (style.position === 'absolute' || style.position === 'fixed')) return clip[1]!.split(/[\s,]+/).every((part) => /^(0|1)(px)?$/.test(part));
+  if (clip && (style.position === 'absolute' || style.position === 'fixed'))
+    return clip[1]!.split(/[\s,]+/).every((part) => /^(0|1)(px)?$/.test(part));
   return /^(inset\((50|100)%|circle\(0|polygon\(0(px)? 0(px)?, 0(px)? 0(px)?)/.test(style.clipPath);
 }
 

@@ -77,8 +77,10 @@ function paintPseudo(node: PaintNode, group: Group | null, out: PaintItem[]): vo
   paintFlow(collect(node), emit, group, out);
 }
 
-const isAtomic = (node: PaintNode): boolean => node.fragment.kind === 'box' && (node.box.outer === 'atomic' || isFlexItem(node.box));
-const isFlexItem = (box: Box): boolean => box.parent !== null && ['flex', 'grid'].includes(box.parent.inner) && box.outer !== 'inline';
+const isAtomic = (node: PaintNode): boolean =>
+  node.fragment.kind === 'box' && (node.box.outer === 'atomic' || isFlexItem(node.box));
+const isFlexItem = (box: Box): boolean =>
+  box.parent !== null && ['flex', 'grid'].includes(box.parent.inner) && box.outer !== 'inline';
 
 /** Sorts what lies below a node into the phases of painting, layers taken out with all levels of them. */
 function collect(node: PaintNode): Collected {

@@ -5,10 +5,12 @@ export function stackingReasons(box: Box): readonly string[] {
   if (box.anonymous || box.inner === 'text') return [];
   const { style } = box;
   const reasons: string[] = [];
-  const inFlexOrGrid = box.parent !== null && ['flex', 'grid'].includes(box.parent.inner) && box.style.position === 'static';
+  const inFlexOrGrid =
+    box.parent !== null && ['flex', 'grid'].includes(box.parent.inner) && box.style.position === 'static';
   if (box.parent === null) reasons.push('root element');
   if (style.position === 'fixed' || style.position === 'sticky') reasons.push(`position: ${style.position}`);
-  else if (style.position !== 'static' && style.zIndex !== 'auto') reasons.push(`position: ${style.position} with z-index: ${style.zIndex}`);
+  else if (style.position !== 'static' && style.zIndex !== 'auto')
+    reasons.push(`position: ${style.position} with z-index: ${style.zIndex}`);
   if (inFlexOrGrid && style.zIndex !== 'auto') reasons.push(`flex or grid item with z-index: ${style.zIndex}`);
   if (style.opacity < 1) reasons.push(`opacity: ${style.opacity}`);
   if (style.mixBlendMode !== 'normal') reasons.push(`mix-blend-mode: ${style.mixBlendMode}`);
@@ -18,12 +20,21 @@ export function stackingReasons(box: Box): readonly string[] {
   if (/\b(layout|paint|strict|content)\b/.test(style.contain)) reasons.push(`contain: ${style.contain}`);
   if (/\b(size|inline-size)\b/.test(style.containerType)) reasons.push(`container-type: ${style.containerType}`);
   if (box.outer !== 'inline' || box.inner !== 'flow') {
-    for (const [name, set] of [['transform', style.transform.length > 0], ['translate', style.translate.length > 0], ['rotate', style.rotate.length > 0], ['scale', style.scale.length > 0]] as const) if (set) reasons.push(name);
+    for (const [name, set] of [
+      ['transform', style.transform.length > 0],
+      ['translate', style.translate.length > 0],
+      ['rotate', style.rotate.length > 0],
+      ['scale', style.scale.length > 0],
+    ] as const)
+      if (set) reasons.push(name);
     if (style.perspective !== 'none') reasons.push('perspective');
   }
   if (style.filter !== 'none') reasons.push('filter');
   if (style.backdropFilter !== 'none') reasons.push('backdrop-filter');
-  const will = /\b(transform|translate|rotate|scale|opacity|filter|backdrop-filter|perspective|mix-blend-mode|isolation|position|z-index|clip-path|mask|contain)\b/.exec(style.willChange);
+  const will =
+    /\b(transform|translate|rotate|scale|opacity|filter|backdrop-filter|perspective|mix-blend-mode|isolation|position|z-index|clip-path|mask|contain)\b/.exec(
+      style.willChange,
+    );
   if (will) reasons.push(`will-change: ${will[1]}`);
   return reasons;
 }

@@ -1,6 +1,27 @@
 import { LimitLog, SourceText, type Limit } from '../base/index.js';
-import { bundledMetrics, generateBoxes, layoutDocument, makeLayout, needsFullBreaks, newMemory, type BoxTree, type ImageSizes, type LayoutMemory, type LineBreaks, type TextMetrics } from '../boxes/index.js';
-import { Cascade, differsInColourOnly, matchDocument, stateView, type ComputedStyle, type FontUnits, type MatchedDocument, type StyleTree } from '../cascade/index.js';
+import {
+  bundledMetrics,
+  generateBoxes,
+  layoutDocument,
+  makeLayout,
+  needsFullBreaks,
+  newMemory,
+  type BoxTree,
+  type ImageSizes,
+  type LayoutMemory,
+  type LineBreaks,
+  type TextMetrics,
+} from '../boxes/index.js';
+import {
+  Cascade,
+  differsInColourOnly,
+  matchDocument,
+  stateView,
+  type ComputedStyle,
+  type FontUnits,
+  type MatchedDocument,
+  type StyleTree,
+} from '../cascade/index.js';
 import { factsOf } from '../css/index.js';
 import { parseHtml, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { baseUrl, collectSheets, resolveUrl, type Resources, type RuleSet, type SheetCache } from '../sheets/index.js';
@@ -38,7 +59,10 @@ export class PageDraft {
     readonly options: PageOptions,
   ) {
     this.sheets = options.sheets ?? new Map();
-    this.document = parseHtml(new SourceText(text.name, text.html), { scripting: options.scripting, limits: this.limits });
+    this.document = parseHtml(new SourceText(text.name, text.html), {
+      scripting: options.scripting,
+      limits: this.limits,
+    });
   }
 
   /** URLs of sheets the page needs beyond those given; imports show only once their sheet is there. */
@@ -58,7 +82,10 @@ export class PageDraft {
 
   /** Whether the page's text asks for line breaking by the full rules. */
   get needsFullBreaks(): boolean {
-    return needsFullBreaks(this.text.html) && this.document.elements.some((e) => e.children.some((c) => c.kind === 'text' && needsFullBreaks(c.data)));
+    return (
+      needsFullBreaks(this.text.html) &&
+      this.document.elements.some((e) => e.children.some((c) => c.kind === 'text' && needsFullBreaks(c.data)))
+    );
   }
 
   finish(parts: PageParts): Page {
@@ -118,7 +145,8 @@ export class Page {
     this.#touched ??= touchedProperties(this.#cascade.matched);
     const out = new Set<string>();
     for (let e: ElementNode | null = element; e; e = e.parent) {
-      const own = state === 'hover' ? ['hover'] : e === element ? ['focus', 'focus-visible', 'focus-within'] : ['focus-within'];
+      const own =
+        state === 'hover' ? ['hover'] : e === element ? ['focus', 'focus-visible', 'focus-within'] : ['focus-within'];
       for (const name of own) for (const property of this.#touched.get(name)?.get(e) ?? []) out.add(property);
     }
     return out;
@@ -158,25 +186,50 @@ export class Page {
   #laidOut(s: Setting, styles: StyleTree): Scene {
     const { medium } = styles;
     const { tree, memory } = this.#treeFor(styles);
-    const layout = makeLayout({ metrics: this.#metrics, breaks: this.#breaks, limits: this.#log, quirks: this.document.quirks, viewport: { width: medium.width, height: medium.height } }, memory);
+    const layout = makeLayout(
+      {
+        metrics: this.#metrics,
+        breaks: this.#breaks,
+        limits: this.#log,
+        quirks: this.document.quirks,
+        viewport: { width: medium.width, height: medium.height },
+      },
+      memory,
+    );
     return new Scene(s, medium, this.document, styles, tree, layoutDocument(tree.root, layout));
   }
 
   #recolours(before: StyleTree, after: StyleTree): boolean {
-    const alike = (a: ComputedStyle | null, b: ComputedStyle | null) => a === b || (a !== null && b !== null && differsInColourOnly(a, b));
+    const alike = (a: ComputedStyle | null, b: ComputedStyle | null) =>
+      a === b || (a !== null && b !== null && differsInColourOnly(a, b));
     return after.changed.every((element) => {
       if (!alike(before.of(element), after.of(element))) return false;
-      return !after.hasPseudo(element) || (['before', 'after'] as const).every((name) => alike(before.pseudo(element, name), after.pseudo(element, name)));
+      return (
+        !after.hasPseudo(element) ||
+        (['before', 'after'] as const).every((name) => alike(before.pseudo(element, name), after.pseudo(element, name)))
+      );
     });
   }
 
   /** Box trees depend on styles alone: where those are the same objects, tree and layout are shared. */
   #treeFor(styles: StyleTree) {
     const { elements } = this.document;
-    const samePseudos = (other: StyleTree) => elements.every((e) => !styles.hasPseudo(e) || (other.pseudo(e, 'before') === styles.pseudo(e, 'before') && other.pseudo(e, 'after') === styles.pseudo(e, 'after')));
-    const known = this.#trees.find((entry) => elements.every((e) => entry.styles.of(e) === styles.of(e)) && samePseudos(entry.styles));
+    const samePseudos = (other: StyleTree) =>
+      elements.every(
+        (e) =>
+          !styles.hasPseudo(e) ||
+          (other.pseudo(e, 'before') === styles.pseudo(e, 'before') &&
+            other.pseudo(e, 'after') === styles.pseudo(e, 'after')),
+      );
+    const known = this.#trees.find(
+      (entry) => elements.every((e) => entry.styles.of(e) === styles.of(e)) && samePseudos(entry.styles),
+    );
     if (known) return known;
-    const made = { styles, tree: generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log), memory: newMemory() };
+    const made = {
+      styles,
+      tree: generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log),
+      memory: newMemory(),
+    };
     if (this.#trees.length >= 40) this.#trees.shift();
     this.#trees.push(made);
     return made;
@@ -205,6 +258,10 @@ function touchedProperties({ byElement }: MatchedDocument): Touched {
 function fontUnits(metrics: TextMetrics): FontUnits {
   return (families, size, weight, italic) => {
     const face = metrics.face(families, weight, italic);
-    return { xHeight: face.xHeight(size), zeroAdvance: face.width('0', size, false), lineHeight: face.lineHeight(size) };
+    return {
+      xHeight: face.xHeight(size),
+      zeroAdvance: face.width('0', size, false),
+      lineHeight: face.lineHeight(size),
+    };
   };
 }

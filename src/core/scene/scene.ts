@@ -3,7 +3,17 @@ import type { Box, BoxTree, DocumentLayout, Fragment } from '../boxes/index.js';
 import type { ComputedStyle, StyleTree } from '../cascade/index.js';
 import { compose, WHITE, type Medium, type PseudoElement, type Rgba } from '../css/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
-import { backdropAt, boundsOf, elementOf, hitTest, locate, paintOrder, type Backdrop, type PaintItem, type PaintNode } from '../paint/index.js';
+import {
+  backdropAt,
+  boundsOf,
+  elementOf,
+  hitTest,
+  locate,
+  paintOrder,
+  type Backdrop,
+  type PaintItem,
+  type PaintNode,
+} from '../paint/index.js';
 import type { Setting } from './setting.js';
 
 /** A page at a setting: styles, boxes, painting. What is not asked for is not worked out. */
@@ -77,7 +87,10 @@ export class Scene {
   rect(element: ElementNode): Rect | null {
     let known = this.#rects.get(element);
     if (known === undefined) {
-      known = this.nodes(element).reduce<Rect | null>((all, node) => unite(all, boundsOf(node.matrix, node.rect)), null);
+      known = this.nodes(element).reduce<Rect | null>(
+        (all, node) => unite(all, boundsOf(node.matrix, node.rect)),
+        null,
+      );
       this.#rects.set(element, known);
     }
     return known;
@@ -100,7 +113,12 @@ export class Scene {
     if (!this.isVisible(element)) return null;
     let seen: Rect | null = null;
     const size = this.scrollSize;
-    const page: Rect = { x: 0, y: 0, width: Math.max(size.width, this.medium.width), height: Math.max(size.height, this.medium.height) };
+    const page: Rect = {
+      x: 0,
+      y: 0,
+      width: Math.max(size.width, this.medium.width),
+      height: Math.max(size.height, this.medium.height),
+    };
     for (const node of this.nodes(element)) {
       const { x, y } = this.setting.scroll;
       const view: Rect = { x, y, width: this.medium.width, height: this.medium.height };
@@ -127,7 +145,8 @@ export class Scene {
     if (!this.#canvas) {
       const { root, body } = this.document;
       const own = this.style(root).backgroundColor;
-      const taken = own.a === 0 && this.style(root).backgroundImage.length === 0 && body ? this.style(body).backgroundColor : own;
+      const taken =
+        own.a === 0 && this.style(root).backgroundImage.length === 0 && body ? this.style(body).backgroundColor : own;
       this.#canvas = compose(taken, WHITE);
     }
     return this.#canvas;

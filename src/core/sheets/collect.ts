@@ -1,4 +1,5 @@
-import { LimitLog, SourceText, type Span } from '../base/index.js';
+import type { LimitLog} from '../base/index.js';
+import { SourceText, type Span } from '../base/index.js';
 import { compileMedia, QUIRKS_SHEET, USER_AGENT_SHEET, type MediaCondition } from '../css/index.js';
 import { splitTokens, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { parseSheet, type ParsedSheet } from './parse.js';
@@ -47,7 +48,13 @@ let quirks: ParsedSheet | null = null;
  * Call again with more resources until `wanted` is empty.
  * @spec html §4.2.4 (link), §4.2.6 (style), css-cascade-5 §2
  */
-export function collectSheets(document: HtmlDocument, url: string, resources: Resources, cache: SheetCache, limits: LimitLog): Collected {
+export function collectSheets(
+  document: HtmlDocument,
+  url: string,
+  resources: Resources,
+  cache: SheetCache,
+  limits: LimitLog,
+): Collected {
   const g: Gathering = {
     resources,
     cache,
@@ -71,9 +78,18 @@ export function collectSheets(document: HtmlDocument, url: string, resources: Re
   const base = baseUrl(document, url);
   for (const element of document.elements) fromElement(element, document, base, g);
   number(g.layers, { next: 0 });
-  const thresholds: SheetThreshold[] = [...g.thresholds.values()].sort((a, b) => a.px - b.px || (a.side === 'from' ? -1 : 1));
+  const thresholds: SheetThreshold[] = [...g.thresholds.values()].sort(
+    (a, b) => a.px - b.px || (a.side === 'from' ? -1 : 1),
+  );
   return {
-    ruleSet: { rules: g.rules, thresholds, fontFaces: g.fontFaces, properties: g.properties, keyframes: g.keyframes, bytes: g.bytes },
+    ruleSet: {
+      rules: g.rules,
+      thresholds,
+      fontFaces: g.fontFaces,
+      properties: g.properties,
+      keyframes: g.keyframes,
+      bytes: g.bytes,
+    },
     wanted: [...g.wanted],
   };
 }
@@ -94,16 +110,25 @@ function fromElement(element: ElementNode, document: HtmlDocument, base: string,
 }
 
 const inTemplate = (element: ElementNode): boolean => element.parent?.tag === 'template';
-const isCss = (type: string | undefined): boolean => type === undefined || type.trim() === '' || /^text\/css\b/i.test(type.trim());
+const isCss = (type: string | undefined): boolean =>
+  type === undefined || type.trim() === '' || /^text\/css\b/i.test(type.trim());
 
 function linked(element: ElementNode, base: string, g: Gathering): void {
   const rel = splitTokens((element.attributes.get('rel') ?? '').toLowerCase());
   const href = element.attributes.get('href');
-  if (!rel.includes('stylesheet') || rel.includes('alternate') || !href?.trim() || element.attributes.has('disabled') || !isCss(element.attributes.get('type'))) return;
+  if (
+    !rel.includes('stylesheet') ||
+    rel.includes('alternate') ||
+    !href?.trim() ||
+    element.attributes.has('disabled') ||
+    !isCss(element.attributes.get('type'))
+  )
+    return;
   const media = element.attributes.get('media');
   const url = resolveUrl(href.trim(), base);
   const span = element.attributeSpan('href') ?? element.startTag;
-  if (!url) return g.limits.add('missing', `sheet ${href}`, 'its address is malformed; the page is looked at without it', span);
+  if (!url)
+    return g.limits.add('missing', `sheet ${href}`, 'its address is malformed; the page is looked at without it', span);
   const condition = media ? compileMedia(media) : null;
   if (condition && span) note(condition, element.attributeSpan('media') ?? span, g);
   load(url, href, condition ? [condition] : [], [], span, 0, g);
@@ -117,7 +142,9 @@ function embedded(element: ElementNode, document: HtmlDocument, base: string, g:
   const key = `${document.source.name}#${element.index}\0${text}`;
   let parsed = g.cache.get(key);
   if (!parsed) {
-    parsed = parseSheet(new SourceText(document.source.name, text, exact ? start : (element.startTag?.start ?? 0), document.source));
+    parsed = parseSheet(
+      new SourceText(document.source.name, text, exact ? start : (element.startTag?.start ?? 0), document.source),
+    );
     g.cache.set(key, parsed);
   }
   g.bytes += text.length;
@@ -127,14 +154,29 @@ function embedded(element: ElementNode, document: HtmlDocument, base: string, g:
   add(parsed, 'author', condition ? [condition] : [], { url: base, depth: 0, layers: [] }, g);
 }
 
-function load(url: string, reference: string, conditions: readonly MediaCondition[], layers: readonly string[], span: Span | null, depth: number, g: Gathering): void {
-  if (depth > IMPORT_DEPTH) return g.limits.add('budget', `imports deeper than ${IMPORT_DEPTH}`, 'deeper sheets are left out', span);
+function load(
+  url: string,
+  reference: string,
+  conditions: readonly MediaCondition[],
+  layers: readonly string[],
+  span: Span | null,
+  depth: number,
+  g: Gathering,
+): void {
+  if (depth > IMPORT_DEPTH)
+    return g.limits.add('budget', `imports deeper than ${IMPORT_DEPTH}`, 'deeper sheets are left out', span);
   const resource = g.resources.get(url);
   if (resource === undefined) {
     g.wanted.add(url);
     return;
   }
-  if (resource === null) return g.limits.add('missing', `sheet ${reference}`, 'it could not be read; the page is looked at without it', span);
+  if (resource === null)
+    return g.limits.add(
+      'missing',
+      `sheet ${reference}`,
+      'it could not be read; the page is looked at without it',
+      span,
+    );
   const key = `${url}\0${resource.text}`;
   let parsed = g.cache.get(key);
   if (!parsed) {
@@ -151,17 +193,34 @@ interface Place {
   readonly layers: readonly string[];
 }
 
-function add(sheet: ParsedSheet, origin: StyleRule['origin'], conditions: readonly MediaCondition[], place: Place | null, g: Gathering): void {
+function add(
+  sheet: ParsedSheet,
+  origin: StyleRule['origin'],
+  conditions: readonly MediaCondition[],
+  place: Place | null,
+  g: Gathering,
+): void {
   const prefix = place?.layers ?? [];
   const unique = g.anonymous++;
   if (origin === 'author') g.limits.merge(sheet.limits);
-  const located = (names: readonly string[]) => [...prefix, ...names.map((name) => (name.startsWith('#') ? `${name}@${unique}` : name))];
+  const located = (names: readonly string[]) => [
+    ...prefix,
+    ...names.map((name) => (name.startsWith('#') ? `${name}@${unique}` : name)),
+  ];
   for (const names of sheet.layerNames) layerAt(located(names), g.layers);
   for (const item of sheet.imports) {
     const url = place && resolveUrl(item.url, place.url);
     if (!place || !url || !item.supported) continue;
     const layers = item.layer === null ? prefix : located(item.layer.split('.'));
-    load(url, item.url, item.condition ? [...conditions, item.condition] : conditions, layers, item.span, place.depth + 1, g);
+    load(
+      url,
+      item.url,
+      item.condition ? [...conditions, item.condition] : conditions,
+      layers,
+      item.span,
+      place.depth + 1,
+      g,
+    );
   }
   for (const rule of sheet.rules) {
     const path = located(rule.layers);

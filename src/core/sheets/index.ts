@@ -1,3 +1,11 @@
 export * from './rules.js';
 export { parseSheet, parseStyleAttribute, type ParsedSheet } from './parse.js';
-export { collectSheets, baseUrl, resolveUrl, type Collected, type Resource, type Resources, type SheetCache } from './collect.js';
+export {
+  collectSheets,
+  baseUrl,
+  resolveUrl,
+  type Collected,
+  type Resource,
+  type Resources,
+  type SheetCache,
+} from './collect.js';

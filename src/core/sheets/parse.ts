@@ -1,7 +1,14 @@
 import type { AtRule, ChildNode, Container, Declaration as PostDeclaration, Root, Rule } from 'postcss';
 import safeParse from 'postcss-safe-parser';
 import { LimitLog, type Limit, type SourceText, type Span } from '../base/index.js';
-import { compileMedia, compileSelectors, SelectorError, supports, type MediaCondition, type Selector } from '../css/index.js';
+import {
+  compileMedia,
+  compileSelectors,
+  SelectorError,
+  supports,
+  type MediaCondition,
+  type Selector,
+} from '../css/index.js';
 import type { ContainerQuery, Declaration, FontFace, RegisteredProperty } from './rules.js';
 
 /** A rule of one sheet, its place among layers still relative to that sheet. */
@@ -50,7 +57,13 @@ interface Frame {
   readonly parent: readonly Selector[] | null;
 }
 
-type Mutable<T> = { -readonly [K in keyof T]: T[K] extends readonly (infer U)[] ? U[] : T[K] extends ReadonlyMap<infer A, infer B> ? Map<A, B> : T[K] };
+type Mutable<T> = {
+  -readonly [K in keyof T]: T[K] extends readonly (infer U)[]
+    ? U[]
+    : T[K] extends ReadonlyMap<infer A, infer B>
+      ? Map<A, B>
+      : T[K];
+};
 
 interface Work {
   readonly out: Mutable<ParsedSheet>;
@@ -67,7 +80,17 @@ const NESTING_CAP = 200;
  */
 export function parseSheet(source: SourceText): ParsedSheet {
   const limits = new LimitLog();
-  const out: Mutable<ParsedSheet> = { source, limits: [], imports: [], rules: [], layerNames: [], conditions: [], fontFaces: [], properties: [], keyframes: new Map() };
+  const out: Mutable<ParsedSheet> = {
+    source,
+    limits: [],
+    imports: [],
+    rules: [],
+    layerNames: [],
+    conditions: [],
+    fontFaces: [],
+    properties: [],
+    keyframes: new Map(),
+  };
   let root: Root;
   try {
     root = safeParse(source.text) as Root;
@@ -83,7 +106,10 @@ export function parseSheet(source: SourceText): ParsedSheet {
 /** Declarations of a `style=""` attribute. @spec css-style-attr-1 */
 export function parseStyleAttribute(source: SourceText): readonly Declaration[] {
   const root = safeParse(source.text) as Root;
-  return root.nodes.filter((node): node is PostDeclaration => node.type === 'decl').map((node) => declarationOf(node, source)).filter((d) => d !== null);
+  return root.nodes
+    .filter((node): node is PostDeclaration => node.type === 'decl')
+    .map((node) => declarationOf(node, source))
+    .filter((d) => d !== null);
 }
 
 function spanOf(node: ChildNode, source: SourceText): Span {
@@ -93,7 +119,12 @@ function spanOf(node: ChildNode, source: SourceText): Span {
 
 function walk(container: Container, frame: Frame, work: Work, depth: number): void {
   if (depth > NESTING_CAP) {
-    work.limits.add('budget', `rules nested deeper than ${NESTING_CAP}`, 'they are left out', spanOf(container as ChildNode, work.out.source));
+    work.limits.add(
+      'budget',
+      `rules nested deeper than ${NESTING_CAP}`,
+      'they are left out',
+      spanOf(container as ChildNode, work.out.source),
+    );
     return;
   }
   let run: Declaration[] = [];
@@ -121,10 +152,21 @@ function declarationOf(node: PostDeclaration, source: SourceText): Declaration |
   const custom = node.prop.startsWith('--');
   const text = (custom ? (node.raws.value?.raw ?? node.value) : node.value).trim();
   if (!custom && text === '') return null;
-  return { name: custom ? node.prop : node.prop.toLowerCase(), text, important: node.important === true, span: spanOf(node, source) };
+  return {
+    name: custom ? node.prop : node.prop.toLowerCase(),
+    text,
+    important: node.important === true,
+    span: spanOf(node, source),
+  };
 }
 
-function emit(selectors: readonly Selector[], declarations: readonly Declaration[], frame: Frame, node: ChildNode, work: Work): void {
+function emit(
+  selectors: readonly Selector[],
+  declarations: readonly Declaration[],
+  frame: Frame,
+  node: ChildNode,
+  work: Work,
+): void {
   const { conditions, containers, layers } = frame;
   work.out.rules.push({ selectors, declarations, conditions, containers, layers, span: spanOf(node, work.out.source) });
 }
@@ -136,7 +178,12 @@ function styleRule(node: Rule, frame: Frame, work: Work, depth: number): void {
     selectors = compileSelectors(node.selector.replace(/\/\*[^]*?\*\//g, ' '), { parent: frame.parent });
   } catch (error) {
     if (!(error instanceof SelectorError)) throw error;
-    work.limits.add('repaired', `selector ${node.selector.slice(0, 60)}`, `the rule is dropped as in browsers (${error.message})`, spanOf(node, work.out.source));
+    work.limits.add(
+      'repaired',
+      `selector ${node.selector.slice(0, 60)}`,
+      `the rule is dropped as in browsers (${error.message})`,
+      spanOf(node, work.out.source),
+    );
     return;
   }
   const inner: Frame = { ...frame, parent: selectors };
@@ -178,7 +225,12 @@ function atRule(node: AtRule, frame: Frame, work: Work, depth: number): void {
     case 'container': {
       const match = /^(?!not\b|style\(|scroll-state\()([a-z_-][\w-]*)?\s*(.*)$/is.exec(params);
       work.limits.add('unsupported', '@container', 'its rules are left out', span);
-      return walk(node, { ...frame, containers: [...frame.containers, { name: match?.[1] ?? null, text: match?.[2] ?? params }] }, work, depth + 1);
+      return walk(
+        node,
+        { ...frame, containers: [...frame.containers, { name: match?.[1] ?? null, text: match?.[2] ?? params }] },
+        work,
+        depth + 1,
+      );
     }
     case 'import':
       return importRule(params, frame, span, work);
@@ -197,7 +249,17 @@ function atRule(node: AtRule, frame: Frame, work: Work, depth: number): void {
   }
 }
 
-const IGNORED = new Set(['charset', 'namespace', 'page', 'counter-style', 'starting-style', 'view-transition', 'font-feature-values', 'font-palette-values', 'position-try']);
+const IGNORED = new Set([
+  'charset',
+  'namespace',
+  'page',
+  'counter-style',
+  'starting-style',
+  'view-transition',
+  'font-feature-values',
+  'font-palette-values',
+  'position-try',
+]);
 
 function layerRule(node: AtRule, params: string, frame: Frame, work: Work, depth: number): void {
   const names = params === '' ? [] : params.split(',').map((part) => part.trim().split('.'));
@@ -252,9 +314,17 @@ const unquote = (text: string): string => text.trim().replace(/^(["'])([^]*)\1$/
 function fontFace(node: AtRule, span: Span, work: Work): void {
   const given = descriptors(node, work.out.source);
   const family = unquote(given.get('font-family') ?? '');
-  const sources = [...(given.get('src') ?? '').matchAll(/url\(\s*(?:"([^"]*)"|'([^']*)'|([^)"'\s]*))\s*\)/gi)].map((m) => m[1] ?? m[2] ?? m[3] ?? '');
+  const sources = [...(given.get('src') ?? '').matchAll(/url\(\s*(?:"([^"]*)"|'([^']*)'|([^)"'\s]*))\s*\)/gi)].map(
+    (m) => m[1] ?? m[2] ?? m[3] ?? '',
+  );
   if (family === '') return;
-  work.out.fontFaces.push({ family, sources, weight: given.get('font-weight') ?? 'normal', style: given.get('font-style') ?? 'normal', span });
+  work.out.fontFaces.push({
+    family,
+    sources,
+    weight: given.get('font-weight') ?? 'normal',
+    style: given.get('font-style') ?? 'normal',
+    span,
+  });
 }
 
 /** Keeps the declarations in force at the end of one run. */

@@ -3,7 +3,11 @@
  * @param value a content-distribution or position keyword, flow-relative; `safe ` in front is honoured
  * @spec css-align-3 §4.3, §5.1, §5.3
  */
-export function distribute(value: string, spare: number, count: number): { readonly offset: number; readonly between: number } {
+export function distribute(
+  value: string,
+  spare: number,
+  count: number,
+): { readonly offset: number; readonly between: number } {
   const safe = value.startsWith('safe ');
   const plain = value.replace(/^(safe|unsafe) /, '');
   const none = { offset: 0, between: 0 };

@@ -1,10 +1,28 @@
 import { resolveLength } from '../../css/index.js';
 import { isInFlow, isOutOfFlow, type Box } from '../box.js';
-import { horizontal, makeFragment, snap, vertical, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import {
+  horizontal,
+  makeFragment,
+  snap,
+  vertical,
+  type Edges,
+  type Fragment,
+  type OutOfFlow,
+  type Placed,
+} from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
 import { specifiedMargins, usedMargins, type Margins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, clampWidth, frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
+import {
+  clampHeight,
+  clampWidth,
+  frameHeight,
+  frameWidth,
+  heightFor,
+  preferredRatio,
+  widthFor,
+  type Frame,
+} from '../used/sizes.js';
 import { replacedSize } from '../used/replaced.js';
 import { frameOf, specifiedHeight } from './flow.js';
 import { adoptOutOfFlow } from './positioned.js';
@@ -62,14 +80,32 @@ interface Line {
  * Lays out a flex container.
  * @spec css-flexbox-1 §9
  */
-export function layoutFlex(box: Box, width: number, frame: Frame, margin: Edges, space: Space, layout: Layout): Fragment {
+export function layoutFlex(
+  box: Box,
+  width: number,
+  frame: Frame,
+  margin: Edges,
+  space: Space,
+  layout: Layout,
+): Fragment {
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
-  const height = specified === null ? NaN : Math.max(0, (space.fixedHeight ?? clampHeight(box, specified, space.height, frame)) - frameHeight(frame));
+  const height =
+    specified === null
+      ? NaN
+      : Math.max(0, (space.fixedHeight ?? clampHeight(box, specified, space.height, frame)) - frameHeight(frame));
   const c = container(box, Math.max(0, width - frameWidth(frame)), height, layout);
-  const items = box.children.filter(isInFlow).map((child) => makeItem(child, c, space.definite !== false)).sort(byOrder);
+  const items = box.children
+    .filter(isInFlow)
+    .map((child) => makeItem(child, c, space.definite !== false))
+    .sort(byOrder);
   const lines = collectLines(items, c, space, frame);
   const mainSize = Number.isNaN(c.mainSize) ? columnMain(lines, c, space, frame) : c.mainSize;
-  for (const line of lines) resolveFlexible(line.items, mainSize - c.mainGap * Math.max(0, line.items.length - 1), Number.isNaN(c.mainSize) && Number.isNaN(mainSize));
+  for (const line of lines)
+    resolveFlexible(
+      line.items,
+      mainSize - c.mainGap * Math.max(0, line.items.length - 1),
+      Number.isNaN(c.mainSize) && Number.isNaN(mainSize),
+    );
   for (const line of lines) for (const item of line.items) item.fragment = layoutItem(item, c, null);
   const crossSize = settleLines(lines, c, space, frame);
   for (const line of lines) for (const item of line.items) stretch(item, line, c);
@@ -89,7 +125,8 @@ function container(box: Box, width: number, height: number, layout: Layout): Con
   const row = style.flexDirection.startsWith('row');
   const rtl = style.direction === 'rtl';
   const reverse = style.flexDirection.endsWith('reverse');
-  const gap = (value: typeof style.rowGap, basis: number) => (value === 'normal' ? 0 : snap(resolveLength(value, basis) || 0));
+  const gap = (value: typeof style.rowGap, basis: number) =>
+    value === 'normal' ? 0 : snap(resolveLength(value, basis) || 0);
   const gaps = { x: gap(style.columnGap, width), y: gap(style.rowGap, height) };
   return {
     box,
@@ -113,8 +150,10 @@ function alignOf(box: Box, c: Container): string {
   return value === 'normal' ? 'stretch' : value.replace(/^(safe|unsafe) /, '');
 }
 
-const crossAuto = (box: Box, row: boolean): boolean => box.anonymous || (row ? box.style.height : box.style.width) === 'auto';
-const hasAutoCross = (margins: Margins, row: boolean): boolean => (row ? margins.top === null || margins.bottom === null : margins.left === null || margins.right === null);
+const crossAuto = (box: Box, row: boolean): boolean =>
+  box.anonymous || (row ? box.style.height : box.style.width) === 'auto';
+const hasAutoCross = (margins: Margins, row: boolean): boolean =>
+  row ? margins.top === null || margins.bottom === null : margins.left === null || margins.right === null;
 
 /** Flex base size, automatic minimum and hypothetical size. @spec css-flexbox-1 §9.2, §4.5 */
 function makeItem(box: Box, c: Container, definite: boolean): Item {
@@ -122,12 +161,33 @@ function makeItem(box: Box, c: Container, definite: boolean): Item {
   const margins = specifiedMargins(box, c.width);
   const used = usedMargins(box, c.width);
   const { row } = c;
-  const base = { box, frame, margins, mainMargin: row ? horizontal(used) : vertical(used), crossMargin: row ? vertical(used) : horizontal(used), align: alignOf(box, c) };
+  const base = {
+    box,
+    frame,
+    margins,
+    mainMargin: row ? horizontal(used) : vertical(used),
+    crossMargin: row ? vertical(used) : horizontal(used),
+    align: alignOf(box, c),
+  };
   const extra = row ? frameWidth(frame) : frameHeight(frame);
   const size = Math.max(extra, baseSize(box, frame, base, c, definite));
   const max = mainLimit(box, 'max', frame, c) ?? Infinity;
   const min = Math.max(extra, automaticMinimum(box, frame, base, c, max));
-  return { ...base, base: size, minFrame: extra, min, max, hypothetical: Math.max(min, Math.min(max, size)), main: size, frozen: false, fragment: null, mainAt: 0, crossAt: 0, autoMain: 0, autoCross: 0 };
+  return {
+    ...base,
+    base: size,
+    minFrame: extra,
+    min,
+    max,
+    hypothetical: Math.max(min, Math.min(max, size)),
+    main: size,
+    frozen: false,
+    fragment: null,
+    mainAt: 0,
+    crossAt: 0,
+    autoMain: 0,
+    autoCross: 0,
+  };
 }
 
 type Partial_ = Pick<Item, 'margins' | 'crossMargin' | 'align'>;
@@ -135,7 +195,10 @@ type Partial_ = Pick<Item, 'margins' | 'crossMargin' | 'align'>;
 function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, c: Container): number | null {
   if (box.anonymous) return null;
   const { style } = box;
-  if (c.row) return widthFor(box, which === 'min' ? style.minWidth : style.maxWidth, c.width, NaN, frame, () => c.layout.intrinsic(box));
+  if (c.row)
+    return widthFor(box, which === 'min' ? style.minWidth : style.maxWidth, c.width, NaN, frame, () =>
+      c.layout.intrinsic(box),
+    );
   return heightFor(box, which === 'min' ? style.minHeight : style.maxHeight, c.height, frame);
 }
 
@@ -145,7 +208,9 @@ function baseSize(box: Box, frame: Frame, item: Partial_, c: Container, definite
   const basis = box.anonymous ? 'auto' : style.flexBasis;
   const value = basis === 'auto' ? (box.anonymous ? 'auto' : c.row ? style.width : style.height) : basis;
   if (value !== 'content') {
-    const size = c.row ? widthFor(box, value, c.width, c.width, frame, intrinsic) : heightFor(box, value, definite ? c.height : NaN, frame);
+    const size = c.row
+      ? widthFor(box, value, c.width, c.width, frame, intrinsic)
+      : heightFor(box, value, definite ? c.height : NaN, frame);
     if (size !== null) return size;
   }
   return contentSize(box, frame, item, c);
@@ -160,7 +225,10 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
   }
   if (c.row) {
     const ratio = preferredRatio(box);
-    const cross = ratio === null ? null : (heightFor(box, box.style.height, c.height, frame) ?? stretchedCross(box, item, c) ?? null);
+    const cross =
+      ratio === null
+        ? null
+        : (heightFor(box, box.style.height, c.height, frame) ?? stretchedCross(box, item, c) ?? null);
     if (ratio !== null && cross !== null) return (cross - frameHeight(frame)) * ratio + frameWidth(frame);
     return c.layout.intrinsic(box).max + frameWidth(frame);
   }
@@ -169,23 +237,41 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
 
 /** Definite cross size a stretched item of a single line has. @spec css-flexbox-1 §9.9 */
 function stretchedCross(box: Box, item: Partial_, c: Container): number | undefined {
-  if (c.wraps || item.align !== 'stretch' || !crossAuto(box, c.row) || hasAutoCross(item.margins, c.row) || Number.isNaN(c.crossSize)) return undefined;
+  if (
+    c.wraps ||
+    item.align !== 'stretch' ||
+    !crossAuto(box, c.row) ||
+    hasAutoCross(item.margins, c.row) ||
+    Number.isNaN(c.crossSize)
+  )
+    return undefined;
   const size = Math.max(0, c.crossSize - item.crossMargin);
-  return c.row ? clampHeight(box, size, c.height, frameOf(box, c.width)) : clampWidth(box, size, c.width, size, frameOf(box, c.width), () => c.layout.intrinsic(box));
+  return c.row
+    ? clampHeight(box, size, c.height, frameOf(box, c.width))
+    : clampWidth(box, size, c.width, size, frameOf(box, c.width), () => c.layout.intrinsic(box));
 }
 
 function columnSpace(box: Box, item: Partial_, c: Container): Space {
   const fixed = stretchedCross(box, item, c);
-  return fixed !== undefined ? { width: c.width, height: c.height, fixedWidth: fixed } : { width: c.width, height: c.height, shrink: true };
+  return fixed !== undefined
+    ? { width: c.width, height: c.height, fixedWidth: fixed }
+    : { width: c.width, height: c.height, shrink: true };
 }
 
 /** @spec css-flexbox-1 §4.5 */
 function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, max: number): number {
   const own = mainLimit(box, 'min', frame, c);
   if (own !== null) return own;
-  const scrolls = !box.anonymous && (c.row ? box.style.overflowX : box.style.overflowY) !== 'visible' && (c.row ? box.style.overflowX : box.style.overflowY) !== 'clip';
+  const scrolls =
+    !box.anonymous &&
+    (c.row ? box.style.overflowX : box.style.overflowY) !== 'visible' &&
+    (c.row ? box.style.overflowX : box.style.overflowY) !== 'clip';
   if (scrolls) return 0;
-  const specified = box.anonymous ? null : c.row ? widthFor(box, box.style.width, c.width, NaN, frame, () => c.layout.intrinsic(box)) : heightFor(box, box.style.height, c.height, frame);
+  const specified = box.anonymous
+    ? null
+    : c.row
+      ? widthFor(box, box.style.width, c.width, NaN, frame, () => c.layout.intrinsic(box))
+      : heightFor(box, box.style.height, c.height, frame);
   const content = minContent(box, frame, item, c);
   return Math.min(specified ?? Infinity, content, max);
 }
@@ -199,7 +285,8 @@ function minContent(box: Box, frame: Frame, item: Partial_, c: Container): numbe
 function collectLines(items: readonly Item[], c: Container, space: Space, frame: Frame): Line[] {
   const line = (of: readonly Item[]): Line => ({ items: of, cross: 0, at: 0, baseline: 0 });
   let room = c.mainSize;
-  if (Number.isNaN(room)) room = (heightFor(c.box, c.box.style.maxHeight, space.height, frame) ?? Infinity) - frameHeight(frame);
+  if (Number.isNaN(room))
+    room = (heightFor(c.box, c.box.style.maxHeight, space.height, frame) ?? Infinity) - frameHeight(frame);
   if (!c.wraps) return [line(items)];
   const lines: Line[] = [];
   let run: Item[] = [];
@@ -220,7 +307,14 @@ function collectLines(items: readonly Item[], c: Container, space: Space, frame:
 
 /** Main size of a column whose height follows its content. */
 function columnMain(lines: readonly Line[], c: Container, space: Space, frame: Frame): number {
-  const longest = Math.max(0, ...lines.map((line) => line.items.reduce((sum, item) => sum + item.hypothetical + item.mainMargin, 0) + c.mainGap * Math.max(0, line.items.length - 1)));
+  const longest = Math.max(
+    0,
+    ...lines.map(
+      (line) =>
+        line.items.reduce((sum, item) => sum + item.hypothetical + item.mainMargin, 0) +
+        c.mainGap * Math.max(0, line.items.length - 1),
+    ),
+  );
   return Math.max(0, clampHeight(c.box, longest + frameHeight(frame), space.height, frame) - frameHeight(frame));
 }
 
@@ -232,7 +326,8 @@ function resolveFlexible(items: readonly Item[], room: number, indefinite: boole
   }
   const outer = (size: (item: Item) => number) => items.reduce((sum, item) => sum + size(item) + item.mainMargin, 0);
   const growing = outer((item) => item.hypothetical) < room;
-  const factor = (item: Item) => (item.box.anonymous ? (growing ? 0 : 1) : growing ? item.box.style.flexGrow : item.box.style.flexShrink);
+  const factor = (item: Item) =>
+    item.box.anonymous ? (growing ? 0 : 1) : growing ? item.box.style.flexGrow : item.box.style.flexShrink;
   for (const item of items) {
     item.frozen = factor(item) === 0 || (growing ? item.base > item.hypothetical : item.base < item.hypothetical);
     item.main = item.frozen ? item.hypothetical : item.base;
@@ -249,7 +344,13 @@ function resolveFlexible(items: readonly Item[], room: number, indefinite: boole
   }
 }
 
-function share(free: readonly Item[], remaining: number, growing: boolean, factor: (item: Item) => number, sum: number): void {
+function share(
+  free: readonly Item[],
+  remaining: number,
+  growing: boolean,
+  factor: (item: Item) => number,
+  sum: number,
+): void {
   const scaled = free.reduce((total, item) => total + factor(item) * shrinkBase(item), 0);
   for (const item of free) {
     if (growing) item.main = item.base + (sum > 0 ? (remaining * factor(item)) / sum : 0);
@@ -282,14 +383,21 @@ function layoutItem(item: Item, c: Container, cross: number | null): Fragment {
   const main = snap(item.main);
   if (c.row) {
     const fixed = cross ?? stretchedCross(box, item, c);
-    return c.layout.place(box, { width: c.width, height: c.height, fixedWidth: main, ...(fixed === undefined || fixed === null ? {} : { fixedHeight: fixed, definite: true }) });
+    return c.layout.place(box, {
+      width: c.width,
+      height: c.height,
+      fixedWidth: main,
+      ...(fixed === undefined || fixed === null ? {} : { fixedHeight: fixed, definite: true }),
+    });
   }
   const base = cross === null ? columnSpace(box, item, c) : { width: c.width, height: c.height, fixedWidth: cross };
-  const definite = !Number.isNaN(c.height) || (!box.anonymous && heightFor(box, box.style.height, c.height, item.frame) !== null);
+  const definite =
+    !Number.isNaN(c.height) || (!box.anonymous && heightFor(box, box.style.height, c.height, item.frame) !== null);
   return c.layout.place(box, { ...base, fixedHeight: main, definite });
 }
 
-const crossOf = (item: Item, row: boolean): number => (row ? item.fragment!.height : item.fragment!.width) + item.crossMargin;
+const crossOf = (item: Item, row: boolean): number =>
+  (row ? item.fragment!.height : item.fragment!.width) + item.crossMargin;
 
 /** Baseline of an item from its margin-box top. */
 function baselineOf(item: Item): number {
@@ -297,7 +405,8 @@ function baselineOf(item: Item): number {
   return (fragment!.baseline ?? fragment!.height) + (item.margins.top ?? 0);
 }
 
-const alignsBaseline = (item: Item, c: Container): boolean => c.row && /baseline/.test(item.align) && !hasAutoCross(item.margins, true);
+const alignsBaseline = (item: Item, c: Container): boolean =>
+  c.row && /baseline/.test(item.align) && !hasAutoCross(item.margins, true);
 
 /** Cross sizes of lines and of the container. @spec css-flexbox-1 §9.4 (8, 9, 15, 16) */
 function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): number {
@@ -305,23 +414,35 @@ function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): n
     const based = line.items.filter((item) => alignsBaseline(item, c));
     line.baseline = Math.max(0, ...based.map(baselineOf));
     const below = Math.max(0, ...based.map((item) => crossOf(item, c.row) - baselineOf(item)));
-    line.cross = Math.max(0, based.length > 0 ? line.baseline + below : 0, ...line.items.filter((item) => !based.includes(item)).map((item) => crossOf(item, c.row)));
+    line.cross = Math.max(
+      0,
+      based.length > 0 ? line.baseline + below : 0,
+      ...line.items.filter((item) => !based.includes(item)).map((item) => crossOf(item, c.row)),
+    );
   }
   const definite = !Number.isNaN(c.crossSize);
   const single = !c.wraps;
   const gaps = c.crossGap * Math.max(0, lines.length - 1);
   if (single && lines[0]) {
     if (definite) lines[0].cross = c.crossSize;
-    else if (c.row) lines[0].cross = clampHeight(c.box, lines[0].cross + frameHeight(frame), space.height, frame) - frameHeight(frame);
+    else if (c.row)
+      lines[0].cross =
+        clampHeight(c.box, lines[0].cross + frameHeight(frame), space.height, frame) - frameHeight(frame);
   }
   const natural = lines.reduce((sum, line) => sum + line.cross, 0) + gaps;
   let size = definite ? c.crossSize : natural;
-  if (!definite && c.row) size = Math.max(0, clampHeight(c.box, natural + frameHeight(frame), space.height, frame) - frameHeight(frame));
+  if (!definite && c.row)
+    size = Math.max(0, clampHeight(c.box, natural + frameHeight(frame), space.height, frame) - frameHeight(frame));
   const align = c.box.style.alignContent.replace(/^(safe|unsafe) /, '');
   const spare = size - natural;
-  if (!single && (align === 'normal' || align === 'stretch') && spare > 0) for (const line of lines) line.cross += spare / lines.length;
+  if (!single && (align === 'normal' || align === 'stretch') && spare > 0)
+    for (const line of lines) line.cross += spare / lines.length;
   const used = lines.reduce((sum, line) => sum + line.cross, 0) + gaps;
-  const { offset, between } = distribute(single ? 'flex-start' : align === 'normal' ? 'stretch' : align, size - used, lines.length);
+  const { offset, between } = distribute(
+    single ? 'flex-start' : align === 'normal' ? 'stretch' : align,
+    size - used,
+    lines.length,
+  );
   let at = offset;
   for (const line of lines) {
     line.at = at;
@@ -335,7 +456,9 @@ function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): n
 function stretch(item: Item, line: Line, c: Container): void {
   if (item.align !== 'stretch' || !crossAuto(item.box, c.row) || hasAutoCross(item.margins, c.row)) return;
   const size = Math.max(0, line.cross - item.crossMargin);
-  const used = c.row ? clampHeight(item.box, size, c.height, item.frame) : clampWidth(item.box, size, c.width, size, item.frame, () => c.layout.intrinsic(item.box));
+  const used = c.row
+    ? clampHeight(item.box, size, c.height, item.frame)
+    : clampWidth(item.box, size, c.width, size, item.frame, () => c.layout.intrinsic(item.box));
   item.fragment = layoutItem(item, c, used);
 }
 
@@ -343,14 +466,18 @@ function stretch(item: Item, line: Line, c: Container): void {
 function placeMain(line: Line, mainSize: number, c: Container): void {
   const { items } = line;
   const sizes = items.map((item) => (c.row ? item.fragment!.width : item.fragment!.height));
-  const used = items.reduce((sum, item, i) => sum + sizes[i]! + item.mainMargin, 0) + c.mainGap * Math.max(0, items.length - 1);
+  const used =
+    items.reduce((sum, item, i) => sum + sizes[i]! + item.mainMargin, 0) + c.mainGap * Math.max(0, items.length - 1);
   const spare = mainSize - used;
-  const ends = items.map(({ margins }): [number | null, number | null] => (c.row ? [margins.left, margins.right] : [margins.top, margins.bottom]));
+  const ends = items.map(({ margins }): [number | null, number | null] =>
+    c.row ? [margins.left, margins.right] : [margins.top, margins.bottom],
+  );
   if (c.mainBackwards) for (const pair of ends) pair.reverse();
   const autos = ends.flat().filter((m) => m === null).length;
   const auto = autos > 0 && spare > 0 ? spare / autos : 0;
   const justify = c.box.style.justifyContent;
-  const { offset, between } = autos > 0 && spare > 0 ? { offset: 0, between: 0 } : distribute(mainJustify(justify, c), spare, items.length);
+  const { offset, between } =
+    autos > 0 && spare > 0 ? { offset: 0, between: 0 } : distribute(mainJustify(justify, c), spare, items.length);
   let at = offset;
   items.forEach((item, i) => {
     const [start, end] = ends[i]!;
@@ -365,7 +492,8 @@ function placeMain(line: Line, mainSize: number, c: Container): void {
 function mainJustify(value: string, c: Container): string {
   const plain = value.replace(/^(safe|unsafe) /, '');
   const rtl = c.box.style.direction === 'rtl';
-  const towards = (left: boolean) => ((c.row ? left !== c.mainBackwards : !c.mainBackwards) ? 'flex-start' : 'flex-end');
+  const towards = (left: boolean) =>
+    (c.row ? left !== c.mainBackwards : !c.mainBackwards) ? 'flex-start' : 'flex-end';
   const safe = value.startsWith('safe') ? 'safe ' : '';
   if (plain === 'normal') return 'flex-start';
   if (plain === 'left' || plain === 'right') return c.row ? towards(plain === 'left') : 'flex-start';
@@ -384,7 +512,14 @@ function placeCross(line: Line, c: Container): void {
   }
 }
 
-function crossOffset(item: Item, spare: number, autoStart: boolean, autoEnd: boolean, line: Line, c: Container): number {
+function crossOffset(
+  item: Item,
+  spare: number,
+  autoStart: boolean,
+  autoEnd: boolean,
+  line: Line,
+  c: Container,
+): number {
   if (autoStart || autoEnd) {
     if (spare <= 0) return 0;
     item.autoCross = autoStart && autoEnd ? spare / 2 : spare;
@@ -405,7 +540,13 @@ function crossOffset(item: Item, spare: number, autoStart: boolean, autoEnd: boo
       return rtlCross ? spare : 0;
     case 'baseline':
     case 'first baseline':
-      return c.row ? (c.crossBackwards ? spare - (line.baseline - baselineOf(item)) : line.baseline - baselineOf(item)) : rtlCross ? spare : 0;
+      return c.row
+        ? c.crossBackwards
+          ? spare - (line.baseline - baselineOf(item))
+          : line.baseline - baselineOf(item)
+        : rtlCross
+          ? spare
+          : 0;
     case 'last baseline':
       return c.row ? spare : 0;
     default:
@@ -421,10 +562,16 @@ interface Outer {
   readonly specified: number | null;
 }
 
-function assemble(c: Container, lines: readonly Line[], content: { width: number; height: number }, outer: Outer): Fragment {
+function assemble(
+  c: Container,
+  lines: readonly Line[],
+  content: { width: number; height: number },
+  outer: Outer,
+): Fragment {
   const { frame, margin, space, specified, width } = outer;
   const { box, layout } = c;
-  const height = space.fixedHeight ?? clampHeight(box, specified ?? content.height + frameHeight(frame), space.height, frame);
+  const height =
+    space.fixedHeight ?? clampHeight(box, specified ?? content.height + frameHeight(frame), space.height, frame);
   const dx = frame.border.left + frame.padding.left;
   const dy = frame.border.top + frame.padding.top;
   const children: Placed[] = [];
@@ -442,8 +589,21 @@ function assemble(c: Container, lines: readonly Line[], content: { width: number
   for (const child of box.children) if (isOutOfFlow(child)) outOfFlow.push(staticPosition(child, c, inner, dx, dy));
   const first = lines[0];
   const lead = first?.items.find((item) => alignsBaseline(item, c)) ?? first?.items[0];
-  const baseline = lead ? dy + (c.row ? lead.crossAt : lead.mainAt) + (lead.fragment!.baseline ?? lead.fragment!.height) : null;
-  const bare = makeFragment({ box, width, height, children, margin, border: frame.border, padding: frame.padding, baseline, lastBaseline: baseline, outOfFlow });
+  const baseline = lead
+    ? dy + (c.row ? lead.crossAt : lead.mainAt) + (lead.fragment!.baseline ?? lead.fragment!.height)
+    : null;
+  const bare = makeFragment({
+    box,
+    width,
+    height,
+    children,
+    margin,
+    border: frame.border,
+    padding: frame.padding,
+    baseline,
+    lastBaseline: baseline,
+    outOfFlow,
+  });
   return adoptOutOfFlow(bare, layout, space);
 }
 
@@ -453,11 +613,20 @@ function withMargins(item: Item, row: boolean): Fragment {
   const fragment = item.fragment!;
   if (Object.values(margins).every((m) => m !== null)) return fragment;
   const [x, y] = row ? [item.autoMain, item.autoCross] : [item.autoCross, item.autoMain];
-  return makeFragment({ ...fragment, margin: { top: margins.top ?? y, right: margins.right ?? x, bottom: margins.bottom ?? y, left: margins.left ?? x } });
+  return makeFragment({
+    ...fragment,
+    margin: { top: margins.top ?? y, right: margins.right ?? x, bottom: margins.bottom ?? y, left: margins.left ?? x },
+  });
 }
 
 /** An absolute child stands as if it were the only item. @spec css-flexbox-1 §4.1 */
-function staticPosition(child: Box, c: Container, inner: { width: number; height: number }, dx: number, dy: number): OutOfFlow {
+function staticPosition(
+  child: Box,
+  c: Container,
+  inner: { width: number; height: number },
+  dx: number,
+  dy: number,
+): OutOfFlow {
   const main = mainJustify(c.box.style.justifyContent, c).replace('safe ', '');
   const cross = alignOf(child, c);
   const word = (value: string, backwards: boolean): OutOfFlow['alignX'] => {
@@ -469,7 +638,14 @@ function staticPosition(child: Box, c: Container, inner: { width: number; height
   const x = word(cross === 'stretch' ? 'start' : cross, c.crossBackwards);
   const at = (align: OutOfFlow['alignX'], size: number) => (align === 'center' ? size / 2 : align === 'end' ? size : 0);
   const [alignX, alignY] = c.row ? [m, x] : [x, m];
-  return { box: child, x: dx + at(alignX, inner.width), y: dy + at(alignY, inner.height), alignX, alignY, inlineContainer: null };
+  return {
+    box: child,
+    x: dx + at(alignX, inner.width),
+    y: dy + at(alignY, inner.height),
+    alignX,
+    alignY,
+    inlineContainer: null,
+  };
 }
 
 /** @spec css-flexbox-1 §9.9.1, in the simpler form browsers use: items at their content sizes */

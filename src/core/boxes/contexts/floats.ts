@@ -33,12 +33,20 @@ export class Floats {
   /** The next height below `y` at which a float ends; null if none does. */
   nextBottom(y: number): number | null {
     let next: number | null = null;
-    for (const e of [...this.#left, ...this.#right]) if (e.bottom > y && (next === null || e.bottom < next)) next = e.bottom;
+    for (const e of [...this.#left, ...this.#right])
+      if (e.bottom > y && (next === null || e.bottom < next)) next = e.bottom;
     return next;
   }
 
   /** Places a margin box as high and as far to its side as the rules allow. @spec css2 §9.5.1 (rules 1 to 9) */
-  place(side: 'left' | 'right', width: number, height: number, top: number, left: number, right: number): { x: number; y: number } {
+  place(
+    side: 'left' | 'right',
+    width: number,
+    height: number,
+    top: number,
+    left: number,
+    right: number,
+  ): { x: number; y: number } {
     let y = Math.max(top, this.#lastTop);
     for (;;) {
       const room = this.gap(y, y + height, left, right);

@@ -1,9 +1,26 @@
 import { establishesFormattingContext, hasInlineContent, isFloating, isInFlow, isOutOfFlow, type Box } from '../box.js';
-import { horizontal, makeFragment, vertical, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import {
+  horizontal,
+  makeFragment,
+  vertical,
+  type Edges,
+  type Fragment,
+  type OutOfFlow,
+  type Placed,
+} from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { specifiedMargins, usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, clampWidth, frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
+import {
+  clampHeight,
+  clampWidth,
+  frameHeight,
+  frameWidth,
+  heightFor,
+  preferredRatio,
+  widthFor,
+  type Frame,
+} from '../used/sizes.js';
 import { Floats } from './floats.js';
 import { layoutInline } from './inline/layout.js';
 import { lineHeightOf } from './inline/place.js';
@@ -40,12 +57,24 @@ interface InFlow {
  * Lays out a block container that is a formatting context of its own.
  * @spec css2 §9.4.1, §10.3.3, §10.6
  */
-export function layoutFlowRoot(box: Box, width: number, frame: Frame, margin: Edges, space: Space, layout: Layout): Fragment {
+export function layoutFlowRoot(
+  box: Box,
+  width: number,
+  frame: Frame,
+  margin: Edges,
+  space: Space,
+  layout: Layout,
+): Fragment {
   const contentWidth = Math.max(0, width - frameWidth(frame));
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
   const basis = percentBasis(box, specified, frame, space);
   const { content, floatsBottom } = rootContent(box, contentWidth, basis, layout);
-  const natural = Math.max(content.height + strutSize(content.end), floatsBottom, box.marker && content.height === 0 ? lineHeightOf(box.style, layout) : 0, 0);
+  const natural = Math.max(
+    content.height + strutSize(content.end),
+    floatsBottom,
+    box.marker && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
+    0,
+  );
   const automatic = natural + frameHeight(frame);
   const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame);
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
@@ -73,16 +102,20 @@ const heightDependence = new WeakMap<Box, boolean>();
 function dependsOnHeight(box: Box): boolean {
   let known = heightDependence.get(box);
   if (known === undefined) {
-    known = box.children.some((child) => (!child.anonymous && child.inner !== 'text' && refersToHeight(child)) || dependsOnHeight(child));
+    known = box.children.some(
+      (child) => (!child.anonymous && child.inner !== 'text' && refersToHeight(child)) || dependsOnHeight(child),
+    );
     heightDependence.set(box, known);
   }
   return known;
 }
 
 function refersToHeight({ style }: Box): boolean {
-  const relative = (value: typeof style.height) => typeof value !== 'string' && ('fit' in value || value.percent !== 0 || value.curve !== null);
+  const relative = (value: typeof style.height) =>
+    typeof value !== 'string' && ('fit' in value || value.percent !== 0 || value.curve !== null);
   const inset = (value: typeof style.top) => value !== 'auto' && (value.percent !== 0 || value.curve !== null);
-  if (style.height === 'stretch' || relative(style.height) || relative(style.minHeight) || relative(style.maxHeight)) return true;
+  if (style.height === 'stretch' || relative(style.height) || relative(style.minHeight) || relative(style.maxHeight))
+    return true;
   return style.position === 'relative' && (inset(style.top) || inset(style.bottom));
 }
 
@@ -92,7 +125,9 @@ export function specifiedHeight(box: Box, space: Space, frame: Frame, width: num
   if (height !== null) return height;
   const ratio = preferredRatio(box);
   if (ratio === null || box.style.height !== 'auto') return null;
-  return box.style.boxSizing === 'border-box' ? width / ratio : (width - frameWidth(frame)) / ratio + frameHeight(frame);
+  return box.style.boxSizing === 'border-box'
+    ? width / ratio
+    : (width - frameWidth(frame)) / ratio + frameHeight(frame);
 }
 
 /** What percentage heights inside refer to. @spec css2 §10.5 */
@@ -102,18 +137,41 @@ function percentBasis(box: Box, specified: number | null, frame: Frame, space: S
   return specified === null ? NaN : Math.max(0, clampHeight(box, specified, space.height, frame) - frameHeight(frame));
 }
 
-function finish(box: Box, width: number, height: number, frame: Frame, margin: Edges, content: Content, layout: Layout, shift: number, space: Space): Fragment {
+function finish(
+  box: Box,
+  width: number,
+  height: number,
+  frame: Frame,
+  margin: Edges,
+  content: Content,
+  layout: Layout,
+  shift: number,
+  space: Space,
+): Fragment {
   const dx = frame.border.left + frame.padding.left;
   const dy = frame.border.top + frame.padding.top + shift;
   const children = content.children.map((child): Placed => ({ ...child, x: child.x + dx, y: child.y + dy }));
   const outOfFlow = content.outOfFlow.map((entry): OutOfFlow => ({ ...entry, x: entry.x + dx, y: entry.y + dy }));
   const lift = (line: number | null) => (line === null ? null : line + dy);
-  const bare = makeFragment({ box, width, height, children, margin, border: frame.border, padding: frame.padding, baseline: lift(content.baseline), lastBaseline: lift(content.lastBaseline), outOfFlow });
+  const bare = makeFragment({
+    box,
+    width,
+    height,
+    children,
+    margin,
+    border: frame.border,
+    padding: frame.padding,
+    baseline: lift(content.baseline),
+    lastBaseline: lift(content.lastBaseline),
+    outOfFlow,
+  });
   return adoptOutOfFlow(bare, layout, space);
 }
 
 function layoutContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
-  return hasInlineContent(box) ? inlineContent(box, width, basis, flow, layout) : blockContent(box, width, basis, flow, absorbs, layout);
+  return hasInlineContent(box)
+    ? inlineContent(box, width, basis, flow, layout)
+    : blockContent(box, width, basis, flow, absorbs, layout);
 }
 
 function inlineContent(box: Box, width: number, basis: number, flow: Flow, layout: Layout): Content {
@@ -126,7 +184,15 @@ function inlineContent(box: Box, width: number, basis: number, flow: Flow, layou
   };
   const result = layoutInline(
     box,
-    { width, height: basis, floats: flow.floats, x: flow.x, y: flow.y, block: placeBlock, float: (child, top) => placeFloat(child, top, width, basis, flow, layout) },
+    {
+      width,
+      height: basis,
+      floats: flow.floats,
+      x: flow.x,
+      y: flow.y,
+      block: placeBlock,
+      float: (child, top) => placeFloat(child, top, width, basis, flow, layout),
+    },
     layout,
   );
   return { ...result, end: NO_STRUT, through: result.height === 0 };
@@ -135,7 +201,15 @@ function inlineContent(box: Box, width: number, basis: number, flow: Flow, layou
 function blockContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
   const run = new BlockRun(width, basis, flow, absorbs, layout, box);
   for (const child of box.children) run.child(child);
-  return { children: run.children, height: run.cursor, baseline: run.baseline, lastBaseline: run.lastBaseline, outOfFlow: run.outOfFlow, end: run.strut, through: run.empty };
+  return {
+    children: run.children,
+    height: run.cursor,
+    baseline: run.baseline,
+    lastBaseline: run.lastBaseline,
+    outOfFlow: run.outOfFlow,
+    end: run.strut,
+    through: run.empty,
+  };
 }
 
 function placeFloat(box: Box, top: number, width: number, basis: number, flow: Flow, layout: Layout): Placed {
@@ -146,7 +220,14 @@ function placeFloat(box: Box, top: number, width: number, basis: number, flow: F
   const cleared = clearValue(box);
   const low = cleared ? floats.clearance(cleared) : null;
   const from = low === null ? flow.y + top : Math.max(flow.y + top, low);
-  const at = floats.place(side, fragment.width + horizontal(margin), Math.max(0, fragment.height + vertical(margin)), from, flow.x, flow.x + width);
+  const at = floats.place(
+    side,
+    fragment.width + horizontal(margin),
+    Math.max(0, fragment.height + vertical(margin)),
+    from,
+    flow.x,
+    flow.x + width,
+  );
   const offset = relativeOffset(box, width, basis);
   return { fragment, x: at.x - flow.x + margin.left + offset.x, y: at.y - flow.y + margin.top + offset.y };
 }
@@ -206,7 +287,14 @@ class BlockRun {
 
   private static(box: Box): void {
     const rtl = this.parent.style.direction === 'rtl';
-    this.outOfFlow.push({ box, x: rtl ? this.width : 0, y: this.cursor + this.pending, alignX: rtl ? 'end' : 'start', alignY: 'start', inlineContainer: null });
+    this.outOfFlow.push({
+      box,
+      x: rtl ? this.width : 0,
+      y: this.cursor + this.pending,
+      alignX: rtl ? 'end' : 'start',
+      alignY: 'start',
+      inlineContainer: null,
+    });
   }
 
   private float(box: Box): void {
@@ -275,13 +363,20 @@ class BlockRun {
 }
 
 /** A formatting context does not overlap floats: it narrows or moves down. @spec css2 §9.5 */
-function besideFloats(box: Box, top: number, width: number, basis: number, flow: Flow, layout: Layout): { fragment: Fragment; x: number; y: number } {
+function besideFloats(
+  box: Box,
+  top: number,
+  width: number,
+  basis: number,
+  flow: Flow,
+  layout: Layout,
+): { fragment: Fragment; x: number; y: number } {
   const { floats } = flow;
   const alone = layout.place(box, { width, height: basis });
   const margins = usedMargins(box, width);
   if (floats.empty) return { fragment: alone, x: alone.margin.left, y: top };
   const automatic = box.anonymous || box.style.width === 'auto';
-  for (let y = top; ; ) {
+  for (let y = top; ;) {
     const gap = floats.gap(flow.y + y, flow.y + y + Math.max(1, alone.height), flow.x, flow.x + width);
     const left = Math.max(gap.left - flow.x, margins.left);
     const right = Math.min(gap.right - flow.x, width - margins.right);
@@ -290,9 +385,19 @@ function besideFloats(box: Box, top: number, width: number, basis: number, flow:
     const stretches = automatic && box.inner !== 'table' && box.inner !== 'replaced';
     const narrowest = stretches ? layout.intrinsic(box).min + frameWidth(frameOf(box, width)) : alone.width;
     if (narrowest <= right - left + 1 / 64) {
-      const fragment = stretches ? layout.place(box, { width, height: basis, fixedWidth: Math.min(alone.width, right - left) }) : alone;
+      const fragment = stretches
+        ? layout.place(box, { width, height: basis, fixedWidth: Math.min(alone.width, right - left) })
+        : alone;
       const rtl = box.parent?.style.direction === 'rtl';
-      return { fragment, x: rtl ? right - fragment.width : gap.left > flow.x ? left : Math.max(left, Math.min(fragment.margin.left, right - fragment.width)), y };
+      return {
+        fragment,
+        x: rtl
+          ? right - fragment.width
+          : gap.left > flow.x
+            ? left
+            : Math.max(left, Math.min(fragment.margin.left, right - fragment.width)),
+        y,
+      };
     }
     const next = floats.nextBottom(flow.y + y);
     if (next === null) return { fragment: alone, x: alone.margin.left, y };
@@ -328,7 +433,8 @@ export function blockWidth(box: Box, containing: number, frame: Frame, layout: L
   const available = containing - horizontal(margins);
   if (box.anonymous) return Math.max(available, 0);
   const intrinsic = () => layout.intrinsic(box);
-  const width = widthFor(box, box.style.width, containing, available, frame, intrinsic) ?? Math.max(available, frameWidth(frame));
+  const width =
+    widthFor(box, box.style.width, containing, available, frame, intrinsic) ?? Math.max(available, frameWidth(frame));
   return clampWidth(box, width, containing, available, frame, intrinsic);
 }
 
@@ -341,12 +447,24 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
   const margin: Edges = { ...own, ...side };
   const space: Space = { width: containing, height: basis };
   const specified = specifiedHeight(box, space, frame, width);
-  const inner: Flow = { floats: flow.floats, x: flow.x + margin.left + frame.border.left + frame.padding.left, y: flow.y + frame.border.top + frame.padding.top };
+  const inner: Flow = {
+    floats: flow.floats,
+    x: flow.x + margin.left + frame.border.left + frame.padding.left,
+    y: flow.y + frame.border.top + frame.padding.top,
+  };
   const joinsTop = frame.border.top === 0 && frame.padding.top === 0;
-  const content = layoutContent(box, Math.max(0, width - frameWidth(frame)), percentBasis(box, specified, frame, space), inner, joinsTop, layout);
+  const content = layoutContent(
+    box,
+    Math.max(0, width - frameWidth(frame)),
+    percentBasis(box, specified, frame, space),
+    inner,
+    joinsTop,
+    layout,
+  );
   const joinsBottom = frame.border.bottom === 0 && frame.padding.bottom === 0 && specified === null;
   const lineless = box.marker && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
-  const natural = Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end))) + frameHeight(frame);
+  const natural =
+    Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end))) + frameHeight(frame);
   const height = clampHeight(box, specified ?? natural, basis, frame);
   const through = content.through && joinsTop && joinsBottom && height === 0;
   const fragment = finish(box, width, height, frame, margin, content, layout, 0, space);
@@ -365,7 +483,11 @@ function topStrut(box: Box, containing: number, noFloats: boolean, layout: Layou
   if (establishesFormattingContext(box)) return { strut, through: false };
   const frame = frameOf(box, containing);
   if (frame.border.top > 0 || frame.padding.top > 0) return { strut, through: false };
-  if (hasInlineContent(box)) return { strut: through(box, frame) && isBlank(box) ? joinMargin(strut, margins.bottom) : strut, through: through(box, frame) && isBlank(box) };
+  if (hasInlineContent(box))
+    return {
+      strut: through(box, frame) && isBlank(box) ? joinMargin(strut, margins.bottom) : strut,
+      through: through(box, frame) && isBlank(box),
+    };
   const width = Math.max(0, blockWidth(box, containing, frame, layout) - frameWidth(frame));
   let clear = noFloats;
   for (const child of box.children) {
@@ -384,15 +506,24 @@ function topStrut(box: Box, containing: number, noFloats: boolean, layout: Layou
 function through(box: Box, frame: Frame): boolean {
   if (box.anonymous) return true;
   const { height, minHeight } = box.style;
-  const none = (value: typeof height) => typeof value === 'string' || (!('fit' in value) && value.px === 0 && value.percent === 0 && !value.curve);
-  return !box.marker && frame.border.bottom === 0 && frame.padding.bottom === 0 && none(height) && none(minHeight) && preferredRatio(box) === null;
+  const none = (value: typeof height) =>
+    typeof value === 'string' || (!('fit' in value) && value.px === 0 && value.percent === 0 && !value.curve);
+  return (
+    !box.marker &&
+    frame.border.bottom === 0 &&
+    frame.padding.bottom === 0 &&
+    none(height) &&
+    none(minHeight) &&
+    preferredRatio(box) === null
+  );
 }
 
 /** Inline content that makes no line: collapsible space and empty inline boxes. */
 function isBlank(box: Box): boolean {
   return box.children.every((child) => {
     if (!isInFlow(child)) return true;
-    if (child.inner === 'text') return /^[ \t\r\n\f\u200b]*$/.test(child.text) && !/^(pre|pre-wrap|break-spaces)$/.test(child.style.whiteSpace);
+    if (child.inner === 'text')
+      return /^[ \t\r\n\f\u200b]*$/.test(child.text) && !/^(pre|pre-wrap|break-spaces)$/.test(child.style.whiteSpace);
     if (child.outer !== 'inline' || child.inner !== 'flow') return false;
     const edges = [usedMargins(child, 0), usedBorder(child), usedPadding(child, 0)];
     return edges.every((e) => e.left === 0 && e.right === 0) && isBlank(child);

@@ -8,8 +8,20 @@ import { layoutFlowRoot } from './flow.js';
  * Grid containers are laid out as a column of blocks so far, and the limits say so.
  * @spec css-grid-2 (not built yet)
  */
-export function layoutGrid(box: Box, width: number, frame: Frame, margin: Edges, space: Space, layout: Layout): Fragment {
-  layout.limits.add('unsupported', 'display: grid', 'its items are stacked in one column; their places and sizes are uncertain', box.element?.startTag ?? null);
+export function layoutGrid(
+  box: Box,
+  width: number,
+  frame: Frame,
+  margin: Edges,
+  space: Space,
+  layout: Layout,
+): Fragment {
+  layout.limits.add(
+    'unsupported',
+    'display: grid',
+    'its items are stacked in one column; their places and sizes are uncertain',
+    box.element?.startTag ?? null,
+  );
   return layoutFlowRoot(box, width, frame, margin, space, layout);
 }
 

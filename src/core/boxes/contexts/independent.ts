@@ -51,7 +51,12 @@ export interface LayoutMemory {
   readonly contribution: Map<Box, Intrinsic>;
 }
 
-export const newMemory = (): LayoutMemory => ({ fragments: new Map(), recalled: new Map(), intrinsic: new Map(), contribution: new Map() });
+export const newMemory = (): LayoutMemory => ({
+  fragments: new Map(),
+  recalled: new Map(),
+  intrinsic: new Map(),
+  contribution: new Map(),
+});
 
 function remember(memory: Map<Box, Intrinsic>, box: Box, make: () => Intrinsic): Intrinsic {
   let known = memory.get(box);
@@ -76,17 +81,20 @@ function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
   }
 }
 
-const fillsLine = (box: Box, space: Space): boolean => !space.shrink && box.outer === 'block' && isInFlow(box) && box.inner !== 'table';
+const fillsLine = (box: Box, space: Space): boolean =>
+  !space.shrink && box.outer === 'block' && isInFlow(box) && box.inner !== 'table';
 
 function marginsFor(box: Box, width: number, space: Space): Edges {
   const used = usedMargins(box, space.width);
-  const inBlockFlow = box.outer === 'block' && isInFlow(box) && !space.shrink && !['flex', 'grid'].includes(box.parent?.inner ?? '');
+  const inBlockFlow =
+    box.outer === 'block' && isInFlow(box) && !space.shrink && !['flex', 'grid'].includes(box.parent?.inner ?? '');
   return inBlockFlow ? { ...used, ...horizontalMargins(box, width, space.width) } : used;
 }
 
 /** Border-box width where the parent did not decide it. @spec css2 §10.3.3, §10.3.5, §10.3.9 */
 function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): number {
-  if (fillsLine(box, space) && !(box.centred && box.style.width === 'auto')) return blockWidth(box, space.width, frame, layout);
+  if (fillsLine(box, space) && !(box.centred && box.style.width === 'auto'))
+    return blockWidth(box, space.width, frame, layout);
   const margins = horizontal(usedMargins(box, space.width));
   const available = space.width - margins;
   const intrinsic = () => layout.intrinsic(box);
@@ -106,11 +114,22 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
 }
 
 function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): Fragment {
-  const size = replacedSize(box, space.width, space.height, frame, { width: space.fixedWidth, height: space.fixedHeight });
+  const size = replacedSize(box, space.width, space.height, frame, {
+    width: space.fixedWidth,
+    height: space.fixedHeight,
+  });
   const margin = marginsFor(box, size.width, space);
   const control = box.element && /^(input|select|textarea)$/.test(box.element.tag);
   const baseline = control ? controlBaseline(box, size.height, layout) : null;
-  return makeFragment({ box, ...size, margin, border: frame.border, padding: frame.padding, baseline, lastBaseline: baseline });
+  return makeFragment({
+    box,
+    ...size,
+    margin,
+    border: frame.border,
+    padding: frame.padding,
+    baseline,
+    lastBaseline: baseline,
+  });
 }
 
 /** Text controls stand on the baseline of their text. */
@@ -118,7 +137,11 @@ function controlBaseline(box: Box, height: number, layout: Layout): number | nul
   if (box.element!.tag === 'textarea') return null;
   const face = layout.metrics.face(box.style.fontFamily, box.style.fontWeight, box.style.fontStyle !== 'normal');
   const line = lineHeightOf(box.style, layout);
-  return (height - line) / 2 + (line - face.ascent(box.style.fontSize) - face.descent(box.style.fontSize)) / 2 + face.ascent(box.style.fontSize);
+  return (
+    (height - line) / 2 +
+    (line - face.ascent(box.style.fontSize) - face.descent(box.style.fontSize)) / 2 +
+    face.ascent(box.style.fontSize)
+  );
 }
 
 export interface DocumentLayout {
@@ -131,6 +154,11 @@ export function layoutDocument(root: Box, layout: Layout): DocumentLayout {
   const { width, height } = layout.viewport;
   const fragment = layout.place(root, { width, height });
   const viewport: Rect = { x: 0, y: 0, width, height };
-  const lifted = makeFragment({ ...fragment, outOfFlow: fragment.outOfFlow.map((o) => ({ ...o, x: o.x + fragment.margin.left, y: o.y + fragment.margin.top })) });
-  return { placed: [{ fragment, x: fragment.margin.left, y: fragment.margin.top }, ...adoptAtRoot(lifted, viewport, layout)] };
+  const lifted = makeFragment({
+    ...fragment,
+    outOfFlow: fragment.outOfFlow.map((o) => ({ ...o, x: o.x + fragment.margin.left, y: o.y + fragment.margin.top })),
+  });
+  return {
+    placed: [{ fragment, x: fragment.margin.left, y: fragment.margin.top }, ...adoptAtRoot(lifted, viewport, layout)],
+  };
 }

@@ -78,4 +78,5 @@ export function contributionOf(box: Box, layout: Layout): Intrinsic {
   return { min: clamp(own ?? inner!.min + extra), max: clamp(own ?? inner!.max + extra) };
 }
 
-const percentAsAuto = (value: Sizing): Sizing => (isLengthPercentage(value) && Number.isNaN(resolveLength(value, NaN)) ? 'auto' : value);
+const percentAsAuto = (value: Sizing): Sizing =>
+  isLengthPercentage(value) && Number.isNaN(resolveLength(value, NaN)) ? 'auto' : value;

@@ -1,7 +1,16 @@
 import { resolveLength, type LengthPercentage } from '../../css/index.js';
 import type { Rect } from '../../base/index.js';
 import { containsAbsolute, containsFixed, type Box } from '../box.js';
-import { horizontal, makeFragment, paddingBox, snap, vertical, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import {
+  horizontal,
+  makeFragment,
+  paddingBox,
+  snap,
+  vertical,
+  type Fragment,
+  type OutOfFlow,
+  type Placed,
+} from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { specifiedMargins, usedBorder, usedPadding } from '../used/edges.js';
 import { clampHeight, clampWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
@@ -61,14 +70,20 @@ function inlineArea(fragment: Fragment, inline: Box): Rect | null {
       if (child.fragment.box === inline && child.fragment.kind === 'box') {
         const inner = paddingBox(child.fragment);
         found.push({ x: at.x + inner.x, y: at.y + inner.y, width: inner.width, height: inner.height });
-      } else if (child.fragment.box.outer === 'inline' || child.fragment.box.anonymous) visit(child.fragment, at.x, at.y);
+      } else if (child.fragment.box.outer === 'inline' || child.fragment.box.anonymous)
+        visit(child.fragment, at.x, at.y);
     }
   };
   visit(fragment, 0, 0);
   const first = found[0];
   const last = found[found.length - 1];
   if (!first || !last) return null;
-  return { x: first.x, y: first.y, width: Math.max(0, last.x + last.width - first.x), height: Math.max(0, last.y + last.height - first.y) };
+  return {
+    x: first.x,
+    y: first.y,
+    width: Math.max(0, last.x + last.width - first.x),
+    height: Math.max(0, last.y + last.height - first.y),
+  };
 }
 
 interface Axis {
@@ -88,7 +103,12 @@ function solve(axis: Axis, size: number): { at: number; marginStart: number; mar
   const ms = axis.marginStart ?? 0;
   const me = axis.marginEnd ?? 0;
   if (start === null && end === null) {
-    const at = axis.staticAlign === 'end' ? axis.static - size - me : axis.staticAlign === 'center' ? axis.static - size / 2 : axis.static + ms;
+    const at =
+      axis.staticAlign === 'end'
+        ? axis.static - size - me
+        : axis.staticAlign === 'center'
+          ? axis.static - size / 2
+          : axis.static + ms;
     return { at, marginStart: ms, marginEnd: me };
   }
   if (start !== null && end !== null) {
@@ -104,9 +124,14 @@ function solve(axis: Axis, size: number): { at: number; marginStart: number; mar
   return { at: start !== null ? start + ms : containing - end! - me - size, marginStart: ms, marginEnd: me };
 }
 
-const inset = (value: LengthPercentage | 'auto', basis: number): number | null => (value === 'auto' ? null : snap(resolveLength(value, basis)));
+const inset = (value: LengthPercentage | 'auto', basis: number): number | null =>
+  value === 'auto' ? null : snap(resolveLength(value, basis));
 
-function layoutAbsolute(entry: OutOfFlow, area: Rect, layout: Layout): { placed: Placed; outOfFlow: readonly OutOfFlow[] } {
+function layoutAbsolute(
+  entry: OutOfFlow,
+  area: Rect,
+  layout: Layout,
+): { placed: Placed; outOfFlow: readonly OutOfFlow[] } {
   const { box } = entry;
   const { style } = box;
   const rtl = box.parent?.style.direction === 'rtl';
@@ -133,19 +158,43 @@ function layoutAbsolute(entry: OutOfFlow, area: Rect, layout: Layout): { placed:
   };
   const frame: Frame = { border: usedBorder(box), padding: usedPadding(box, area.width) };
   const size = absoluteSize(box, x, y, area, frame, layout);
-  const fragment = layout.place(box, { width: area.width, height: area.height, fixedWidth: size.width, ...(size.height === null ? {} : { fixedHeight: size.height, definite: true }) });
+  const fragment = layout.place(box, {
+    width: area.width,
+    height: area.height,
+    fixedWidth: size.width,
+    ...(size.height === null ? {} : { fixedHeight: size.height, definite: true }),
+  });
   const solvedX = solve(x, fragment.width);
   const solvedY = solve(y, fragment.height);
-  const margin = { top: solvedY.marginStart, right: solvedX.marginEnd, bottom: solvedY.marginEnd, left: solvedX.marginStart };
-  const placed: Placed = { fragment: makeFragment({ ...fragment, margin }), x: area.x + solvedX.at, y: area.y + solvedY.at };
+  const margin = {
+    top: solvedY.marginStart,
+    right: solvedX.marginEnd,
+    bottom: solvedY.marginEnd,
+    left: solvedX.marginStart,
+  };
+  const placed: Placed = {
+    fragment: makeFragment({ ...fragment, margin }),
+    x: area.x + solvedX.at,
+    y: area.y + solvedY.at,
+  };
   const outOfFlow = fragment.outOfFlow.map((o): OutOfFlow => ({ ...o, x: o.x + placed.x, y: o.y + placed.y }));
   return { placed, outOfFlow };
 }
 
 /** Border-box size of an absolutely positioned box; null height is that of its content. @spec css2 §10.3.7, §10.3.8, §10.6.4 */
-function absoluteSize(box: Box, x: Axis, y: Axis, area: Rect, frame: Frame, layout: Layout): { width: number; height: number | null } {
+function absoluteSize(
+  box: Box,
+  x: Axis,
+  y: Axis,
+  area: Rect,
+  frame: Frame,
+  layout: Layout,
+): { width: number; height: number | null } {
   const { style } = box;
-  const between = (axis: Axis) => (axis.start !== null && axis.end !== null ? Math.max(0, axis.containing - axis.start - axis.end - (axis.marginStart ?? 0) - (axis.marginEnd ?? 0)) : null);
+  const between = (axis: Axis) =>
+    axis.start !== null && axis.end !== null
+      ? Math.max(0, axis.containing - axis.start - axis.end - (axis.marginStart ?? 0) - (axis.marginEnd ?? 0))
+      : null;
   if (box.inner === 'replaced') return replacedSize(box, area.width, area.height, frame);
   const intrinsic = () => layout.intrinsic(box);
   const stretchX = between(x);
@@ -162,7 +211,10 @@ function absoluteSize(box: Box, x: Axis, y: Axis, area: Rect, frame: Frame, layo
     width = Math.max(min + outerFrame, Math.min(max + outerFrame, availableX));
   }
   width = clampWidth(box, width, area.width, availableX, frame, intrinsic);
-  if (height === null && ratio !== null) height = (width - (style.boxSizing === 'border-box' ? 0 : outerFrame)) / ratio + (style.boxSizing === 'border-box' ? 0 : vertical(frame.border) + vertical(frame.padding));
+  if (height === null && ratio !== null)
+    height =
+      (width - (style.boxSizing === 'border-box' ? 0 : outerFrame)) / ratio +
+      (style.boxSizing === 'border-box' ? 0 : vertical(frame.border) + vertical(frame.padding));
   else if (height === null && stretchY !== null && style.height === 'auto' && box.inner !== 'table') height = stretchY;
   return { width, height: height === null ? null : clampHeight(box, height, area.height, frame) };
 }
@@ -170,6 +222,7 @@ function absoluteSize(box: Box, x: Axis, y: Axis, area: Rect, frame: Frame, layo
 /** What insets, margins and the static position take from the containing block's width. */
 function shift(axis: Axis, containing: number): number {
   const margins = (axis.marginStart ?? 0) + (axis.marginEnd ?? 0);
-  if (axis.start === null && axis.end === null) return margins + (axis.staticAlign === 'end' ? containing - axis.static : axis.static);
+  if (axis.start === null && axis.end === null)
+    return margins + (axis.staticAlign === 'end' ? containing - axis.static : axis.static);
   return margins + (axis.start ?? 0) + (axis.end ?? 0);
 }

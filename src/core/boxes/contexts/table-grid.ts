@@ -39,8 +39,11 @@ export function tableGrid(table: Box): TableGrid {
 }
 
 function build(table: Box): TableGrid {
-  const isGroup = (display: string) => (box: Box) => box.inner === 'row-group' && (box.anonymous ? 'table-row-group' : box.style.display) === display;
-  const groups = ['table-header-group', 'table-row-group', 'table-footer-group'].flatMap((display) => table.children.filter(isGroup(display)));
+  const isGroup = (display: string) => (box: Box) =>
+    box.inner === 'row-group' && (box.anonymous ? 'table-row-group' : box.style.display) === display;
+  const groups = ['table-header-group', 'table-row-group', 'table-footer-group'].flatMap((display) =>
+    table.children.filter(isGroup(display)),
+  );
   const rows: Row[] = [];
   let columns = 0;
   for (const group of groups) {
@@ -55,7 +58,8 @@ function build(table: Box): TableGrid {
         while (occupied.has(`${index},${column}`)) column++;
         const columnSpan = span(cell, 'colspan');
         const rowSpan = Math.min(span(cell, 'rowspan'), own.length - index);
-        for (let r = 0; r < rowSpan; r++) for (let c = 0; c < columnSpan; c++) occupied.add(`${index + r},${column + c}`);
+        for (let r = 0; r < rowSpan; r++)
+          for (let c = 0; c < columnSpan; c++) occupied.add(`${index + r},${column + c}`);
         row.cells.push({ box: cell, row: first + index, column, rowSpan, columnSpan });
         column += columnSpan;
         columns = Math.max(columns, column);
@@ -66,7 +70,9 @@ function build(table: Box): TableGrid {
     if (box.inner === 'column') return new Array<Box>(span(box, 'span')).fill(box);
     if (box.inner !== 'column-group') return [];
     const inner = box.children.filter((c) => c.inner === 'column');
-    return inner.length > 0 ? inner.flatMap((c) => new Array<Box>(span(c, 'span')).fill(c)) : new Array<Box>(span(box, 'span')).fill(box);
+    return inner.length > 0
+      ? inner.flatMap((c) => new Array<Box>(span(c, 'span')).fill(c))
+      : new Array<Box>(span(box, 'span')).fill(box);
   });
   const captions = table.children.filter((box) => !box.anonymous && box.style.display === 'table-caption');
   return { captions, groups, rows, columns: Math.max(columns, columnBoxes.length), columnBoxes };

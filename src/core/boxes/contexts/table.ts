@@ -51,7 +51,9 @@ function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: number, 
 
 /** A spanning cell widens its columns in proportion to what they have. */
 function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): void {
-  const indexes = Array.from({ length: cell.columnSpan }, (_, i) => cell.column + i).filter((i) => i < columns.min.length);
+  const indexes = Array.from({ length: cell.columnSpan }, (_, i) => cell.column + i).filter(
+    (i) => i < columns.min.length,
+  );
   const size = layout.contribution(cell.box);
   for (const key of ['min', 'max'] as const) {
     const have = indexes.reduce((sum, i) => sum + columns[key][i]!, 0) + spacing * (indexes.length - 1);
@@ -73,7 +75,10 @@ export function tableIntrinsic(box: Box, layout: Layout): Intrinsic {
   const captions = Math.max(0, ...grid.captions.map((c) => layout.contribution(c).min));
   const max = columns.max.map((value, i) => Math.max(value, columns.fixed[i] ?? 0));
   const needed = Math.max(0, ...max.map((value, i) => (columns.percent[i] ? value / (columns.percent[i]! / 100) : 0)));
-  return { min: Math.max(sum(columns.min) + gaps, captions), max: Math.max(sum(max) + gaps, captions, Math.min(needed + gaps, 1e6)) };
+  return {
+    min: Math.max(sum(columns.min) + gaps, captions),
+    max: Math.max(sum(max) + gaps, captions, Math.min(needed + gaps, 1e6)),
+  };
 }
 
 /** Distributes a table's width over its columns. @spec css-tables-3 §3.9, css2 §17.5.2 */
@@ -85,7 +90,9 @@ function columnWidths(columns: Columns, available: number, fixedLayout: boolean)
     return fixedLayout ? 0 : min;
   });
   let spare = available - sum(widths);
-  const autos = Array.from({ length: n }, (_, i) => i).filter((i) => columns.percent[i] === null && columns.fixed[i] === null);
+  const autos = Array.from({ length: n }, (_, i) => i).filter(
+    (i) => columns.percent[i] === null && columns.fixed[i] === null,
+  );
   if (spare < 0 && !fixedLayout) return shrinkColumns(columns, widths, available);
   if (spare <= 0) return widths;
   if (fixedLayout) {
@@ -124,7 +131,14 @@ interface RowLayout {
  * Lays out a table: columns, rows, captions.
  * @spec css-tables-3 §3.10, css2 §17.5.3
  */
-export function layoutTable(box: Box, width: number, frame: Frame, margin: Edges, space: Space, layout: Layout): Fragment {
+export function layoutTable(
+  box: Box,
+  width: number,
+  frame: Frame,
+  margin: Edges,
+  space: Space,
+  layout: Layout,
+): Fragment {
   const grid = tableGrid(box);
   const spacing = spacingOf(box);
   const fixedLayout = !box.anonymous && box.style.tableLayout === 'fixed' && box.style.width !== 'auto';
@@ -154,7 +168,12 @@ function cellWidth(cell: Cell, widths: readonly number[], gap: number): number {
   return sum(own) + gap * (own.length - 1);
 }
 
-function layoutRows(grid: TableGrid, widths: readonly number[], spacing: { x: number; y: number }, layout: Layout): RowLayout {
+function layoutRows(
+  grid: TableGrid,
+  widths: readonly number[],
+  spacing: { x: number; y: number },
+  layout: Layout,
+): RowLayout {
   const heights = new Array<number>(grid.rows.length).fill(0);
   const baselines = new Array<number>(grid.rows.length).fill(0);
   const fragments = new Map<Cell, Fragment>();
@@ -184,16 +203,32 @@ function layoutRows(grid: TableGrid, widths: readonly number[], spacing: { x: nu
   return { heights: heights.map(snap), fragments, baselines };
 }
 
-const NO_FRAME: Frame = { border: { top: 0, right: 0, bottom: 0, left: 0 }, padding: { top: 0, right: 0, bottom: 0, left: 0 } };
-const alignsBaseline = (cell: Cell): boolean => cell.box.anonymous || !['top', 'middle', 'bottom'].includes(String(cell.box.style.verticalAlign));
+const NO_FRAME: Frame = {
+  border: { top: 0, right: 0, bottom: 0, left: 0 },
+  padding: { top: 0, right: 0, bottom: 0, left: 0 },
+};
+const alignsBaseline = (cell: Cell): boolean =>
+  cell.box.anonymous || !['top', 'middle', 'bottom'].includes(String(cell.box.style.verticalAlign));
 
 /** A table taller than its rows gives them the rest. */
-function growRows(heights: number[], grid: TableGrid, gap: number, specified: number | null, box: Box, frame: Frame, space: Space): void {
+function growRows(
+  heights: number[],
+  grid: TableGrid,
+  gap: number,
+  specified: number | null,
+  box: Box,
+  frame: Frame,
+  space: Space,
+): void {
   const natural = sum(heights) + (heights.length > 0 ? gap * (heights.length + 1) : 0) + frameHeight(frame);
-  const wanted = box.anonymous ? natural : Math.max(natural, clampHeight(box, specified ?? natural, space.height, frame));
+  const wanted = box.anonymous
+    ? natural
+    : Math.max(natural, clampHeight(box, specified ?? natural, space.height, frame));
   const extra = wanted - natural;
   if (extra <= 0 || heights.length === 0) return;
-  const autos = grid.rows.map((row, i) => (row.box.anonymous || row.box.style.height === 'auto' ? i : -1)).filter((i) => i >= 0);
+  const autos = grid.rows
+    .map((row, i) => (row.box.anonymous || row.box.style.height === 'auto' ? i : -1))
+    .filter((i) => i >= 0);
   const targets = autos.length > 0 ? autos : heights.map((_, i) => i);
   const total = sum(targets.map((i) => heights[i]!)) || targets.length;
   for (const i of targets) heights[i] = heights[i]! + (extra * (heights[i]! || 1)) / total;
@@ -217,7 +252,14 @@ function assemble(a: Assembling): Fragment {
   const { box, grid, frame, margin, outer, spacing, rows, layout, space } = a;
   const children: Placed[] = [];
   const outOfFlow: OutOfFlow[] = [];
-  const captions = grid.captions.map((caption) => ({ caption, fragment: layout.place(caption, { width: outer, height: NaN, fixedWidth: outer - sum([usedMargins(caption, outer).left, usedMargins(caption, outer).right]) }) }));
+  const captions = grid.captions.map((caption) => ({
+    caption,
+    fragment: layout.place(caption, {
+      width: outer,
+      height: NaN,
+      fixedWidth: outer - sum([usedMargins(caption, outer).left, usedMargins(caption, outer).right]),
+    }),
+  }));
   const stack = (side: 'top' | 'bottom', from: number): number => {
     let y = from;
     for (const { fragment } of captions.filter((c) => c.caption.style.captionSide === side)) {
@@ -236,14 +278,39 @@ function assemble(a: Assembling): Fragment {
     children.push({ ...placed, x: placed.x + inner.x, y: placed.y + inner.y });
     if (placed.fragment.baseline !== null) baseline ??= inner.y + placed.y + placed.fragment.baseline;
   }
-  const body = sum(rows.heights) + (rows.heights.length > 0 ? spacing.y * (rows.heights.length + 1) : 0) + frameHeight(frame);
-  const used = space.fixedHeight ?? Math.max(body, box.anonymous ? 0 : clampHeight(box, heightFor(box, box.style.height, space.height, frame) ?? body, space.height, frame));
+  const body =
+    sum(rows.heights) + (rows.heights.length > 0 ? spacing.y * (rows.heights.length + 1) : 0) + frameHeight(frame);
+  const used =
+    space.fixedHeight ??
+    Math.max(
+      body,
+      box.anonymous
+        ? 0
+        : clampHeight(box, heightFor(box, box.style.height, space.height, frame) ?? body, space.height, frame),
+    );
   const height = stack('bottom', top + Math.max(body, used));
-  const bare = makeFragment({ box, width: outer, height, children, margin, border: frame.border, padding: frame.padding, baseline: baseline ?? null, lastBaseline: baseline, outOfFlow });
+  const bare = makeFragment({
+    box,
+    width: outer,
+    height,
+    children,
+    margin,
+    border: frame.border,
+    padding: frame.padding,
+    baseline: baseline ?? null,
+    lastBaseline: baseline,
+    outOfFlow,
+  });
   return adoptOutOfFlow(bare, layout, space);
 }
 
-function placeGroup(group: Box, tops: readonly number[], a: Assembling, outOfFlow: OutOfFlow[], inner: { x: number; y: number }): Placed | null {
+function placeGroup(
+  group: Box,
+  tops: readonly number[],
+  a: Assembling,
+  outOfFlow: OutOfFlow[],
+  inner: { x: number; y: number },
+): Placed | null {
   const own = a.grid.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.group === group);
   const first = own[0];
   const last = own[own.length - 1];
@@ -251,12 +318,29 @@ function placeGroup(group: Box, tops: readonly number[], a: Assembling, outOfFlo
   const y0 = tops[first.i]!;
   const width = Math.max(0, sum(a.widths) + a.spacing.x * Math.max(0, a.widths.length - 1));
   const x0 = a.spacing.x;
-  const rows = own.map(({ row, i }): Placed => ({ fragment: placeRow(row.cells, i, row.box, x0, width, a, outOfFlow, { x: inner.x, y: inner.y + tops[i]! }), x: 0, y: tops[i]! - y0 }));
+  const rows = own.map(({ row, i }): Placed => ({
+    fragment: placeRow(row.cells, i, row.box, x0, width, a, outOfFlow, { x: inner.x, y: inner.y + tops[i]! }),
+    x: 0,
+    y: tops[i]! - y0,
+  }));
   const height = tops[last.i]! + a.rows.heights[last.i]! - y0;
-  return { fragment: makeFragment({ box: group, width, height, children: rows, baseline: rows[0]!.fragment.baseline }), x: x0, y: y0 };
+  return {
+    fragment: makeFragment({ box: group, width, height, children: rows, baseline: rows[0]!.fragment.baseline }),
+    x: x0,
+    y: y0,
+  };
 }
 
-function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, width: number, a: Assembling, outOfFlow: OutOfFlow[], at: { x: number; y: number }): Fragment {
+function placeRow(
+  cells: readonly Cell[],
+  index: number,
+  box: Box,
+  x0: number,
+  width: number,
+  a: Assembling,
+  outOfFlow: OutOfFlow[],
+  at: { x: number; y: number },
+): Fragment {
   const placed: Placed[] = [];
   const baseline = a.rows.baselines[index]!;
   for (const cell of cells) {
@@ -264,7 +348,13 @@ function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, w
     const spanned = a.rows.heights.slice(index, index + cell.rowSpan);
     const height = sum(spanned) + a.spacing.y * (spanned.length - 1);
     const w = cellWidth(cell, a.widths, a.spacing.x);
-    const stretched = a.layout.place(cell.box, { width: w, height: NaN, fixedWidth: w, fixedHeight: height, definite: false });
+    const stretched = a.layout.place(cell.box, {
+      width: w,
+      height: NaN,
+      fixedWidth: w,
+      fixedHeight: height,
+      definite: false,
+    });
     const fragment = shifted(stretched, natural, cell, baseline);
     const last = Math.min(cell.column + cell.columnSpan, a.lefts.length) - 1;
     const x = Math.min(a.lefts[cell.column] ?? 0, a.lefts[last] ?? 0) - x0;
@@ -278,7 +368,14 @@ function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, w
 function shifted(fragment: Fragment, natural: Fragment, cell: Cell, rowBaseline: number): Fragment {
   const align = cell.box.anonymous ? 'baseline' : String(cell.box.style.verticalAlign);
   const spare = fragment.height - natural.height;
-  const by = align === 'middle' ? spare / 2 : align === 'bottom' ? spare : align === 'top' ? 0 : Math.max(0, Math.min(spare, rowBaseline - (natural.baseline ?? rowBaseline)));
+  const by =
+    align === 'middle'
+      ? spare / 2
+      : align === 'bottom'
+        ? spare
+        : align === 'top'
+          ? 0
+          : Math.max(0, Math.min(spare, rowBaseline - (natural.baseline ?? rowBaseline)));
   if (by <= 0) return fragment;
   return makeFragment({
     ...fragment,

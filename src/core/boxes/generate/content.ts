@@ -2,14 +2,19 @@ import { parseComponents, type PseudoElement } from '../../css/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { ElementNode } from '../../html/index.js';
 
-export type ContentPart = { readonly kind: 'text'; readonly text: string } | { readonly kind: 'image'; readonly url: string };
+export type ContentPart =
+  { readonly kind: 'text'; readonly text: string } | { readonly kind: 'image'; readonly url: string };
 
 /**
  * What `content` generates; null where the pseudo-element makes no box.
  * Counters print nothing yet: their text is left out.
  * @spec css-content-3 §2
  */
-export function generatedContent(style: ComputedStyle, element: ElementNode, pseudo: PseudoElement): readonly ContentPart[] | null {
+export function generatedContent(
+  style: ComputedStyle,
+  element: ElementNode,
+  pseudo: PseudoElement,
+): readonly ContentPart[] | null {
   const { content } = style;
   if (content === 'none' || content === 'normal') return pseudo === 'marker' ? [] : null;
   const parts: ContentPart[] = [];
@@ -18,7 +23,8 @@ export function generatedContent(style: ComputedStyle, element: ElementNode, pse
     if (item.type === 'delim' && item.value === '/') break;
     if (item.type === 'string') add(item.value);
     else if (item.type === 'url') parts.push({ kind: 'image', url: item.value });
-    else if (item.type === 'function' && item.name === 'url') parts.push({ kind: 'image', url: item.args[0]?.type === 'string' ? item.args[0].value : '' });
+    else if (item.type === 'function' && item.name === 'url')
+      parts.push({ kind: 'image', url: item.args[0]?.type === 'string' ? item.args[0].value : '' });
     else if (item.type === 'function' && item.name === 'attr') {
       const name = item.args[0]?.type === 'ident' ? item.args[0].raw : '';
       add(element.attributes.get(name.toLowerCase()) ?? '');
@@ -32,7 +38,13 @@ function quote(name: string): string {
   return name === 'close-quote' ? '\u201d' : '';
 }
 
-const BULLETS: Readonly<Record<string, string>> = { disc: '\u2022 ', circle: '\u25e6 ', square: '\u25aa ', 'disclosure-closed': '\u25b8 ', 'disclosure-open': '\u25be ' };
+const BULLETS: Readonly<Record<string, string>> = {
+  disc: '\u2022 ',
+  circle: '\u25e6 ',
+  square: '\u25aa ',
+  'disclosure-closed': '\u25b8 ',
+  'disclosure-open': '\u25be ',
+};
 
 /** Text of a list marker; empty for none. @spec css-counter-styles-3 §6 */
 export function markerText(style: ComputedStyle, ordinal: number): string {

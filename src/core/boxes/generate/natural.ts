@@ -7,16 +7,34 @@ import type { TextMetrics } from '../text/index.js';
 export type ImageSizes = (source: string) => { readonly width: number; readonly height: number } | null;
 
 const NONE: NaturalSize = { width: null, height: null, ratio: null };
-const fixed = (width: number, height: number): NaturalSize => ({ width, height, ratio: height > 0 ? width / height : null });
+const fixed = (width: number, height: number): NaturalSize => ({
+  width,
+  height,
+  ratio: height > 0 ? width / height : null,
+});
 const sized = (width: number | null, height: number | null): NaturalSize => ({ width, height, ratio: null });
 
-const REPLACED = new Set(['img', 'video', 'audio', 'canvas', 'iframe', 'embed', 'object', 'input', 'select', 'textarea', 'meter', 'progress']);
+const REPLACED = new Set([
+  'img',
+  'video',
+  'audio',
+  'canvas',
+  'iframe',
+  'embed',
+  'object',
+  'input',
+  'select',
+  'textarea',
+  'meter',
+  'progress',
+]);
 
 /** Whether the element's content is laid out by something other than CSS. @spec html §15.4, §15.5 */
 export function isReplaced(element: ElementNode): boolean {
   if (element.namespace === 'svg') return element.tag === 'svg' && element.parent?.namespace !== 'svg';
   if (element.namespace === 'math') return false;
-  if (element.tag === 'object') return element.children.every((c) => c.kind === 'text' && c.data.trim() === '') && element.attributes.has('data');
+  if (element.tag === 'object')
+    return element.children.every((c) => c.kind === 'text' && c.data.trim() === '') && element.attributes.has('data');
   if (element.tag === 'img') return true;
   if (element.tag === 'input') return !/^(button|submit|reset)$/i.test(element.attributes.get('type') ?? '');
   return REPLACED.has(element.tag);
@@ -28,7 +46,12 @@ const number = (text: string | undefined): number | null => {
 };
 
 /** The natural size of a replaced element or form control. */
-export function naturalSize(element: ElementNode, style: ComputedStyle, images: ImageSizes, metrics: TextMetrics): NaturalSize {
+export function naturalSize(
+  element: ElementNode,
+  style: ComputedStyle,
+  images: ImageSizes,
+  metrics: TextMetrics,
+): NaturalSize {
   switch (element.tag) {
     case 'img':
       return image(element, style, images, metrics);
@@ -86,10 +109,18 @@ function svg(element: ElementNode): NaturalSize {
   };
   const width = size('width');
   const height = size('height');
-  const box = (element.attributes.get('viewBox') ?? '').trim().split(/[\s,]+/).map(Number);
+  const box = (element.attributes.get('viewBox') ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
   const ratio = box.length === 4 && box[2]! > 0 && box[3]! > 0 ? box[2]! / box[3]! : null;
   if (width !== null && height !== null) return fixed(width, height);
-  if (ratio !== null) return { width: width ?? (height === null ? null : height * ratio), height: height ?? (width === null ? null : width / ratio), ratio };
+  if (ratio !== null)
+    return {
+      width: width ?? (height === null ? null : height * ratio),
+      height: height ?? (width === null ? null : width / ratio),
+      ratio,
+    };
   return { width, height, ratio: null };
 }
 
@@ -137,9 +168,17 @@ function input(element: ElementNode, style: ComputedStyle, images: ImageSizes, m
 }
 
 function select(element: ElementNode, style: ComputedStyle, metrics: TextMetrics): NaturalSize {
-  const options = element.elements.flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e])).filter((e) => e.tag === 'option');
+  const options = element.elements
+    .flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e]))
+    .filter((e) => e.tag === 'option');
   const font = face(style, metrics);
-  const label = (e: ElementNode) => e.attributes.get('label') ?? e.children.map((c) => (c.kind === 'text' ? c.data : '')).join('').trim().replace(/\s+/g, ' ');
+  const label = (e: ElementNode) =>
+    e.attributes.get('label') ??
+    e.children
+      .map((c) => (c.kind === 'text' ? c.data : ''))
+      .join('')
+      .trim()
+      .replace(/\s+/g, ' ');
   const widest = Math.max(0, ...options.map((e) => font.width(label(e), style.fontSize, true)));
   const rows = number(element.attributes.get('size')) ?? (element.attributes.has('multiple') ? 4 : 1);
   const line = usedLineHeight(style, metrics);

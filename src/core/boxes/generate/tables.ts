@@ -3,8 +3,10 @@ import { isInFlow, type Box, type Inner } from '../box.js';
 type Make = (draft: Pick<Box, 'style' | 'outer' | 'inner' | 'parent'> & Partial<Box>) => Box;
 
 const isPart = (box: Box): boolean => box.outer === 'table-part';
-const isCell = (box: Box): boolean => box.outer === 'table-part' && box.inner === 'flow' && box.style.display === 'table-cell' && !box.anonymous;
-const isCaption = (box: Box): boolean => box.outer === 'table-part' && box.style.display === 'table-caption' && !box.anonymous;
+const isCell = (box: Box): boolean =>
+  box.outer === 'table-part' && box.inner === 'flow' && box.style.display === 'table-cell' && !box.anonymous;
+const isCaption = (box: Box): boolean =>
+  box.outer === 'table-part' && box.style.display === 'table-caption' && !box.anonymous;
 const isBlank = (box: Box): boolean => box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text);
 
 /**
@@ -12,7 +14,8 @@ const isBlank = (box: Box): boolean => box.inner === 'text' && /^[ \t\r\n\f]*$/.
  * @spec css-tables-3 §2.2, css2 §17.2.1
  */
 export function wrapTableParts(box: Box, make: Make): void {
-  if (box.inner === 'table') wrap(box, make, (c) => isCaption(c) || ['row-group', 'row', 'column', 'column-group'].includes(c.inner), 'row');
+  if (box.inner === 'table')
+    wrap(box, make, (c) => isCaption(c) || ['row-group', 'row', 'column', 'column-group'].includes(c.inner), 'row');
   if (box.inner === 'table') wrap(box, make, (c) => c.inner !== 'row', 'row-group');
   else if (box.inner === 'row-group') wrap(box, make, (c) => c.inner === 'row', 'row');
   else if (box.inner === 'row') wrap(box, make, (c) => isCell(c) || (c.anonymous && c.outer === 'table-part'), 'flow');
@@ -51,7 +54,13 @@ function wrapStray(box: Box, make: Make): void {
     const parts = run.slice(0, last + 1);
     if (parts.length > 0) {
       const inline = box.outer === 'inline';
-      const table = make({ style: box.style, outer: inline ? 'atomic' : 'block', inner: 'table', parent: box, anonymous: true });
+      const table = make({
+        style: box.style,
+        outer: inline ? 'atomic' : 'block',
+        inner: 'table',
+        parent: box,
+        anonymous: true,
+      });
       table.children.push(...parts.filter((child) => !isBlank(child)));
       for (const child of table.children) (child as { parent: Box }).parent = table;
       wrapTableParts(table, make);

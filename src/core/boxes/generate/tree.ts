@@ -53,10 +53,30 @@ const TYPES: Partial<Readonly<Record<Display, readonly [Outer, Inner]>>> = {
  * Makes the box tree of a document: display, pseudo-elements, then anonymous boxes.
  * @spec css-display-3 §2, css2 §9.2
  */
-export function generateBoxes(document: HtmlDocument, styles: StyleTree, images: ImageSizes, metrics: TextMetrics, limits: LimitLog): BoxTree {
-  const building: Building = { styles, images, metrics, limits, principal: new Array<Box | null>(document.elements.length).fill(null), next: 0 };
+export function generateBoxes(
+  document: HtmlDocument,
+  styles: StyleTree,
+  images: ImageSizes,
+  metrics: TextMetrics,
+  limits: LimitLog,
+): BoxTree {
+  const building: Building = {
+    styles,
+    images,
+    metrics,
+    limits,
+    principal: new Array<Box | null>(document.elements.length).fill(null),
+    next: 0,
+  };
   const style = styles.of(document.root);
-  const root = make(building, { element: document.root, style, outer: 'block', inner: TYPES[style.display]?.[1] ?? 'flow', parent: null, viewport: !isOpen(style) });
+  const root = make(building, {
+    element: document.root,
+    style,
+    outer: 'block',
+    inner: TYPES[style.display]?.[1] ?? 'flow',
+    parent: null,
+    viewport: !isOpen(style),
+  });
   building.principal[document.root.index] = root;
   if (style.display !== 'none') {
     fill(root, document.root, building);
@@ -95,7 +115,10 @@ function fill(box: Box, element: ElementNode, building: Building): void {
   pseudo(box, element, 'after', building);
 }
 
-const skipped = (element: ElementNode): boolean => element.parent?.tag === 'details' && !element.parent.attributes.has('open') && element.parent.elements.find((e) => e.tag === 'summary') !== element;
+const skipped = (element: ElementNode): boolean =>
+  element.parent?.tag === 'details' &&
+  !element.parent.attributes.has('open') &&
+  element.parent.elements.find((e) => e.tag === 'summary') !== element;
 
 function elementBox(parent: Box, element: ElementNode, building: Building): void {
   const style = building.styles.of(element);
@@ -104,12 +127,21 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   if (style.display === 'contents') return fill(parent, element, building);
   if (skipped(element)) return;
   if (element.tag === 'br' && element.namespace === 'html') {
-    building.principal[element.index] = push(parent, make(building, { element, style, outer: 'inline', inner: 'break', parent }));
+    building.principal[element.index] = push(
+      parent,
+      make(building, { element, style, outer: 'inline', inner: 'break', parent }),
+    );
     return;
   }
   if (element.tag === 'wbr') {
-    building.principal[element.index] = push(parent, make(building, { element, style, outer: 'inline', inner: 'flow', parent }));
-    push(building.principal[element.index]!, make(building, { style, outer: 'inline', inner: 'text', parent, text: '\u200b' }));
+    building.principal[element.index] = push(
+      parent,
+      make(building, { element, style, outer: 'inline', inner: 'flow', parent }),
+    );
+    push(
+      building.principal[element.index]!,
+      make(building, { style, outer: 'inline', inner: 'text', parent, text: '\u200b' }),
+    );
     return;
   }
   const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
@@ -151,7 +183,16 @@ function text(parent: Box, data: string, style: ComputedStyle, building: Buildin
   if (data === '') return;
   const last = parent.children[parent.children.length - 1];
   const before = last?.inner === 'text' ? last.text.slice(-1) : '';
-  push(parent, make(building, { style, outer: 'inline', inner: 'text', parent, text: transformText(data, style.textTransform, before) }));
+  push(
+    parent,
+    make(building, {
+      style,
+      outer: 'inline',
+      inner: 'text',
+      parent,
+      text: transformText(data, style.textTransform, before),
+    }),
+  );
 }
 
 function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building: Building): void {
@@ -160,13 +201,32 @@ function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building
   const content = generatedContent(style, element, name);
   if (!content) return;
   const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
-  const target = style.display === 'contents' ? parent : push(parent, make(building, { element, pseudo: name, style, outer, inner, parent }));
+  const target =
+    style.display === 'contents'
+      ? parent
+      : push(parent, make(building, { element, pseudo: name, style, outer, inner, parent }));
   for (const part of content) {
     if (part.kind === 'text') text(target, part.text, style, building);
     else {
       const size = building.images(part.url);
-      const natural = { width: size?.width ?? 0, height: size?.height ?? 0, ratio: size && size.height > 0 ? size.width / size.height : null };
-      push(target, make(building, { element, pseudo: name, style: style, outer: 'atomic', inner: 'replaced', parent: target, natural, anonymous: true }));
+      const natural = {
+        width: size?.width ?? 0,
+        height: size?.height ?? 0,
+        ratio: size && size.height > 0 ? size.width / size.height : null,
+      };
+      push(
+        target,
+        make(building, {
+          element,
+          pseudo: name,
+          style: style,
+          outer: 'atomic',
+          inner: 'replaced',
+          parent: target,
+          natural,
+          anonymous: true,
+        }),
+      );
     }
   }
   if (target !== parent) complete(target, building);
@@ -198,16 +258,23 @@ function complete(box: Box, building: Building): void {
   else if (box.inner === 'flow' && box.outer !== 'inline' && mixes(box)) wrapRuns(box, building, false);
 }
 
-const mixes = (box: Box): boolean => box.children.some((child) => isInFlow(child) && !isInlineLevel(child)) && box.children.some((child) => isInFlow(child) && isInlineLevel(child));
+const mixes = (box: Box): boolean =>
+  box.children.some((child) => isInFlow(child) && !isInlineLevel(child)) &&
+  box.children.some((child) => isInFlow(child) && isInlineLevel(child));
 
-const isBlank = (box: Box): boolean => box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text) && !/^(pre|pre-wrap|break-spaces)$/.test(box.style.whiteSpace);
+const isBlank = (box: Box): boolean =>
+  box.inner === 'text' &&
+  /^[ \t\r\n\f]*$/.test(box.text) &&
+  !/^(pre|pre-wrap|break-spaces)$/.test(box.style.whiteSpace);
 
 /** Gathers runs of inline-level children into anonymous block boxes. @spec css2 §9.2.1.1, css-flexbox-1 §4 */
 function wrapRuns(box: Box, building: Building, items: boolean): void {
   const children = box.children.splice(0);
   let run: Box[] = [];
   const flush = () => {
-    const visible = items ? run.some((child) => !isBlank(child)) : run.some((child) => !isBlank(child) && isInFlow(child));
+    const visible = items
+      ? run.some((child) => !isBlank(child))
+      : run.some((child) => !isBlank(child) && isInFlow(child));
     if (visible) {
       const wrapper = make(building, { style: box.style, outer: 'block', inner: 'flow', parent: box, anonymous: true });
       for (const child of run) wrapper.children.push(adopt(child, wrapper));

@@ -5,7 +5,8 @@ export const OBJECT = '\ufffc';
 export type LineBreaks = (text: string) => Set<number>;
 
 /** Letters, digits and punctuation of European scripts: what the short rules are right for. */
-const SHORT = /^[\u0009-\u007e\u00a0-\u024f\u0370-\u03ff\u0400-\u052f\u2013\u2014\u2018-\u201e\u2022\u2026\u20ac\ufffc]*$/;
+const SHORT =
+  /^[\u0009-\u007e\u00a0-\u024f\u0370-\u03ff\u0400-\u052f\u2013\u2014\u2018-\u201e\u2022\u2026\u20ac\ufffc]*$/;
 
 /** Whether a text needs the full rules of UAX 14. */
 export const needsFullBreaks = (text: string): boolean => !SHORT.test(text);
@@ -29,7 +30,8 @@ export const shortBreaks: LineBreaks = (text) => {
     else if (before === '-' && LETTER.test(after) && i > 1 && ALPHANUMERIC.test(text[i - 2]!)) out.add(i);
     else if (before === '?' && ALPHANUMERIC.test(after)) out.add(i);
     else if (before === '\u2013' && LETTER.test(after)) out.add(i);
-    else if ((before === '\u2014' && ALPHANUMERIC.test(after)) || (after === '\u2014' && before !== '\u2014')) out.add(i);
+    else if ((before === '\u2014' && ALPHANUMERIC.test(after)) || (after === '\u2014' && before !== '\u2014'))
+      out.add(i);
     else if (before === '\u00ad') out.add(i);
   }
   return out;

@@ -62,8 +62,10 @@ const KNOWN: Readonly<Record<string, Kind>> = {
 };
 
 /** Advance of characters no table holds: wide scripts and pictures take the whole em. */
-const WIDE = /[\u1100-\u115f\u2e80-\ua4cf\uac00-\ud7a3\uf900-\ufaff\ufe30-\ufe4f\uff00-\uff60\u{1f300}-\u{1faff}\u{20000}-\u{3fffd}]/u;
-const ZERO_WIDTH = /[\u0000-\u001f\u007f-\u009f\u00ad\u200b-\u200f\u2028-\u202e\u2060-\u2064\ufeff\ufe00-\ufe0f\u0300-\u036f]/;
+const WIDE =
+  /[\u1100-\u115f\u2e80-\ua4cf\uac00-\ud7a3\uf900-\ufaff\ufe30-\ufe4f\uff00-\uff60\u{1f300}-\u{1faff}\u{20000}-\u{3fffd}]/u;
+const ZERO_WIDTH =
+  /[\u0000-\u001f\u007f-\u009f\u00ad\u200b-\u200f\u2028-\u202e\u2060-\u2064\ufeff\ufe00-\ufe0f\u0300-\u036f]/;
 const FALLBACK_ADVANCE = 0.6;
 
 class TableFace implements Face {
@@ -76,7 +78,8 @@ class TableFace implements Face {
     readonly table: FaceTable,
     readonly exact: boolean,
   ) {
-    for (const [first, ...list] of table.advances) list.forEach((advance, i) => this.#advances.set(first! + i, advance));
+    for (const [first, ...list] of table.advances)
+      list.forEach((advance, i) => this.#advances.set(first! + i, advance));
     this.#kerning = table.kerning;
   }
 

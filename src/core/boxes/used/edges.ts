@@ -4,11 +4,17 @@ import { NO_EDGES, snap, type Edges } from '../fragment.js';
 
 type Side = 'Top' | 'Right' | 'Bottom' | 'Left';
 
-const each = (read: (side: Side) => number): Edges => ({ top: read('Top'), right: read('Right'), bottom: read('Bottom'), left: read('Left') });
+const each = (read: (side: Side) => number): Edges => ({
+  top: read('Top'),
+  right: read('Right'),
+  bottom: read('Bottom'),
+  left: read('Left'),
+});
 const bare = (box: Box): boolean => box.anonymous || box.inner === 'text';
 
 /** Table rows, groups and columns have neither padding nor margin. @spec css-tables-3 §3.1 */
-const noPadding = (box: Box): boolean => bare(box) || ['row', 'row-group', 'column', 'column-group'].includes(box.inner);
+const noPadding = (box: Box): boolean =>
+  bare(box) || ['row', 'row-group', 'column', 'column-group'].includes(box.inner);
 
 export function usedBorder(box: Box): Edges {
   if (noPadding(box)) return NO_EDGES;
@@ -31,12 +37,18 @@ export interface Margins {
   readonly left: number | null;
 }
 
-const margin = (value: LengthPercentage | 'auto', basis: number): number | null => (value === 'auto' ? null : snap(resolveLength(value, basis) || 0));
+const margin = (value: LengthPercentage | 'auto', basis: number): number | null =>
+  value === 'auto' ? null : snap(resolveLength(value, basis) || 0);
 
 export function specifiedMargins(box: Box, basis: number): Margins {
   if (noPadding(box) || (box.outer === 'table-part' && box.style.display === 'table-cell')) return NO_EDGES;
   const { style } = box;
-  return { top: margin(style.marginTop, basis), right: margin(style.marginRight, basis), bottom: margin(style.marginBottom, basis), left: margin(style.marginLeft, basis) };
+  return {
+    top: margin(style.marginTop, basis),
+    right: margin(style.marginRight, basis),
+    bottom: margin(style.marginBottom, basis),
+    left: margin(style.marginLeft, basis),
+  };
 }
 
 /** Margins with auto as zero. */
@@ -45,4 +57,9 @@ export function usedMargins(box: Box, basis: number): Edges {
   return { top: top ?? 0, right: right ?? 0, bottom: bottom ?? 0, left: left ?? 0 };
 }
 
-export const addEdges = (a: Edges, b: Edges): Edges => ({ top: a.top + b.top, right: a.right + b.right, bottom: a.bottom + b.bottom, left: a.left + b.left });
+export const addEdges = (a: Edges, b: Edges): Edges => ({
+  top: a.top + b.top,
+  right: a.right + b.right,
+  bottom: a.bottom + b.bottom,
+  left: a.left + b.left,
+});

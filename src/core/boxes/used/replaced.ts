@@ -11,7 +11,13 @@ const DEFAULT = { width: 300, height: 150 };
  * @param height percentage basis of heights, NaN if indefinite
  * @spec css2 §10.3.2, §10.6.2, §10.4 (table of min/max violations); css-sizing-4 §4
  */
-export function replacedSize(box: Box, width: number, height: number, frame: Frame, fixed: { width?: number | undefined; height?: number | undefined } = {}): { width: number; height: number } {
+export function replacedSize(
+  box: Box,
+  width: number,
+  height: number,
+  frame: Frame,
+  fixed: { width?: number | undefined; height?: number | undefined } = {},
+): { width: number; height: number } {
   const { style } = box;
   const natural = box.natural!;
   const ratio = preferredRatio(box);
@@ -40,10 +46,13 @@ export function replacedSize(box: Box, width: number, height: number, frame: Fra
     const used = clampH(h);
     return { width: clampW(ratio ? snap(fromHeight(used)) : (natural.width ?? DEFAULT.width) + fx), height: used };
   }
-  const nw = natural.width ?? (natural.height !== null && ratio ? natural.height * ratio : fallbackWidth(width, fx, ratio));
+  const nw =
+    natural.width ?? (natural.height !== null && ratio ? natural.height * ratio : fallbackWidth(width, fx, ratio));
   const nh = natural.height ?? (ratio ? nw / ratio : DEFAULT.height);
   const full = { width: nw + fx, height: nh + fy };
-  return ratio ? constrain(full, { minW, maxW, minH, maxH }, fromWidth, fromHeight) : { width: clampW(full.width), height: clampH(full.height) };
+  return ratio
+    ? constrain(full, { minW, maxW, minH, maxH }, fromWidth, fromHeight)
+    : { width: clampW(full.width), height: clampH(full.height) };
 }
 
 /** Without natural width but with a ratio, block-level rules give the width of the containing block. */
@@ -58,7 +67,12 @@ interface Bounds {
   readonly maxH: number;
 }
 
-function constrain(size: { width: number; height: number }, b: Bounds, fromWidth: (w: number) => number, fromHeight: (h: number) => number): { width: number; height: number } {
+function constrain(
+  size: { width: number; height: number },
+  b: Bounds,
+  fromWidth: (w: number) => number,
+  fromHeight: (h: number) => number,
+): { width: number; height: number } {
   let { width, height } = size;
   if (width > b.maxW) {
     width = b.maxW;
@@ -79,4 +93,5 @@ function constrain(size: { width: number; height: number }, b: Bounds, fromWidth
   return { width: snap(width), height: snap(height) };
 }
 
-export const hasPercentSize = (box: Box): boolean => [box.style.width, box.style.maxWidth].some((v) => isLengthPercentage(v) && (v.percent !== 0 || v.curve !== null));
+export const hasPercentSize = (box: Box): boolean =>
+  [box.style.width, box.style.maxWidth].some((v) => isLengthPercentage(v) && (v.percent !== 0 || v.curve !== null));

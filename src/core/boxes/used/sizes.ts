@@ -12,14 +12,22 @@ export interface Frame {
 export const frameWidth = (frame: Frame): number => horizontal(frame.border) + horizontal(frame.padding);
 export const frameHeight = (frame: Frame): number => vertical(frame.border) + vertical(frame.padding);
 
-const outer = (box: Box, content: number, extra: number): number => (box.style.boxSizing === 'border-box' ? Math.max(content, extra) : content + extra);
+const outer = (box: Box, content: number, extra: number): number =>
+  box.style.boxSizing === 'border-box' ? Math.max(content, extra) : content + extra;
 
 /**
  * The border-box width a sizing value stands for; null for auto, none and what cannot be resolved.
  * @param basis width of the containing block, px or NaN
  * @param available border-box width a stretched box would take
  */
-export function widthFor(box: Box, value: Sizing | 'content', basis: number, available: number, frame: Frame, intrinsic: () => Intrinsic): number | null {
+export function widthFor(
+  box: Box,
+  value: Sizing | 'content',
+  basis: number,
+  available: number,
+  frame: Frame,
+  intrinsic: () => Intrinsic,
+): number | null {
   if (value === 'auto' || value === 'none' || value === 'content') return null;
   const extra = frameWidth(frame);
   if (value === 'min-content') return intrinsic().min + extra;
@@ -31,7 +39,8 @@ export function widthFor(box: Box, value: Sizing | 'content', basis: number, ava
   return Number.isNaN(length) ? null : snap(outer(box, Math.max(0, length), extra));
 }
 
-const fit = (available: number, { min, max }: Intrinsic): number => (Number.isNaN(available) ? max : Math.max(min, Math.min(max, available)));
+const fit = (available: number, { min, max }: Intrinsic): number =>
+  Number.isNaN(available) ? max : Math.max(min, Math.min(max, available));
 
 /** The border-box height a sizing value stands for; null where it is automatic or its percentage basis is not definite. */
 export function heightFor(box: Box, value: Sizing, basis: number, frame: Frame): number | null {
@@ -43,7 +52,14 @@ export function heightFor(box: Box, value: Sizing, basis: number, frame: Frame):
 }
 
 /** min-width and max-width applied to a border-box width. @spec css2 §10.4 */
-export function clampWidth(box: Box, width: number, basis: number, available: number, frame: Frame, intrinsic: () => Intrinsic): number {
+export function clampWidth(
+  box: Box,
+  width: number,
+  basis: number,
+  available: number,
+  frame: Frame,
+  intrinsic: () => Intrinsic,
+): number {
   if (box.anonymous) return width;
   const max = widthFor(box, box.style.maxWidth, basis, available, frame, intrinsic) ?? Infinity;
   const min = widthFor(box, box.style.minWidth, basis, available, frame, intrinsic) ?? 0;

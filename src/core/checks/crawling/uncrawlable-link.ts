@@ -17,7 +17,8 @@ export const uncrawlableLink = defineCheck(
       },
       'empty-href': {
         says: '“{label}” leads to “{href}”, which is no page{how}. Crawlers find nothing behind it, and without scripts it goes nowhere.',
-        mends: 'Put the real address into href. If it opens a part of the menu instead, make it a button with aria-expanded.',
+        mends:
+          'Put the real address into href. If it opens a part of the menu instead, make it a button with aria-expanded.',
       },
       'script-href': {
         says: '“{label}” leads to a script (“{href}”). Crawlers do not run it as a link, and it fails when scripts are off.',
@@ -38,8 +39,19 @@ function inspect(look: Look): readonly Observation[] {
       const fault = faultOf(item);
       if (!fault || !look.scene.seen(item.element)) return [];
       const span = item.element.attributeSpan('href') ?? item.element.startTag;
-      const cause = span ? { selector: null, text: span.source.text.slice(span.start, span.end).slice(0, 80), at: positionOf(span) } : null;
-      return [{ element: item.element, menu, state: 'normal', message: fault.message, data: { label: item.label || item.element.tag, ...fault.data }, cause }];
+      const cause = span
+        ? { selector: null, text: span.source.text.slice(span.start, span.end).slice(0, 80), at: positionOf(span) }
+        : null;
+      return [
+        {
+          element: item.element,
+          menu,
+          state: 'normal',
+          message: fault.message,
+          data: { label: item.label || item.element.tag, ...fault.data },
+          cause,
+        },
+      ];
     }),
   );
 }
@@ -55,29 +67,50 @@ function opensSomething({ element, submenu }: MenuItem): boolean {
   const { attributes } = element;
   const handler = attributes.get('onclick');
   if (handler !== undefined && !isRealAddress(attributes.get('href')) && !GOES.test(handler)) return true;
-  if (attributes.has('aria-haspopup') || attributes.has('aria-expanded') || attributes.has('aria-controls')) return true;
-  return ['data-toggle', 'data-bs-toggle', 'data-target', 'data-bs-target', 'popovertarget', 'commandfor', 'command'].some((name) => attributes.has(name));
+  if (attributes.has('aria-haspopup') || attributes.has('aria-expanded') || attributes.has('aria-controls'))
+    return true;
+  return [
+    'data-toggle',
+    'data-bs-toggle',
+    'data-target',
+    'data-bs-target',
+    'popovertarget',
+    'commandfor',
+    'command',
+  ].some((name) => attributes.has(name));
 }
 
-const isRealAddress = (href: string | undefined): boolean => href !== undefined && href.trim() !== '' && href.trim() !== '#' && !/^\s*javascript:/i.test(href);
+const isRealAddress = (href: string | undefined): boolean =>
+  href !== undefined && href.trim() !== '' && href.trim() !== '#' && !/^\s*javascript:/i.test(href);
 
-const GOES = /(?:\b(?:window|document|top|parent|self)\s*\.\s*)?\blocation\b\s*(?:\.\s*(?:href|assign|replace)\b)?\s*[=(]|\bnavigate(?:To)?\s*\(/;
+const GOES =
+  /(?:\b(?:window|document|top|parent|self)\s*\.\s*)?\blocation\b\s*(?:\.\s*(?:href|assign|replace)\b)?\s*[=(]|\bnavigate(?:To)?\s*\(/;
 const ADDRESS_DATA = ['data-href', 'data-url', 'data-link'];
 
 function navigatesByScript(element: ElementNode): boolean {
-  return GOES.test(element.attributes.get('onclick') ?? '') || ADDRESS_DATA.some((name) => isRealAddress(element.attributes.get(name)));
+  return (
+    GOES.test(element.attributes.get('onclick') ?? '') ||
+    ADDRESS_DATA.some((name) => isRealAddress(element.attributes.get(name)))
+  );
 }
 
 function faultOf(item: MenuItem): Fault | null {
   const { element } = item;
   const href = element.attributes.get('href');
   if (opensSomething(item)) return null;
-  if (element.tag !== 'a') return navigatesByScript(element) || (element.attributes.get('role') === 'link' && !navigable(element)) ? { message: 'not-a-link', data: { tag: element.tag } } : null;
+  if (element.tag !== 'a')
+    return navigatesByScript(element) || (element.attributes.get('role') === 'link' && !navigable(element))
+      ? { message: 'not-a-link', data: { tag: element.tag } }
+      : null;
   if (item.current && href === undefined) return null;
-  if (href !== undefined && /^\s*javascript:/i.test(href)) return { message: 'script-href', data: { href: clip(href) } };
+  if (href !== undefined && /^\s*javascript:/i.test(href))
+    return { message: 'script-href', data: { href: clip(href) } };
   if (isRealAddress(href)) return null;
   const how = navigatesByScript(element) ? ' and goes on by script' : '';
-  if (href === undefined) return element.attributes.has('name') || element.id !== null && element.elements.length === 0 && item.label === '' ? null : { message: 'no-href', data: { how } };
+  if (href === undefined)
+    return element.attributes.has('name') || (element.id !== null && element.elements.length === 0 && item.label === '')
+      ? null
+      : { message: 'no-href', data: { how } };
   return { message: 'empty-href', data: { href: clip(href), how } };
 }
 

@@ -11,7 +11,11 @@ export function causeOf(style: ComputedStyle, key: PropertyKey): Cause | null {
     if (winner.value === 'inherit' && s.parent) continue;
     if (winner.match.origin === 'user-agent') return null;
     const { name, text } = winner.declaration;
-    return { selector: winner.match.selector?.text ?? null, text: `${name}: ${text}`, at: positionOf(winner.declaration.span) };
+    return {
+      selector: winner.match.selector?.text ?? null,
+      text: `${name}: ${text}`,
+      at: positionOf(winner.declaration.span),
+    };
   }
   return null;
 }

@@ -14,7 +14,10 @@ export function controlsOf(menus: readonly Menu[]): readonly Control[] {
   const seen = new Set<ElementNode>();
   const out: Control[] = [];
   for (const menu of menus) {
-    const all: Control[] = [...menu.toggles.map((t) => ({ element: t.element, menu, item: null })), ...menu.items.map((item) => ({ element: item.element, menu, item }))];
+    const all: Control[] = [
+      ...menu.toggles.map((t) => ({ element: t.element, menu, item: null })),
+      ...menu.items.map((item) => ({ element: item.element, menu, item })),
+    ];
     for (const control of all) {
       if (seen.has(control.element)) continue;
       seen.add(control.element);
@@ -24,7 +27,9 @@ export function controlsOf(menus: readonly Menu[]): readonly Control[] {
   return out;
 }
 
-export const seenControls = (menus: readonly Menu[], scene: Scene): readonly Control[] => controlsOf(menus).filter((c) => scene.seen(c.element) !== null);
+export const seenControls = (menus: readonly Menu[], scene: Scene): readonly Control[] =>
+  controlsOf(menus).filter((c) => scene.seen(c.element) !== null);
 
 /** Whether a control is switched off: its colours need not pass. */
-export const isDisabled = (e: ElementNode): boolean => e.attributes.has('disabled') || e.attributes.get('aria-disabled') === 'true';
+export const isDisabled = (e: ElementNode): boolean =>
+  e.attributes.has('disabled') || e.attributes.get('aria-disabled') === 'true';

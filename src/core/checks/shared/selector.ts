@@ -32,5 +32,10 @@ export function selectorOf(element: ElementNode): string {
 }
 
 export function placeOf(element: ElementNode): Place {
-  return { selector: selectorOf(element), path: element.path, label: labelOf(element), at: element.startTag ? positionOf(element.startTag) : null };
+  return {
+    selector: selectorOf(element),
+    path: element.path,
+    label: labelOf(element),
+    at: element.startTag ? positionOf(element.startTag) : null,
+  };
 }

@@ -24,4 +24,5 @@ function textIndex(scene: Scene): Map<ElementNode, PaintItem[]> {
 }
 
 /** All text painted inside an element. */
-export const textsIn = (element: ElementNode, scene: Scene): readonly PaintItem[] => textIndex(scene).get(element) ?? [];
+export const textsIn = (element: ElementNode, scene: Scene): readonly PaintItem[] =>
+  textIndex(scene).get(element) ?? [];

@@ -31,7 +31,8 @@ export const textContrast = defineCheck(
       },
       unknown: {
         says: '“{label}” lies on something whose colours cannot be told from the style sheets ({what}){when}. It may be hard to read.',
-        mends: 'Look at the text where the picture beneath it is lightest and darkest, or put a solid ground behind it.',
+        mends:
+          'Look at the text where the picture beneath it is lightest and darkest, or put a solid ground behind it.',
       },
     },
   },
@@ -39,7 +40,8 @@ export const textContrast = defineCheck(
 );
 
 /** Properties whose change leaves text and ground as they are. */
-const COLOURLESS = /^(outline.*|box-shadow|text-decoration.*|transition.*|animation.*|cursor|border(-.*)?-(radius|color)|text-underline-offset)$/;
+const COLOURLESS =
+  /^(outline.*|box-shadow|text-decoration.*|transition.*|animation.*|cursor|border(-.*)?-(radius|color)|text-underline-offset)$/;
 
 function atRest(look: Look): Observation[] {
   return seenControls(look.menus, look.scene)
@@ -70,8 +72,11 @@ function sameAsAtRest(o: Observation, control: Control, look: Look): boolean {
 
 function changes(control: Control, before: Scene, after: Scene): boolean {
   if (before.items !== after.items) return true;
-  for (let e: Control['element'] | null = control.element; e; e = e.parent) if (before.style(e) !== after.style(e)) return true;
-  return textsIn(control.element, before).some((item) => before.paintStyle(item.node.box) !== after.paintStyle(item.node.box));
+  for (let e: Control['element'] | null = control.element; e; e = e.parent)
+    if (before.style(e) !== after.style(e)) return true;
+  return textsIn(control.element, before).some(
+    (item) => before.paintStyle(item.node.box) !== after.paintStyle(item.node.box),
+  );
 }
 
 interface Reading {
@@ -94,15 +99,33 @@ function worst(control: Control, scene: Scene, state: State, look: Look): Observ
     else if (!low || reading.ratio / reading.needed < low.ratio / low.needed) low = reading;
   }
   const base = { element: control.element, menu: control.menu, state };
-  const label = control.item?.label || control.menu.toggles.find((t) => t.element === control.element)?.label || control.element.tag;
-  const when = state === 'hover' ? ' under the pointer' : state === 'focus' ? ' with focus' : state === 'current' ? ' (current page)' : '';
+  const label =
+    control.item?.label ||
+    control.menu.toggles.find((t) => t.element === control.element)?.label ||
+    control.element.tag;
+  const when =
+    state === 'hover'
+      ? ' under the pointer'
+      : state === 'focus'
+        ? ' with focus'
+        : state === 'current'
+          ? ' (current page)'
+          : '';
   if (low && low.ratio < low.needed) {
     const remedy = remedyFor(low);
     return [
       {
         ...base,
         message: remedy ? 'low' : 'hopeless',
-        data: { label, when, ink: hexOf(low.ink), ground: hexOf(low.ground), ratio: floor(low.ratio), needed: low.needed, remedy: remedy ?? '' },
+        data: {
+          label,
+          when,
+          ink: hexOf(low.ink),
+          ground: hexOf(low.ground),
+          ratio: floor(low.ratio),
+          needed: low.needed,
+          remedy: remedy ?? '',
+        },
         measured: figure(floor(low.ratio), ':1'),
         needed: figure(low.needed, ':1'),
         cause: causeOf(scene.paintStyle(low.item.node.box), 'color'),
@@ -119,8 +142,13 @@ function remedyFor({ ink, ground, grounds, needed }: Reading): string | null {
   const textPasses = text && grounds.every((g) => contrastRatio(text.colour, g) >= needed - 0.01) ? text : null;
   if (!textPasses && grounds.length > 1) return null;
   const base = passingColour(ground, ink, needed);
-  const options = [textPasses && { share: textPasses.share, says: `the text ${hexOf(textPasses.colour)}` }, grounds.length === 1 && base && { share: base.share, says: `the ground ${hexOf(base.colour)}` }].filter((o) => o !== null && o !== false);
-  const sorted = options.sort((a, b) => a.share - b.share).filter((o, i, all) => i === 0 || o.share < 0.6 || all[0]!.share > 0.6);
+  const options = [
+    textPasses && { share: textPasses.share, says: `the text ${hexOf(textPasses.colour)}` },
+    grounds.length === 1 && base && { share: base.share, says: `the ground ${hexOf(base.colour)}` },
+  ].filter((o) => o !== null && o !== false);
+  const sorted = options
+    .sort((a, b) => a.share - b.share)
+    .filter((o, i, all) => i === 0 || o.share < 0.6 || all[0]!.share > 0.6);
   if (sorted.length === 0) return null;
   return `Make ${sorted.map((o) => o.says).join(' or ')} (${sorted.length > 1 ? 'either gives' : 'that gives'} ${needed}:1).`;
 }
@@ -129,7 +157,12 @@ const floor = (ratio: number): number => Math.floor(ratio * 100) / 100;
 
 function isShown(item: PaintItem, scene: Scene): boolean {
   const element = elementOf(item);
-  return element !== null && scene.seen(element) !== null && scene.paintStyle(item.node.box).fontSize >= 1 && scene.isVisible(element);
+  return (
+    element !== null &&
+    scene.seen(element) !== null &&
+    scene.paintStyle(item.node.box).fontSize >= 1 &&
+    scene.isVisible(element)
+  );
 }
 
 function read(item: PaintItem, scene: Scene, look: Look): Reading | { item: PaintItem; what: string } {
@@ -150,4 +183,5 @@ function read(item: PaintItem, scene: Scene, look: Look): Reading | { item: Pain
   return { ratio, needed, ink, ground, grounds: under.colours, item };
 }
 
-const short = (what: string): string => (what.startsWith('data:') ? 'an embedded picture' : what.length > 60 ? `${what.slice(0, 57)}…` : what);
+const short = (what: string): string =>
+  what.startsWith('data:') ? 'an embedded picture' : what.length > 60 ? `${what.slice(0, 57)}…` : what;

@@ -42,8 +42,10 @@ function inspect(look: Look): readonly Observation[] {
   const least = look.level === 'AAA' ? LEAST_AAA : LEAST;
   const all = allTargets(scene);
   return seenControls(look.menus, scene).flatMap((control) => {
-    const rect = isDisabled(control.element) || isSpare(control.element, scene) ? null : targetRect(control.element, scene);
-    if (!rect || (rect.width >= least - 0.01 && rect.height >= least - 0.01) || inSentence(control.element, scene)) return [];
+    const rect =
+      isDisabled(control.element) || isSpare(control.element, scene) ? null : targetRect(control.element, scene);
+    if (!rect || (rect.width >= least - 0.01 && rect.height >= least - 0.01) || inSentence(control.element, scene))
+      return [];
     const gap = nearestGap({ element: control.element, rect }, all);
     if (look.level !== 'AAA' && isSpaced({ element: control.element, rect }, all)) return [];
     return [observation(control, rect, least, gap, look)];
@@ -51,21 +53,39 @@ function inspect(look: Look): readonly Observation[] {
 }
 
 function observation(control: Control, rect: Rect, needed: number, gap: number, look: Look): Observation {
-  const label = control.item?.label || control.menu.toggles.find((t) => t.element === control.element)?.label || control.element.tag;
+  const label =
+    control.item?.label ||
+    control.menu.toggles.find((t) => t.element === control.element)?.label ||
+    control.element.tag;
   const narrow = rect.width < needed ? Math.ceil((needed - rect.width) / 2) : 0;
   const low = rect.height < needed ? Math.ceil((needed - rect.height) / 2) : 0;
   const style = look.scene.style(control.element);
   const display = style.display === 'inline' ? 'display: inline-block and ' : '';
-  const extra = [low > 0 ? `${low} px more padding above and below` : '', narrow > 0 ? `${narrow} px more at each side` : ''].filter(Boolean).join(' and ');
+  const extra = [
+    low > 0 ? `${low} px more padding above and below` : '',
+    narrow > 0 ? `${narrow} px more at each side` : '',
+  ]
+    .filter(Boolean)
+    .join(' and ');
   return {
     element: control.element,
     menu: control.menu,
     state: 'normal',
     message: look.level === 'AAA' ? 'small' : 'crowded',
-    data: { label, width: round(rect.width), height: round(rect.height), needed, gap: round(gap), padding: `${display}${extra}` },
+    data: {
+      label,
+      width: round(rect.width),
+      height: round(rect.height),
+      needed,
+      gap: round(gap),
+      padding: `${display}${extra}`,
+    },
     measured: figure(Math.min(rect.width, rect.height), 'px'),
     needed: figure(needed, 'px'),
-    cause: causeOf(style, rect.height < needed ? 'paddingTop' : 'paddingLeft') ?? causeOf(style, 'height') ?? causeOf(style, 'fontSize'),
+    cause:
+      causeOf(style, rect.height < needed ? 'paddingTop' : 'paddingLeft') ??
+      causeOf(style, 'height') ??
+      causeOf(style, 'fontSize'),
   };
 }
 
@@ -131,8 +151,16 @@ function nearestGap(target: Target, all: readonly Target[]): number {
   let least = Infinity;
   for (const other of all) {
     if (related(other.element, target.element)) continue;
-    const dx = Math.max(other.rect.x - target.rect.x - target.rect.width, target.rect.x - other.rect.x - other.rect.width, 0);
-    const dy = Math.max(other.rect.y - target.rect.y - target.rect.height, target.rect.y - other.rect.y - other.rect.height, 0);
+    const dx = Math.max(
+      other.rect.x - target.rect.x - target.rect.width,
+      target.rect.x - other.rect.x - other.rect.width,
+      0,
+    );
+    const dy = Math.max(
+      other.rect.y - target.rect.y - target.rect.height,
+      target.rect.y - other.rect.y - other.rect.height,
+      0,
+    );
     least = Math.min(least, Math.hypot(dx, dy));
   }
   return Number.isFinite(least) ? least : 0;

@@ -21,7 +21,15 @@ import {
   type MediaQuery,
 } from '@csstools/media-query-list-parser';
 import type { FunctionNode } from '@csstools/css-parser-algorithms';
-import { BLACK, isMath, parseComponents, readLength, readNumber, type Component, type ComputeContext } from '../values/index.js';
+import {
+  BLACK,
+  isMath,
+  parseComponents,
+  readLength,
+  readNumber,
+  type Component,
+  type ComputeContext,
+} from '../values/index.js';
 
 /** What media queries may ask of the visitor's device and wishes. Lengths in CSS px. */
 export interface Medium {
@@ -116,12 +124,16 @@ function compileCondition(node: ConditionNode | MediaNot | MediaInParens, found:
   }
   if (isMediaConditionListWithOr(media)) {
     const parts = [media.leading, ...media.list.map((x) => x.media)].map((x) => compileCondition(x, found));
-    return (m) => negate(parts.reduce<boolean | null>((none, part) => (none === false ? false : both(none, negate(part(m)))), true));
+    return (m) =>
+      negate(
+        parts.reduce<boolean | null>((none, part) => (none === false ? false : both(none, negate(part(m)))), true),
+      );
   }
   return compileCondition(media, found);
 }
 
-const both = (a: boolean | null, b: boolean | null): boolean | null => (a === false || b === false ? false : a === null || b === null ? null : true);
+const both = (a: boolean | null, b: boolean | null): boolean | null =>
+  a === false || b === false ? false : a === null || b === null ? null : true;
 
 /** Media queries resolve font units against the initial font size. @spec mediaqueries-5 §1.3 */
 const INITIAL: ComputeContext = {
@@ -161,29 +173,36 @@ const NUMBERS: Readonly<Record<string, number>> = {
   'horizontal-viewport-segments': 1,
   'vertical-viewport-segments': 1,
 };
-const KEYWORDS: Readonly<Record<string, { values: readonly string[]; is: (m: Medium) => string | readonly string[] }>> = {
-  orientation: { values: ['portrait', 'landscape'], is: (m) => (m.height >= m.width ? 'portrait' : 'landscape') },
-  hover: { values: ['none', 'hover'], is: (m) => (m.hover ? 'hover' : 'none') },
-  'any-hover': { values: ['none', 'hover'], is: (m) => (m.hover ? 'hover' : 'none') },
-  pointer: { values: ['none', 'coarse', 'fine'], is: (m) => m.pointer },
-  'any-pointer': { values: ['none', 'coarse', 'fine'], is: (m) => m.pointer },
-  scripting: { values: ['none', 'initial-only', 'enabled'], is: (m) => (m.scripting ? 'enabled' : 'none') },
-  'prefers-color-scheme': { values: ['light', 'dark'], is: (m) => (m.dark ? 'dark' : 'light') },
-  'prefers-reduced-motion': { values: ['no-preference', 'reduce'], is: (m) => (m.reducedMotion ? 'reduce' : 'no-preference') },
-  'prefers-reduced-transparency': { values: ['no-preference', 'reduce'], is: () => 'no-preference' },
-  'prefers-reduced-data': { values: ['no-preference', 'reduce'], is: () => 'no-preference' },
-  'prefers-contrast': { values: ['no-preference', 'more', 'less', 'custom'], is: () => 'no-preference' },
-  'forced-colors': { values: ['none', 'active'], is: () => 'none' },
-  'inverted-colors': { values: ['none', 'inverted'], is: () => 'none' },
-  'color-gamut': { values: ['srgb', 'p3', 'rec2020'], is: () => ['srgb'] },
-  'dynamic-range': { values: ['standard', 'high'], is: () => 'standard' },
-  'video-dynamic-range': { values: ['standard', 'high'], is: () => 'standard' },
-  'display-mode': { values: ['browser', 'standalone', 'minimal-ui', 'fullscreen', 'picture-in-picture', 'window-controls-overlay'], is: () => 'browser' },
-  update: { values: ['none', 'slow', 'fast'], is: (m) => (m.print ? 'none' : 'fast') },
-  'overflow-block': { values: ['none', 'scroll', 'paged'], is: (m) => (m.print ? 'paged' : 'scroll') },
-  'overflow-inline': { values: ['none', 'scroll'], is: () => 'scroll' },
-  scan: { values: ['interlace', 'progressive'], is: () => 'progressive' },
-};
+const KEYWORDS: Readonly<Record<string, { values: readonly string[]; is: (m: Medium) => string | readonly string[] }>> =
+  {
+    orientation: { values: ['portrait', 'landscape'], is: (m) => (m.height >= m.width ? 'portrait' : 'landscape') },
+    hover: { values: ['none', 'hover'], is: (m) => (m.hover ? 'hover' : 'none') },
+    'any-hover': { values: ['none', 'hover'], is: (m) => (m.hover ? 'hover' : 'none') },
+    pointer: { values: ['none', 'coarse', 'fine'], is: (m) => m.pointer },
+    'any-pointer': { values: ['none', 'coarse', 'fine'], is: (m) => m.pointer },
+    scripting: { values: ['none', 'initial-only', 'enabled'], is: (m) => (m.scripting ? 'enabled' : 'none') },
+    'prefers-color-scheme': { values: ['light', 'dark'], is: (m) => (m.dark ? 'dark' : 'light') },
+    'prefers-reduced-motion': {
+      values: ['no-preference', 'reduce'],
+      is: (m) => (m.reducedMotion ? 'reduce' : 'no-preference'),
+    },
+    'prefers-reduced-transparency': { values: ['no-preference', 'reduce'], is: () => 'no-preference' },
+    'prefers-reduced-data': { values: ['no-preference', 'reduce'], is: () => 'no-preference' },
+    'prefers-contrast': { values: ['no-preference', 'more', 'less', 'custom'], is: () => 'no-preference' },
+    'forced-colors': { values: ['none', 'active'], is: () => 'none' },
+    'inverted-colors': { values: ['none', 'inverted'], is: () => 'none' },
+    'color-gamut': { values: ['srgb', 'p3', 'rec2020'], is: () => ['srgb'] },
+    'dynamic-range': { values: ['standard', 'high'], is: () => 'standard' },
+    'video-dynamic-range': { values: ['standard', 'high'], is: () => 'standard' },
+    'display-mode': {
+      values: ['browser', 'standalone', 'minimal-ui', 'fullscreen', 'picture-in-picture', 'window-controls-overlay'],
+      is: () => 'browser',
+    },
+    update: { values: ['none', 'slow', 'fast'], is: (m) => (m.print ? 'none' : 'fast') },
+    'overflow-block': { values: ['none', 'scroll', 'paged'], is: (m) => (m.print ? 'paged' : 'scroll') },
+    'overflow-inline': { values: ['none', 'scroll'], is: () => 'scroll' },
+    scan: { values: ['interlace', 'progressive'], is: () => 'progressive' },
+  };
 
 const none = new Set(['none', 'no-preference']);
 
@@ -192,8 +211,10 @@ function compileFeature(node: MediaFeature, found: Found): Truth {
   const name = feature.getName().toLowerCase();
   if (isMediaFeatureBoolean(feature)) return booleanFeature(name, found);
   if (isMediaFeaturePlain(feature)) return plainFeature(name, componentsOf(feature.value), found);
-  if (isMediaFeatureRangeNameValue(feature)) return compareFeature(name, textOf(feature.operator), componentsOf(feature.value), found);
-  if (isMediaFeatureRangeValueName(feature)) return compareFeature(name, mirror(textOf(feature.operator)), componentsOf(feature.value), found);
+  if (isMediaFeatureRangeNameValue(feature))
+    return compareFeature(name, textOf(feature.operator), componentsOf(feature.value), found);
+  if (isMediaFeatureRangeValueName(feature))
+    return compareFeature(name, mirror(textOf(feature.operator)), componentsOf(feature.value), found);
   const low = compareFeature(name, mirror(textOf(feature.valueOneOperator)), componentsOf(feature.valueOne), found);
   const high = compareFeature(name, textOf(feature.valueTwoOperator), componentsOf(feature.valueTwo), found);
   return (m) => both(low(m), high(m));
@@ -218,7 +239,8 @@ function booleanFeature(name: string, found: Found): Truth {
 
 function plainFeature(name: string, value: readonly Component[], found: Found): Truth {
   const prefixed = /^(-webkit-)?(min|max)-(.+)$/.exec(name);
-  if (prefixed) return compareFeature(`${prefixed[1] ?? ''}${prefixed[3]}`, prefixed[2] === 'min' ? '>=' : '<=', value, found);
+  if (prefixed)
+    return compareFeature(`${prefixed[1] ?? ''}${prefixed[3]}`, prefixed[2] === 'min' ? '>=' : '<=', value, found);
   const keyword = KEYWORDS[name];
   if (!keyword) return compareFeature(name, '=', value, found);
   found.features.add(name);

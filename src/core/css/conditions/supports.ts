@@ -61,7 +61,8 @@ function readInParens(reader: Reader): Outcome {
   reader.at = end + 1;
   const call = name[0].slice(0, -1).toLowerCase();
   if (call === 'selector') return supportsSelector(inside);
-  if (call === 'font-tech') return /^(features-opentype|variations|color-colrv[01]|palettes|color-svg)$/i.test(inside.trim());
+  if (call === 'font-tech')
+    return /^(features-opentype|variations|color-colrv[01]|palettes|color-svg)$/i.test(inside.trim());
   if (call === 'font-format') return /^"?(woff2?|opentype|truetype|collection)"?$/i.test(inside.trim());
   if (call !== '') return false;
   if (/^\s*(\(|not\b|selector\(|font-)/i.test(inside)) {
@@ -100,7 +101,10 @@ function supportsDeclaration(text: string): boolean {
   const colon = text.indexOf(':');
   if (colon < 0) return false;
   const name = text.slice(0, colon).trim();
-  const value = text.slice(colon + 1).replace(/!\s*important\s*$/i, '').trim();
+  const value = text
+    .slice(colon + 1)
+    .replace(/!\s*important\s*$/i, '')
+    .trim();
   if (name.startsWith('--')) return true;
   if (value === '') return false;
   return /\bvar\(|\benv\(/i.test(value) || typeof expandDeclaration(name.toLowerCase(), value) !== 'string';

@@ -1,4 +1,4 @@
-import { readLength, printLength, printPx, type Component, type Computation, TRANSPARENT } from '../values/index.js';
+import { readLength, printLength, printPx, type Component, type Computation, type Rgba, TRANSPARENT } from '../values/index.js';
 import { colour, keyword, length, pair, row, single, text } from './define.js';
 
 const WIDTHS: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };
@@ -18,7 +18,18 @@ function readLineWidth(item: Component): Computation<number> | null {
 }
 
 const lineWidth = () => row<number>(3, single(readLineWidth), printPx);
-const LINE_STYLES = ['none', 'hidden', 'dotted', 'dashed', 'solid', 'double', 'groove', 'ridge', 'inset', 'outset'] as const;
+const LINE_STYLES = [
+  'none',
+  'hidden',
+  'dotted',
+  'dashed',
+  'solid',
+  'double',
+  'groove',
+  'ridge',
+  'inset',
+  'outset',
+] as const;
 const lineStyle = () => keyword(LINE_STYLES);
 const lineColour = () => colour((c) => c.currentColor);
 const radius = () => pair(0, { negative: false }, { percent: 'own-box' });
@@ -26,7 +37,12 @@ const radius = () => pair(0, { negative: false }, { percent: 'own-box' });
 /** One background layer's image: what contrast has to reckon with. */
 export type BackgroundImage =
   | { readonly kind: 'url'; readonly url: string }
-  | { readonly kind: 'gradient'; readonly text: string; readonly colours: readonly import('../values/index.js').Rgba[]; readonly function: string }
+  | {
+      readonly kind: 'gradient';
+      readonly text: string;
+      readonly colours: readonly Rgba[];
+      readonly function: string;
+    }
   | { readonly kind: 'unknown'; readonly text: string };
 
 export const BORDERS = {

@@ -1,4 +1,13 @@
-import { isIdent, printLength, printNumber, readLength, readNumber, type Component, type Computation, type LengthPercentage } from '../values/index.js';
+import {
+  isIdent,
+  printLength,
+  printNumber,
+  readLength,
+  readNumber,
+  type Component,
+  type Computation,
+  type LengthPercentage,
+} from '../values/index.js';
 import { keyword, length, lengthOr, number, pair, row, single, sizing, text } from './define.js';
 
 const DISPLAYS = [
@@ -71,7 +80,10 @@ const display = row<Display>(
   (items, source) => {
     if (items.length === 1) return shortDisplays.parse(items, source);
     if (!items.every((item) => item.type === 'ident')) return null;
-    const key = items.map((item) => item.name).sort((a, b) => (a < b ? -1 : 1)).join(' ');
+    const key = items
+      .map((item) => item.name)
+      .sort((a, b) => (a < b ? -1 : 1))
+      .join(' ');
     const found = DISPLAY_PAIRS[key];
     return found ? () => found : null;
   },
@@ -98,7 +110,8 @@ function parseAspectRatio(items: readonly Component[]): Computation<AspectRatio>
   const width = readNumber(rest[0], { min: 0 });
   if (!width) return null;
   if (rest.length === 1) return (c) => ({ auto, ratio: width(c) || null });
-  const height = rest.length === 3 && rest[1]!.type === 'delim' && rest[1]!.value === '/' ? readNumber(rest[2], { min: 0 }) : null;
+  const height =
+    rest.length === 3 && rest[1]!.type === 'delim' && rest[1]!.value === '/' ? readNumber(rest[2], { min: 0 }) : null;
   return height ? (c) => ({ auto, ratio: width(c) / height(c) || null }) : null;
 }
 
@@ -130,8 +143,17 @@ export const BOX = {
   overflowX: keyword(OVERFLOWS, {}, { overlay: 'auto' }),
   overflowY: keyword(OVERFLOWS, {}, { overlay: 'auto' }),
   overflowClipMargin: text('0px'),
-  aspectRatio: row<AspectRatio>({ auto: true, ratio: null }, parseAspectRatio, (v) => (v.ratio === null ? 'auto' : `${v.auto ? 'auto ' : ''}${printNumber(v.ratio)} / 1`)),
-  zIndex: row<number | 'auto'>('auto', (items, source) => (isIdent(items[0], 'auto') && items.length === 1 ? () => 'auto' : number(0, { integer: true }).parse(items, source)), (v) => String(v)),
+  aspectRatio: row<AspectRatio>({ auto: true, ratio: null }, parseAspectRatio, (v) =>
+    v.ratio === null ? 'auto' : `${v.auto ? 'auto ' : ''}${printNumber(v.ratio)} / 1`,
+  ),
+  zIndex: row<number | 'auto'>(
+    'auto',
+    (items, source) =>
+      isIdent(items[0], 'auto') && items.length === 1
+        ? () => 'auto'
+        : number(0, { integer: true }).parse(items, source),
+    (v) => String(v),
+  ),
   objectFit: keyword(['fill', 'contain', 'cover', 'none', 'scale-down']),
   objectPosition: text('50% 50%'),
   contain: text('none'),
@@ -153,16 +175,35 @@ export const BOX = {
   borderSpacing: pair(0, { percent: false, negative: false }, { inherited: true }),
   captionSide: keyword(['top', 'bottom'], { inherited: true }),
   emptyCells: keyword(['show', 'hide'], { inherited: true }),
-  columnCount: row<number | 'auto'>('auto', (items, source) => (isIdent(items[0], 'auto') && items.length === 1 ? () => 'auto' : number(0, { integer: true, min: 1 }).parse(items, source)), (v) => String(v)),
+  columnCount: row<number | 'auto'>(
+    'auto',
+    (items, source) =>
+      isIdent(items[0], 'auto') && items.length === 1
+        ? () => 'auto'
+        : number(0, { integer: true, min: 1 }).parse(items, source),
+    (v) => String(v),
+  ),
   columnWidth: lengthOr('auto', ['auto'], { percent: false, negative: false }),
   columnSpan: keyword(['none', 'all']),
   verticalAlign: row<LengthPercentage | VerticalAlign>(
     'baseline',
-    single<LengthPercentage | VerticalAlign>((item) => (item.type === 'ident' ? (ALIGNMENTS.has(item.name) ? () => item.name as VerticalAlign : null) : readLength(item))),
+    single<LengthPercentage | VerticalAlign>((item) =>
+      item.type === 'ident' ? (ALIGNMENTS.has(item.name) ? () => item.name as VerticalAlign : null) : readLength(item),
+    ),
     (v) => (typeof v === 'string' ? v : printLength(v)),
     { percent: 'line-height' },
   ),
 } as const;
 
 export type VerticalAlign = 'baseline' | 'sub' | 'super' | 'top' | 'text-top' | 'middle' | 'bottom' | 'text-bottom';
-const ALIGNMENTS = new Set(['baseline', 'sub', 'super', 'top', 'text-top', 'middle', 'bottom', 'text-bottom', '-webkit-baseline-middle']);
+const ALIGNMENTS = new Set([
+  'baseline',
+  'sub',
+  'super',
+  'top',
+  'text-top',
+  'middle',
+  'bottom',
+  'text-bottom',
+  '-webkit-baseline-middle',
+]);

@@ -38,9 +38,20 @@ interface Traits {
   readonly percent?: NonNullable<PropertyRow<unknown>['percent']>;
 }
 
-export function row<T>(initial: T | Computation<T>, parse: Parse<T>, print: PropertyRow<T>['print'], traits: Traits = {}): PropertyRow<T> {
+export function row<T>(
+  initial: T | Computation<T>,
+  parse: Parse<T>,
+  print: PropertyRow<T>['print'],
+  traits: Traits = {},
+): PropertyRow<T> {
   const start = typeof initial === 'function' ? (initial as Computation<T>) : () => initial;
-  return Object.freeze({ inherited: traits.inherited ?? false, initial: start, parse, print, ...(traits.percent ? { percent: traits.percent } : {}) });
+  return Object.freeze({
+    inherited: traits.inherited ?? false,
+    initial: start,
+    parse,
+    print,
+    ...(traits.percent ? { percent: traits.percent } : {}),
+  });
 }
 
 /** One item, or nothing. */
@@ -50,7 +61,11 @@ export const single =
     items.length === 1 ? read(items[0]!) : null;
 
 /** One of the listed keywords; the first is the initial value. */
-export function keyword<const K extends string>(names: readonly K[], traits: Traits = {}, aliases: Readonly<Record<string, K>> = {}): PropertyRow<K> {
+export function keyword<const K extends string>(
+  names: readonly K[],
+  traits: Traits = {},
+  aliases: Readonly<Record<string, K>> = {},
+): PropertyRow<K> {
   const known = new Map<string, Computation<K>>(names.map((name) => [name, () => name]));
   for (const [alias, name] of Object.entries(aliases)) known.set(alias, () => name);
   const parse: Parse<K> = single((item) => (item.type === 'ident' ? (known.get(item.name) ?? null) : null));
@@ -61,12 +76,26 @@ export function colour(initial: Computation<Rgba>, traits: Traits = {}): Propert
   return row<Rgba>(initial, single(readColour), printColour, traits);
 }
 
-export function length(initial: number, options: LengthOptions = {}, traits: Traits = {}): PropertyRow<LengthPercentage> {
-  return row<LengthPercentage>(px(initial), single((item) => readLength(item, options)), printLength, traits);
+export function length(
+  initial: number,
+  options: LengthOptions = {},
+  traits: Traits = {},
+): PropertyRow<LengthPercentage> {
+  return row<LengthPercentage>(
+    px(initial),
+    single((item) => readLength(item, options)),
+    printLength,
+    traits,
+  );
 }
 
 /** A length or one of some keywords; the first keyword, or a px figure, is the initial value. */
-export function lengthOr<const K extends string>(initial: K | number, names: readonly K[], options: LengthOptions = {}, traits: Traits = {}): PropertyRow<LengthPercentage | K> {
+export function lengthOr<const K extends string>(
+  initial: K | number,
+  names: readonly K[],
+  options: LengthOptions = {},
+  traits: Traits = {},
+): PropertyRow<LengthPercentage | K> {
   const keywords = keyword(names);
   return row<LengthPercentage | K>(
     typeof initial === 'number' ? px(initial) : initial,
@@ -76,12 +105,25 @@ export function lengthOr<const K extends string>(initial: K | number, names: rea
   );
 }
 
-export function number(initial: number, options: Parameters<typeof readNumber>[1] = {}, traits: Traits = {}): PropertyRow<number> {
-  return row<number>(initial, single((item) => readNumber(item, options)), printNumber, traits);
+export function number(
+  initial: number,
+  options: Parameters<typeof readNumber>[1] = {},
+  traits: Traits = {},
+): PropertyRow<number> {
+  return row<number>(
+    initial,
+    single((item) => readNumber(item, options)),
+    printNumber,
+    traits,
+  );
 }
 
 /** Kept as written: the property is known and valid as far as we look, but nothing here computes with it. */
-export function text(initial: string, accept: (items: readonly Component[]) => boolean = (items) => items.length > 0, traits: Traits = {}): PropertyRow<string> {
+export function text(
+  initial: string,
+  accept: (items: readonly Component[]) => boolean = (items) => items.length > 0,
+  traits: Traits = {},
+): PropertyRow<string> {
   return row<string>(
     initial,
     (items, source) => {
@@ -96,7 +138,15 @@ export function text(initial: string, accept: (items: readonly Component[]) => b
 }
 
 /** A preferred, minimum or maximum size. @spec css-sizing-3 §3.1 */
-export type Sizing = 'auto' | 'none' | 'min-content' | 'max-content' | 'fit-content' | 'stretch' | LengthPercentage | { readonly fit: LengthPercentage };
+export type Sizing =
+  | 'auto'
+  | 'none'
+  | 'min-content'
+  | 'max-content'
+  | 'fit-content'
+  | 'stretch'
+  | LengthPercentage
+  | { readonly fit: LengthPercentage };
 
 const SIZE_KEYWORDS: Readonly<Record<string, Sizing>> = {
   'min-content': 'min-content',
@@ -133,10 +183,15 @@ export function printSizing(value: Sizing): string {
   return 'fit' in value ? `fit-content(${printLength(value.fit)})` : printLength(value);
 }
 
-export const isLengthPercentage = (value: Sizing): value is LengthPercentage => typeof value !== 'string' && !('fit' in value);
+export const isLengthPercentage = (value: Sizing): value is LengthPercentage =>
+  typeof value !== 'string' && !('fit' in value);
 
 /** Two lengths with the second defaulting to the first. */
-export function pair(initial: number, options: LengthOptions = {}, traits: Traits = {}): PropertyRow<readonly [LengthPercentage, LengthPercentage]> {
+export function pair(
+  initial: number,
+  options: LengthOptions = {},
+  traits: Traits = {},
+): PropertyRow<readonly [LengthPercentage, LengthPercentage]> {
   return row<readonly [LengthPercentage, LengthPercentage]>(
     [px(initial), px(initial)],
     (items) => {

@@ -47,13 +47,17 @@ export function expandDeclaration(name: string, text: string, unitless = false):
   return known;
 }
 
-const UNITLESS = /^(width|height|(min|max)-(width|height)|margin(-.+)?|padding(-.+)?|top|right|bottom|left|font-size|border-(.+-)?width|letter-spacing|word-spacing|text-indent|vertical-align)$/;
+const UNITLESS =
+  /^(width|height|(min|max)-(width|height)|margin(-.+)?|padding(-.+)?|top|right|bottom|left|font-size|border-(.+-)?width|letter-spacing|word-spacing|text-indent|vertical-align)$/;
 
 function expand(name: string, text: string, unitless: boolean): readonly Longhand[] | Refusal {
   const names = longhandsOf(name);
   if (names.length === 0) return 'unknown';
   let items = parseComponents(text);
-  if (unitless && UNITLESS.test(name)) items = items.map((item): Component => (item.type === 'number' ? { type: 'dimension', value: item.value, unit: 'px' } : item));
+  if (unitless && UNITLESS.test(name))
+    items = items.map((item): Component =>
+      item.type === 'number' ? { type: 'dimension', value: item.value, unit: 'px' } : item,
+    );
   const wide = wideKeyword(items);
   if (wide) return names.map((longhand) => made(longhand, wide));
   if (name === 'all') return 'invalid';

@@ -6,7 +6,12 @@ const CONTENT_POSITIONS = ['center', 'start', 'end', 'flex-start', 'flex-end'];
 const DISTRIBUTIONS = ['space-between', 'space-around', 'space-evenly', 'stretch'];
 
 /** An alignment value, baseline and overflow forms included. @spec css-align-3 §4 */
-function alignment(initial: string, positions: readonly string[], loose: readonly string[], overflowOnly: readonly string[] = positions): PropertyRow<string> {
+function alignment(
+  initial: string,
+  positions: readonly string[],
+  loose: readonly string[],
+  overflowOnly: readonly string[] = positions,
+): PropertyRow<string> {
   return row<string>(
     initial,
     (items: readonly Component[]) => {
@@ -36,13 +41,32 @@ export const FLEX = {
   flexWrap: keyword(['nowrap', 'wrap', 'wrap-reverse']),
   flexGrow: number(0, { min: 0 }),
   flexShrink: number(1, { min: 0 }),
-  flexBasis: row<Sizing | 'content'>('auto', (items, source) => (isIdent(items[0], 'content') && items.length === 1 ? () => 'content' : size.parse(items, source)), (v) => (v === 'content' ? v : size.print(v, { fontSize: 0 })), { percent: 'own-box' }),
+  flexBasis: row<Sizing | 'content'>(
+    'auto',
+    (items, source) =>
+      isIdent(items[0], 'content') && items.length === 1 ? () => 'content' : size.parse(items, source),
+    (v) => (v === 'content' ? v : size.print(v, { fontSize: 0 })),
+    { percent: 'own-box' },
+  ),
   order: number(0, { integer: true }),
-  justifyContent: alignment('normal', [...CONTENT_POSITIONS, ...WITH_SIDES], ['normal', ...DISTRIBUTIONS], [...CONTENT_POSITIONS, ...WITH_SIDES]),
+  justifyContent: alignment(
+    'normal',
+    [...CONTENT_POSITIONS, ...WITH_SIDES],
+    ['normal', ...DISTRIBUTIONS],
+    [...CONTENT_POSITIONS, ...WITH_SIDES],
+  ),
   alignContent: alignment('normal', CONTENT_POSITIONS, ['normal', 'baseline', ...DISTRIBUTIONS]),
-  justifyItems: alignment('normal', [...SELF_POSITIONS, ...WITH_SIDES], ['normal', 'stretch', 'baseline', 'legacy', 'anchor-center']),
+  justifyItems: alignment(
+    'normal',
+    [...SELF_POSITIONS, ...WITH_SIDES],
+    ['normal', 'stretch', 'baseline', 'legacy', 'anchor-center'],
+  ),
   alignItems: alignment('normal', SELF_POSITIONS, ['normal', 'stretch', 'baseline', 'anchor-center']),
-  justifySelf: alignment('auto', [...SELF_POSITIONS, ...WITH_SIDES], ['auto', 'normal', 'stretch', 'baseline', 'anchor-center']),
+  justifySelf: alignment(
+    'auto',
+    [...SELF_POSITIONS, ...WITH_SIDES],
+    ['auto', 'normal', 'stretch', 'baseline', 'anchor-center'],
+  ),
   alignSelf: alignment('auto', SELF_POSITIONS, ['auto', 'normal', 'stretch', 'baseline', 'anchor-center']),
   rowGap: gap(),
   columnGap: gap(),

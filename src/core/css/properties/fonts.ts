@@ -1,4 +1,18 @@
-import { isIdent, printLength, printNumber, printPx, px, readAngle, readLength, readNumber, resolveLength, splitCommas, type Component, type Computation, type LengthPercentage } from '../values/index.js';
+import {
+  isIdent,
+  printLength,
+  printNumber,
+  printPx,
+  px,
+  readAngle,
+  readLength,
+  readNumber,
+  resolveLength,
+  splitCommas,
+  type Component,
+  type Computation,
+  type LengthPercentage,
+} from '../values/index.js';
 import { keyword, lengthOr, row, single, text } from './define.js';
 
 const SIZES: Readonly<Record<string, number>> = {
@@ -29,8 +43,18 @@ function readWeight(item: Component): Computation<number> | null {
   if (item.type === 'ident') {
     if (item.name === 'normal') return () => 400;
     if (item.name === 'bold') return () => 700;
-    if (item.name === 'bolder') return (c) => (c.parentFontWeight < 350 ? 400 : c.parentFontWeight < 550 ? 700 : Math.max(900, c.parentFontWeight));
-    if (item.name === 'lighter') return (c) => (c.parentFontWeight < 100 ? c.parentFontWeight : c.parentFontWeight < 550 ? 100 : c.parentFontWeight < 750 ? 400 : 700);
+    if (item.name === 'bolder')
+      return (c) =>
+        c.parentFontWeight < 350 ? 400 : c.parentFontWeight < 550 ? 700 : Math.max(900, c.parentFontWeight);
+    if (item.name === 'lighter')
+      return (c) =>
+        c.parentFontWeight < 100
+          ? c.parentFontWeight
+          : c.parentFontWeight < 550
+            ? 100
+            : c.parentFontWeight < 750
+              ? 400
+              : 700;
     return null;
   }
   const read = readNumber(item, { min: 1 });
@@ -43,7 +67,23 @@ export interface FontFamily {
   readonly generic: boolean;
 }
 
-const GENERIC = new Set(['serif', 'sans-serif', 'monospace', 'cursive', 'fantasy', 'system-ui', 'ui-serif', 'ui-sans-serif', 'ui-monospace', 'ui-rounded', 'math', 'emoji', 'fangsong', '-apple-system', 'blinkmacsystemfont']);
+const GENERIC = new Set([
+  'serif',
+  'sans-serif',
+  'monospace',
+  'cursive',
+  'fantasy',
+  'system-ui',
+  'ui-serif',
+  'ui-sans-serif',
+  'ui-monospace',
+  'ui-rounded',
+  'math',
+  'emoji',
+  'fangsong',
+  '-apple-system',
+  'blinkmacsystemfont',
+]);
 const KEYWORDS_BARRED = new Set(['inherit', 'initial', 'unset', 'revert', 'revert-layer', 'default']);
 
 /** @spec css-fonts-4 §3.1 */
@@ -63,7 +103,9 @@ export function parseFamilies(items: readonly Component[]): Computation<readonly
 }
 
 const printFamilies = (families: readonly FontFamily[]) =>
-  families.map((f) => (f.generic || /^[a-z_-][\w-]*$/i.test(f.name) ? f.name : `"${f.name.replace(/["\\]/g, '\\$&')}"`)).join(', ');
+  families
+    .map((f) => (f.generic || /^[a-z_-][\w-]*$/i.test(f.name) ? f.name : `"${f.name.replace(/["\\]/g, '\\$&')}"`))
+    .join(', ');
 
 /** `normal`, a multiple of the font size, or px. @spec css-inline-3 §5.1 */
 export type LineHeight = 'normal' | { readonly factor: number } | { readonly px: number };
@@ -76,7 +118,8 @@ function readLineHeight(item: Component): Computation<LineHeight> | null {
   return read ? (c) => ({ px: resolveLength(read(c), c.fontSize) }) : null;
 }
 
-const printLineHeight = (value: LineHeight, fontSize: number) => (value === 'normal' ? 'normal' : printPx('factor' in value ? value.factor * fontSize : value.px));
+const printLineHeight = (value: LineHeight, fontSize: number) =>
+  value === 'normal' ? 'normal' : printPx('factor' in value ? value.factor * fontSize : value.px);
 
 /** Degrees of an oblique face; `italic` counts as a style of its own. */
 export type FontStyle = 'normal' | 'italic' | 'oblique';
@@ -101,9 +144,14 @@ export const FONTS = {
   fontSize: row<number>(16, single(readFontSize), printPx, { inherited: true, percent: 'font-size' }),
   fontWeight: row<number>(400, single(readWeight), printNumber, { inherited: true }),
   fontStyle: row<FontStyle>('normal', parseFontStyle, (v) => v, { inherited: true }),
-  fontFamily: row<readonly FontFamily[]>([{ name: 'Times New Roman', generic: false }], parseFamilies, printFamilies, { inherited: true }),
+  fontFamily: row<readonly FontFamily[]>([{ name: 'Times New Roman', generic: false }], parseFamilies, printFamilies, {
+    inherited: true,
+  }),
   fontStretch: text('100%', undefined, { inherited: true }),
-  fontVariantCaps: keyword(['normal', 'small-caps', 'all-small-caps', 'petite-caps', 'all-petite-caps', 'unicase', 'titling-caps'], { inherited: true }),
+  fontVariantCaps: keyword(
+    ['normal', 'small-caps', 'all-small-caps', 'petite-caps', 'all-petite-caps', 'unicase', 'titling-caps'],
+    { inherited: true },
+  ),
   fontVariantLigatures: text('normal', undefined, { inherited: true }),
   fontVariantNumeric: text('normal', undefined, { inherited: true }),
   fontFeatureSettings: text('normal', undefined, { inherited: true }),
@@ -111,7 +159,10 @@ export const FONTS = {
   fontKerning: keyword(['auto', 'normal', 'none'], { inherited: true }),
   fontSizeAdjust: text('none', undefined, { inherited: true }),
   fontOpticalSizing: keyword(['auto', 'none'], { inherited: true }),
-  lineHeight: row<LineHeight>('normal', single(readLineHeight), (v, c) => printLineHeight(v, c.fontSize), { inherited: true, percent: 'font-size' }),
+  lineHeight: row<LineHeight>('normal', single(readLineHeight), (v, c) => printLineHeight(v, c.fontSize), {
+    inherited: true,
+    percent: 'font-size',
+  }),
   letterSpacing: spacing(),
   wordSpacing: spacing(),
   textRendering: keyword(['auto', 'optimizespeed', 'optimizelegibility', 'geometricprecision'], { inherited: true }),
@@ -119,7 +170,9 @@ export const FONTS = {
   webkitTextSizeAdjust: text('auto', undefined, { inherited: true }),
   tabSize: row<number | LengthPercentage>(
     8,
-    single<number | LengthPercentage>((item) => readNumber(item, { min: 0 }) ?? readLength(item, { percent: false, negative: false })),
+    single<number | LengthPercentage>(
+      (item) => readNumber(item, { min: 0 }) ?? readLength(item, { percent: false, negative: false }),
+    ),
     (v) => (typeof v === 'number' ? printNumber(v) : printLength(v)),
     { inherited: true },
   ),

@@ -1,5 +1,20 @@
-export { PROPERTIES, PROPERTY_KEYS, ROWS, cssName, propertyIndex, type ComputedValues, type PropertyKey } from './table.js';
-export { expandDeclaration, longhandsOf, WIDE_KEYWORDS, type Longhand, type Refusal, type WideKeyword } from './expand.js';
+export {
+  PROPERTIES,
+  PROPERTY_KEYS,
+  ROWS,
+  cssName,
+  propertyIndex,
+  type ComputedValues,
+  type PropertyKey,
+} from './table.js';
+export {
+  expandDeclaration,
+  longhandsOf,
+  WIDE_KEYWORDS,
+  type Longhand,
+  type Refusal,
+  type WideKeyword,
+} from './expand.js';
 export { isLengthPercentage, type PropertyRow, type Sizing } from './define.js';
 export type { AspectRatio, Display, VerticalAlign } from './box.js';
 export type { BackgroundImage } from './borders.js';

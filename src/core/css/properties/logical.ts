@@ -40,10 +40,19 @@ for (const side of SIDES) {
   table.set(`inset-${side}`, { like: 'top', map: (flow) => physicalSide(side, flow) });
 }
 for (const prefix of ['', 'min-', 'max-']) {
-  table.set(`${prefix}inline-size`, { like: `${prefix}width`, map: (flow) => `${prefix}${flow.vertical ? 'height' : 'width'}` });
-  table.set(`${prefix}block-size`, { like: `${prefix}height`, map: (flow) => `${prefix}${flow.vertical ? 'width' : 'height'}` });
+  table.set(`${prefix}inline-size`, {
+    like: `${prefix}width`,
+    map: (flow) => `${prefix}${flow.vertical ? 'height' : 'width'}`,
+  });
+  table.set(`${prefix}block-size`, {
+    like: `${prefix}height`,
+    map: (flow) => `${prefix}${flow.vertical ? 'width' : 'height'}`,
+  });
 }
-for (const [axis, vertical] of [['inline', 'y'], ['block', 'x']] as const) {
+for (const [axis, vertical] of [
+  ['inline', 'y'],
+  ['block', 'x'],
+] as const) {
   const other = vertical === 'y' ? 'x' : 'y';
   table.set(`overflow-${axis}`, { like: 'overflow-x', map: (flow) => `overflow-${flow.vertical ? vertical : other}` });
 }
@@ -60,4 +69,5 @@ for (const block of ['start', 'end'] as const)
     });
 
 /** The physical property a logical one stands for; undefined for properties that are not logical. */
-export const logicalProperty = (name: string): { readonly like: string; readonly map: Mapping } | undefined => table.get(name);
+export const logicalProperty = (name: string): { readonly like: string; readonly map: Mapping } | undefined =>
+  table.get(name);

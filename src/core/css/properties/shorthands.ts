@@ -1,4 +1,13 @@
-import { isIdent, readColour, readLength, readNumber, splitAt, splitCommas, type Component, type Computation } from '../values/index.js';
+import {
+  isIdent,
+  readColour,
+  readLength,
+  readNumber,
+  splitAt,
+  splitCommas,
+  type Component,
+  type Computation,
+} from '../values/index.js';
 import { parseFamilies } from './fonts.js';
 import { PROPERTIES, propertyIndex, PROPERTY_KEYS, type PropertyKey } from './table.js';
 import { logicalProperty } from './logical.js';
@@ -99,17 +108,30 @@ function border(sideNames: readonly string[], also: readonly string[] = []): Sho
     expand: (items, text) => {
       const first = parts.expand(items, text);
       if (!first) return null;
-      return Object.fromEntries(sideNames.flatMap((side) => BORDER_PARTS.map((part) => [`border-${side}-${part}`, first[`border-${sideNames[0]}-${part}`] ?? 'initial'])));
+      return Object.fromEntries(
+        sideNames.flatMap((side) =>
+          BORDER_PARTS.map((part) => [`border-${side}-${part}`, first[`border-${sideNames[0]}-${part}`] ?? 'initial']),
+        ),
+      );
     },
   };
 }
 
-const RADII = ['border-top-left-radius', 'border-top-right-radius', 'border-bottom-right-radius', 'border-bottom-left-radius'];
+const RADII = [
+  'border-top-left-radius',
+  'border-top-right-radius',
+  'border-bottom-right-radius',
+  'border-bottom-left-radius',
+];
 const radius: Shorthand = {
   longhands: RADII,
   expand: (items) => {
     const axes = splitAt(items, '/');
-    if (axes.length > 2 || axes.some((axis) => axis.length < 1 || axis.length > 4 || !axis.every((i) => readLength(i, { negative: false })))) return null;
+    if (
+      axes.length > 2 ||
+      axes.some((axis) => axis.length < 1 || axis.length > 4 || !axis.every((i) => readLength(i, { negative: false })))
+    )
+      return null;
     const fill = (list: readonly Component[]) => {
       const [a, b = a, c = a, d = b] = list;
       return [a!, b!, c!, d!];
@@ -121,13 +143,30 @@ const radius: Shorthand = {
 };
 
 /** @spec css-fonts-4 §3.7 */
-const FONT_LONGHANDS = ['font-style', 'font-variant-caps', 'font-weight', 'font-stretch', 'font-size', 'line-height', 'font-family', 'font-size-adjust', 'font-kerning', 'font-variant-ligatures', 'font-variant-numeric', 'font-feature-settings', 'font-variation-settings', 'font-optical-sizing'];
+const FONT_LONGHANDS = [
+  'font-style',
+  'font-variant-caps',
+  'font-weight',
+  'font-stretch',
+  'font-size',
+  'line-height',
+  'font-family',
+  'font-size-adjust',
+  'font-kerning',
+  'font-variant-ligatures',
+  'font-variant-numeric',
+  'font-feature-settings',
+  'font-variation-settings',
+  'font-optical-sizing',
+];
 const SYSTEM_FONTS = ['caption', 'icon', 'menu', 'message-box', 'small-caption', 'status-bar'];
-const STRETCHES = /^(ultra-condensed|extra-condensed|condensed|semi-condensed|semi-expanded|expanded|extra-expanded|ultra-expanded)$/;
+const STRETCHES =
+  /^(ultra-condensed|extra-condensed|condensed|semi-condensed|semi-expanded|expanded|extra-expanded|ultra-expanded)$/;
 const font: Shorthand = {
   longhands: FONT_LONGHANDS,
   expand: (items) => {
-    if (items.length === 1 && isIdent(items[0], ...SYSTEM_FONTS)) return { 'font-size': () => 13.3333, 'font-family': () => [{ name: 'sans-serif', generic: true }] };
+    if (items.length === 1 && isIdent(items[0], ...SYSTEM_FONTS))
+      return { 'font-size': () => 13.3333, 'font-family': () => [{ name: 'sans-serif', generic: true }] };
     const pieces: Record<string, Piece> = {};
     let i = 0;
     for (; i < items.length && i < 4; i++) {
@@ -168,7 +207,8 @@ const flex: Shorthand = {
       const last = items[items.length - 1] === item;
       if (isNumber && !('flex-grow' in pieces)) pieces['flex-grow'] = [item];
       else if (isNumber && !('flex-shrink' in pieces) && 'flex-grow' in pieces) pieces['flex-shrink'] = [item];
-      else if (!('flex-basis' in pieces) && accepts('flex-basis', [item]) && (last || !isNumber)) pieces['flex-basis'] = [item];
+      else if (!('flex-basis' in pieces) && accepts('flex-basis', [item]) && (last || !isNumber))
+        pieces['flex-basis'] = [item];
       else return null;
     }
     if (items.length === 0 || items.length > 3) return null;
@@ -176,10 +216,20 @@ const flex: Shorthand = {
   },
 };
 
-const BACKGROUND = ['background-image', 'background-position', 'background-size', 'background-repeat', 'background-attachment', 'background-origin', 'background-clip', 'background-color'];
+const BACKGROUND = [
+  'background-image',
+  'background-position',
+  'background-size',
+  'background-repeat',
+  'background-attachment',
+  'background-origin',
+  'background-clip',
+  'background-color',
+];
 const REPEATS = ['repeat', 'no-repeat', 'repeat-x', 'repeat-y', 'space', 'round'];
 const BOXES = ['border-box', 'padding-box', 'content-box', 'text'];
-const isPosition = (item: Component) => isIdent(item, 'left', 'right', 'top', 'bottom', 'center') || readLength(item) !== null;
+const isPosition = (item: Component) =>
+  isIdent(item, 'left', 'right', 'top', 'bottom', 'center') || readLength(item) !== null;
 
 /** @spec css-backgrounds-3 §2.10 */
 const background: Shorthand = {
@@ -222,7 +272,12 @@ function backgroundLayer(layer: readonly Component[]): Record<string, Component[
     if (item.type === 'delim' && item.value === '/') {
       if (!out['background-position'] || sizing) return null;
       sizing = true;
-    } else if (sizing && (out['background-size']?.length ?? 0) < 2 && (isIdent(item, 'auto', 'cover', 'contain') || readLength(item))) add('background-size', item);
+    } else if (
+      sizing &&
+      (out['background-size']?.length ?? 0) < 2 &&
+      (isIdent(item, 'auto', 'cover', 'contain') || readLength(item))
+    )
+      add('background-size', item);
     else if (isPosition(item)) {
       if (sizing && out['background-size'] === undefined) return null;
       add('background-position', item);
@@ -258,12 +313,24 @@ const EASINGS = /^(ease|linear|ease-in|ease-out|ease-in-out|step-start|step-end)
 function timelinePart(part: readonly Component[], prefix: string): Record<string, string> {
   const out: Record<string, string> = { duration: '0s', delay: '0s', 'timing-function': 'ease' };
   if (prefix === 'transition') out.property = 'all';
-  else Object.assign(out, { name: 'none', 'iteration-count': '1', 'fill-mode': 'none', direction: 'normal', 'play-state': 'running' });
+  else
+    Object.assign(out, {
+      name: 'none',
+      'iteration-count': '1',
+      'fill-mode': 'none',
+      direction: 'normal',
+      'play-state': 'running',
+    });
   let times = 0;
   for (const item of part) {
     const source = sourceOf([item]);
-    if (item.type === 'dimension' && (item.unit === 's' || item.unit === 'ms')) out[times++ === 0 ? 'duration' : 'delay'] = source;
-    else if ((item.type === 'ident' && EASINGS.test(item.name)) || (item.type === 'function' && /^(cubic-bezier|steps|linear)$/.test(item.name))) out['timing-function'] = source;
+    if (item.type === 'dimension' && (item.unit === 's' || item.unit === 'ms'))
+      out[times++ === 0 ? 'duration' : 'delay'] = source;
+    else if (
+      (item.type === 'ident' && EASINGS.test(item.name)) ||
+      (item.type === 'function' && /^(cubic-bezier|steps|linear)$/.test(item.name))
+    )
+      out['timing-function'] = source;
     else if (prefix === 'transition') {
       if (!isIdent(item, 'allow-discrete', 'normal')) out.property = source;
     } else if (isIdent(item, 'infinite') || item.type === 'number') out['iteration-count'] = source;
@@ -283,7 +350,8 @@ function place(first: string, second: string): Shorthand {
       for (let cut = items.length; cut >= 1; cut--) {
         const a = items.slice(0, cut);
         const b = items.slice(cut);
-        if (accepts(first, a) && accepts(second, b.length > 0 ? b : a)) return { [first]: a, [second]: b.length > 0 ? b : a };
+        if (accepts(first, a) && accepts(second, b.length > 0 ? b : a))
+          return { [first]: a, [second]: b.length > 0 ? b : a };
       }
       return null;
     },
@@ -296,9 +364,13 @@ function gridLines(names: readonly string[]): Shorthand {
     expand: (items) => {
       const parts = splitAt(items, '/');
       if (parts.length > names.length || parts.some((part) => part.length === 0)) return null;
-      const custom = (part: readonly Component[] | undefined) => (part?.length === 1 && part[0]!.type === 'ident' && part[0]!.name !== 'auto' ? part : undefined);
+      const custom = (part: readonly Component[] | undefined) =>
+        part?.length === 1 && part[0]!.type === 'ident' && part[0]!.name !== 'auto' ? part : undefined;
       const start = parts[0]!;
-      const value = (i: number): readonly Component[] => parts[i] ?? (i === 3 ? custom(parts[1]) : undefined) ?? (i === 1 || i === 2 ? custom(start) : i === 3 ? custom(start) : undefined) ?? [ident('auto')];
+      const value = (i: number): readonly Component[] =>
+        parts[i] ??
+        (i === 3 ? custom(parts[1]) : undefined) ??
+        (i === 1 || i === 2 ? custom(start) : i === 3 ? custom(start) : undefined) ?? [ident('auto')];
       return Object.fromEntries(names.map((name, i) => [name, value(i)]));
     },
   };
@@ -313,7 +385,8 @@ const gridTemplate: Shorthand = {
     const parts = splitAt(items, '/');
     if (parts.length > 2 || parts.some((part) => part.length === 0)) return null;
     const columns: Pieces = parts[1] ? { 'grid-template-columns': parts[1] } : {};
-    if (!parts[0]!.some((item) => item.type === 'string')) return parts[1] ? { 'grid-template-rows': parts[0]!, ...columns } : null;
+    if (!parts[0]!.some((item) => item.type === 'string'))
+      return parts[1] ? { 'grid-template-rows': parts[0]!, ...columns } : null;
     const areas: Component[] = [];
     const rows: Component[] = [];
     let open = false;
@@ -360,8 +433,13 @@ const listStyle: Shorthand = {
     let nones = 0;
     for (const item of items) {
       if (isIdent(item, 'none')) nones++;
-      else if (isIdent(item, 'inside', 'outside') && !pieces['list-style-position']) pieces['list-style-position'] = [item];
-      else if ((item.type === 'url' || (item.type === 'function' && item.name !== 'symbols')) && !pieces['list-style-image']) pieces['list-style-image'] = [item];
+      else if (isIdent(item, 'inside', 'outside') && !pieces['list-style-position'])
+        pieces['list-style-position'] = [item];
+      else if (
+        (item.type === 'url' || (item.type === 'function' && item.name !== 'symbols')) &&
+        !pieces['list-style-image']
+      )
+        pieces['list-style-image'] = [item];
       else if (isIdent(item) || item.type === 'string' || item.type === 'function') {
         if (pieces['list-style-type']) return null;
         pieces['list-style-type'] = [item];
@@ -372,7 +450,12 @@ const listStyle: Shorthand = {
   },
 };
 
-const DECORATION = ['text-decoration-line', 'text-decoration-style', 'text-decoration-color', 'text-decoration-thickness'];
+const DECORATION = [
+  'text-decoration-line',
+  'text-decoration-style',
+  'text-decoration-color',
+  'text-decoration-thickness',
+];
 const LINES = ['underline', 'overline', 'line-through', 'blink'];
 const textDecoration: Shorthand = {
   longhands: DECORATION,
@@ -391,7 +474,11 @@ const columns: Shorthand = {
   longhands: ['column-width', 'column-count'],
   expand: (items, text) => {
     const rest = items.filter((item) => !isIdent(item, 'auto'));
-    return items.length > 2 ? null : rest.length === 0 ? {} : anyOrder(['column-width', 'column-count']).expand(rest, text);
+    return items.length > 2
+      ? null
+      : rest.length === 0
+        ? {}
+        : anyOrder(['column-width', 'column-count']).expand(rest, text);
   },
 };
 
@@ -400,7 +487,8 @@ function overflow(): Shorthand {
 }
 
 const quad = (before: string, after = ''): Shorthand => sides(SIDES.map((side) => `${before}${side}${after}`));
-const axis = (before: string, name: string, after = ''): Shorthand => ends(`${before}${name}-start${after}`, `${before}${name}-end${after}`);
+const axis = (before: string, name: string, after = ''): Shorthand =>
+  ends(`${before}${name}-start${after}`, `${before}${name}-end${after}`);
 
 export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   margin: quad('margin-'),
@@ -412,7 +500,12 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   'border-style': quad('border-', '-style'),
   'border-color': quad('border-', '-color'),
   border: border(SIDES, ['border-image-source']),
-  ...Object.fromEntries([...SIDES, 'inline-start', 'inline-end', 'block-start', 'block-end'].map((side) => [`border-${side}`, border([side])])),
+  ...Object.fromEntries(
+    [...SIDES, 'inline-start', 'inline-end', 'block-start', 'block-end'].map((side) => [
+      `border-${side}`,
+      border([side]),
+    ]),
+  ),
   'border-inline': border(['inline-start', 'inline-end']),
   'border-block': border(['block-start', 'block-end']),
   ...Object.fromEntries(
@@ -432,7 +525,16 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   'flex-flow': flexFlow,
   background,
   transition: timeline('transition', ['property', 'duration', 'timing-function', 'delay']),
-  animation: timeline('animation', ['name', 'duration', 'timing-function', 'delay', 'iteration-count', 'direction', 'fill-mode', 'play-state']),
+  animation: timeline('animation', [
+    'name',
+    'duration',
+    'timing-function',
+    'delay',
+    'iteration-count',
+    'direction',
+    'fill-mode',
+    'play-state',
+  ]),
   gap: ends('row-gap', 'column-gap'),
   'grid-gap': ends('row-gap', 'column-gap'),
   'place-content': place('align-content', 'justify-content'),

@@ -18,14 +18,18 @@ export type ComputedValues = {
 
 export const PROPERTY_KEYS = Object.freeze(Object.keys(PROPERTIES) as PropertyKey[]);
 const groups = [BOX, BORDERS, FONTS, TEXT, FLEX, VISUAL];
-if (groups.reduce((sum, group) => sum + Object.keys(group).length, 0) !== PROPERTY_KEYS.length) throw new Error('a property stands in two rows');
+if (groups.reduce((sum, group) => sum + Object.keys(group).length, 0) !== PROPERTY_KEYS.length)
+  throw new Error('a property stands in two rows');
 
 /** `borderTopWidth` → `border-top-width`; vendor prefixes get their leading hyphen. */
-export const cssName = (key: PropertyKey): string => key.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`).replace(/^webkit-/, '-webkit-');
+export const cssName = (key: PropertyKey): string =>
+  key.replace(/[A-Z]/g, (c) => `-${c.toLowerCase()}`).replace(/^webkit-/, '-webkit-');
 
 const indexes = new Map<string, number>(PROPERTY_KEYS.map((key, index) => [cssName(key), index]));
 
 /** Position of a longhand in PROPERTY_KEYS by its CSS name; undefined if the engine does not know it. */
 export const propertyIndex = (name: string): number | undefined => indexes.get(name);
 
-export const ROWS: readonly PropertyRow<unknown>[] = PROPERTY_KEYS.map((key) => PROPERTIES[key] as PropertyRow<unknown>);
+export const ROWS: readonly PropertyRow<unknown>[] = PROPERTY_KEYS.map(
+  (key) => PROPERTIES[key] as PropertyRow<unknown>,
+);

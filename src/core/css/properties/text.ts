@@ -8,7 +8,8 @@ function set(names: readonly string[], traits: { inherited?: boolean } = {}) {
     (items): Computation<string> | null => {
       if (items.length === 1 && isIdent(items[0], 'none')) return () => 'none';
       const given = items.map((item) => (item.type === 'ident' ? item.name : ''));
-      if (given.length === 0 || new Set(given).size !== given.length || !given.every((name) => names.includes(name))) return null;
+      if (given.length === 0 || new Set(given).size !== given.length || !given.every((name) => names.includes(name)))
+        return null;
       const value = names.filter((name) => given.includes(name)).join(' ');
       return () => value;
     },
@@ -29,7 +30,22 @@ const isCursor = (items: readonly Component[]) => {
 };
 
 export const TEXT = {
-  textAlign: keyword(['start', 'left', 'right', 'center', 'end', 'justify', 'match-parent', '-webkit-left', '-webkit-right', '-webkit-center'], { inherited: true }, { '-webkit-match-parent': 'match-parent' }),
+  textAlign: keyword(
+    [
+      'start',
+      'left',
+      'right',
+      'center',
+      'end',
+      'justify',
+      'match-parent',
+      '-webkit-left',
+      '-webkit-right',
+      '-webkit-center',
+    ],
+    { inherited: true },
+    { '-webkit-match-parent': 'match-parent' },
+  ),
   textAlignLast: keyword(['auto', 'start', 'left', 'right', 'center', 'end', 'justify'], { inherited: true }),
   textTransform: row<string>(
     'none',
@@ -58,7 +74,11 @@ export const TEXT = {
   hyphens: keyword(['manual', 'none', 'auto'], { inherited: true }),
   direction: keyword(['ltr', 'rtl'], { inherited: true }),
   unicodeBidi: keyword(['normal', 'embed', 'isolate', 'bidi-override', 'isolate-override', 'plaintext']),
-  writingMode: keyword(['horizontal-tb', 'vertical-rl', 'vertical-lr', 'sideways-rl', 'sideways-lr'], { inherited: true }, { 'lr-tb': 'horizontal-tb', 'tb-rl': 'vertical-rl', lr: 'horizontal-tb', tb: 'vertical-rl' }),
+  writingMode: keyword(
+    ['horizontal-tb', 'vertical-rl', 'vertical-lr', 'sideways-rl', 'sideways-lr'],
+    { inherited: true },
+    { 'lr-tb': 'horizontal-tb', 'tb-rl': 'vertical-rl', lr: 'horizontal-tb', tb: 'vertical-rl' },
+  ),
   textOrientation: keyword(['mixed', 'upright', 'sideways'], { inherited: true }, { 'sideways-right': 'sideways' }),
   listStyleType: text('disc', (items) => items.length === 1, { inherited: true }),
   listStylePosition: keyword(['outside', 'inside'], { inherited: true }),

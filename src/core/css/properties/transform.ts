@@ -1,4 +1,15 @@
-import { isIdent, printLength, readAngle, readLength, readNumber, splitCommas, ZERO, type Component, type Computation, type LengthPercentage } from '../values/index.js';
+import {
+  isIdent,
+  printLength,
+  readAngle,
+  readLength,
+  readNumber,
+  splitCommas,
+  ZERO,
+  type Component,
+  type Computation,
+  type LengthPercentage,
+} from '../values/index.js';
 import { row } from './define.js';
 
 /** One step of a transform list. Angles in degrees; z parts are kept only where they make a 3D context. */
@@ -95,7 +106,10 @@ function parseTransform(items: readonly Component[]): Computation<readonly Trans
     if (item.type !== 'function') return null;
     const groups = splitCommas(item.args);
     if (groups.some((group) => group.length !== 1)) return null;
-    const step = FUNCTIONS[item.name]?.(groups.map((group) => group[0]), item.node.toString());
+    const step = FUNCTIONS[item.name]?.(
+      groups.map((group) => group[0]),
+      item.node.toString(),
+    );
     if (!step) return null;
     steps.push(step);
   }
@@ -162,11 +176,21 @@ export const transforms = {
   transform: row<readonly TransformStep[]>([], parseTransform, printSteps, { percent: 'own-box' }),
   translate: individual((items) => translate(items.length === 3 ? '3d' : 'xy')(items, '')),
   rotate: individual((items) => {
-    const axis = items.length === 2 && isIdent(items[0], 'x', 'y', 'z') ? ((items[0] as { name: 'x' | 'y' | 'z' }).name) : 'z';
+    const axis =
+      items.length === 2 && isIdent(items[0], 'x', 'y', 'z') ? (items[0] as { name: 'x' | 'y' | 'z' }).name : 'z';
     const angle = readAngle(items[items.length - 1]);
     return angle && items.length <= 2 ? (c) => ({ kind: 'rotate', degrees: angle(c), axis }) : null;
   }),
   scale: individual((items) => scale(items.length === 3 ? '3d' : 'xy')(items, '')),
-  transformOrigin: row<readonly [LengthPercentage, LengthPercentage]>([CENTRE, CENTRE], parseOrigin, ([x, y]) => `${printLength(x)} ${printLength(y)}`, { percent: 'own-box' }),
-  transformBox: row<string>('view-box', (items) => (items.length === 1 && items[0]!.type === 'ident' ? () => (items[0] as { name: string }).name : null), (v) => v),
+  transformOrigin: row<readonly [LengthPercentage, LengthPercentage]>(
+    [CENTRE, CENTRE],
+    parseOrigin,
+    ([x, y]) => `${printLength(x)} ${printLength(y)}`,
+    { percent: 'own-box' },
+  ),
+  transformBox: row<string>(
+    'view-box',
+    (items) => (items.length === 1 && items[0]!.type === 'ident' ? () => (items[0] as { name: string }).name : null),
+    (v) => v,
+  ),
 } as const;

@@ -16,7 +16,12 @@ function readImage(items: readonly Component[]): Computation<BackgroundImage | n
     const [first] = item.args;
     return first?.type === 'string' ? () => ({ kind: 'url', url: first.value }) : null;
   }
-  if (!GRADIENT.test(item.name)) return /^(image-set|-webkit-image-set|cross-fade|element|image|paint|-webkit-gradient|-webkit-cross-fade)$/.test(item.name) ? () => ({ kind: 'unknown', text: item.node.toString() }) : null;
+  if (!GRADIENT.test(item.name))
+    return /^(image-set|-webkit-image-set|cross-fade|element|image|paint|-webkit-gradient|-webkit-cross-fade)$/.test(
+      item.name,
+    )
+      ? () => ({ kind: 'unknown', text: item.node.toString() })
+      : null;
   const stops = splitCommas(item.args).flatMap((part) => part.map(readColour).filter((c) => c !== null));
   if (stops.length === 0) return null;
   const source = item.node.toString();
@@ -29,14 +34,19 @@ function parseImages(items: readonly Component[]): Computation<readonly Backgrou
   return (c) => layers.map((layer) => layer!(c)).filter((image): image is BackgroundImage => image !== null);
 }
 
-const printImages = (images: readonly BackgroundImage[]) => (images.length === 0 ? 'none' : images.map((i) => (i.kind === 'url' ? `url("${i.url}")` : i.text)).join(', '));
+const printImages = (images: readonly BackgroundImage[]) =>
+  images.length === 0 ? 'none' : images.map((i) => (i.kind === 'url' ? `url("${i.url}")` : i.text)).join(', ');
 
 export const VISUAL = {
   color: colour(() => BLACK, { inherited: true }),
-  opacity: row<number>(1, (items, source) => {
-    const read = number(1, { percent: true }).parse(items, source);
-    return read ? (c) => Math.min(1, Math.max(0, read(c))) : null;
-  }, (v) => String(Math.round(v * 1e6) / 1e6)),
+  opacity: row<number>(
+    1,
+    (items, source) => {
+      const read = number(1, { percent: true }).parse(items, source);
+      return read ? (c) => Math.min(1, Math.max(0, read(c))) : null;
+    },
+    (v) => String(Math.round(v * 1e6) / 1e6),
+  ),
   colorScheme: text('normal', undefined, { inherited: true }),
   backgroundImage: row<readonly BackgroundImage[]>([], parseImages, printImages),
   backgroundPosition: text('0% 0%'),
@@ -46,7 +56,22 @@ export const VISUAL = {
   backgroundOrigin: text('padding-box'),
   backgroundClip: text('border-box'),
   backgroundBlendMode: text('normal'),
-  pointerEvents: keyword(['auto', 'none', 'visiblepainted', 'visiblefill', 'visiblestroke', 'visible', 'painted', 'fill', 'stroke', 'bounding-box', 'all'], { inherited: true }),
+  pointerEvents: keyword(
+    [
+      'auto',
+      'none',
+      'visiblepainted',
+      'visiblefill',
+      'visiblestroke',
+      'visible',
+      'painted',
+      'fill',
+      'stroke',
+      'bounding-box',
+      'all',
+    ],
+    { inherited: true },
+  ),
   ...transforms,
   filter: text('none'),
   backdropFilter: text('none'),

@@ -16,9 +16,30 @@ export interface CompileOptions {
 }
 
 const LEGACY_ELEMENTS = new Set(['before', 'after', 'first-line', 'first-letter']);
-const ELEMENTS = new Set<string>(['before', 'after', 'marker', 'placeholder', 'backdrop', 'first-line', 'first-letter']);
-const OTHER_ELEMENTS = /^(selection|cue|file-selector-button|part|slotted|target-text|spelling-error|grammar-error|highlight|view-transition.*|details-content|scroll-.*|column|checkmark|picker|picker-icon|-webkit-.+)$/;
-const DYNAMIC = new Set<string>(['hover', 'active', 'focus', 'focus-visible', 'focus-within', 'target', 'target-within', 'checked', 'open', 'popover-open', 'modal']);
+const ELEMENTS = new Set<string>([
+  'before',
+  'after',
+  'marker',
+  'placeholder',
+  'backdrop',
+  'first-line',
+  'first-letter',
+]);
+const OTHER_ELEMENTS =
+  /^(selection|cue|file-selector-button|part|slotted|target-text|spelling-error|grammar-error|highlight|view-transition.*|details-content|scroll-.*|column|checkmark|picker|picker-icon|-webkit-.+)$/;
+const DYNAMIC = new Set<string>([
+  'hover',
+  'active',
+  'focus',
+  'focus-visible',
+  'focus-within',
+  'target',
+  'target-within',
+  'checked',
+  'open',
+  'popover-open',
+  'modal',
+]);
 
 interface Compound {
   readonly match: Matcher;
@@ -51,7 +72,10 @@ function compileOne(node: SelectorNode, options: CompileOptions): Selector {
   const state: State = { specificity: 0, pseudoElement: null, asks: new Set(), options, usesParent: false };
   const groups = splitCompounds(node, options.relative === true || options.parent !== null);
   if (groups.length === 0) throw new SelectorError('empty selector');
-  const compounds: Compound[] = groups.map(({ combinator, nodes }) => ({ combinator, match: compileCompound(nodes, state) }));
+  const compounds: Compound[] = groups.map(({ combinator, nodes }) => ({
+    combinator,
+    match: compileCompound(nodes, state),
+  }));
   const last = groups[groups.length - 1]!;
   const leadsRelative = groups[0]!.combinator !== '';
   if (options.parent && !options.relative && (leadsRelative || !state.usesParent)) {
@@ -83,7 +107,8 @@ function splitCompounds(selector: SelectorNode, relative: boolean): Group[] {
       const value = node.value.trim() === '' ? ' ' : node.value.trim();
       if (!['>', '+', '~', ' '].includes(value)) throw new SelectorError(`unknown combinator ${value}`);
       if (fresh && groups.length === 0 && value === ' ') continue;
-      if (fresh && (groups.length > 0 || !relative) && value !== ' ') throw new SelectorError('two combinators in a row');
+      if (fresh && (groups.length > 0 || !relative) && value !== ' ')
+        throw new SelectorError('two combinators in a row');
       if (!fresh || combinator === '' || combinator === ' ') combinator = value;
       fresh = true;
       continue;
@@ -173,7 +198,9 @@ function compileSimple(node: Node, state: State): Matcher | null {
       state.specificity += pack(0, 1, 0);
       return attributeMatcher(node);
     case 'pseudo':
-      return node.value.startsWith('::') || LEGACY_ELEMENTS.has(node.value.slice(1).toLowerCase()) ? pseudoElement(node, state) : pseudoClass(node, state);
+      return node.value.startsWith('::') || LEGACY_ELEMENTS.has(node.value.slice(1).toLowerCase())
+        ? pseudoElement(node, state)
+        : pseudoClass(node, state);
     default:
       throw new SelectorError(`unexpected ${node.type}`);
   }
@@ -205,15 +232,19 @@ function attributeMatcher(node: Attribute): Matcher {
   const value = fold(wanted);
   const get = (e: ElementNode) => e.attributes.get(e.namespace === 'html' ? name : raw);
   if (!operator) return (e) => get(e) !== undefined;
-  const test = (check: (given: string) => boolean): Matcher => (e) => {
-    const given = get(e);
-    return given !== undefined && check(e.namespace === 'html' ? fold(given) : given);
-  };
+  const test =
+    (check: (given: string) => boolean): Matcher =>
+    (e) => {
+      const given = get(e);
+      return given !== undefined && check(e.namespace === 'html' ? fold(given) : given);
+    };
   switch (operator) {
     case '=':
       return test((given) => given === value);
     case '~=':
-      return value === '' || /\s/.test(value) ? () => false : test((given) => given.split(/[ \t\n\f\r]+/).includes(value));
+      return value === '' || /\s/.test(value)
+        ? () => false
+        : test((given) => given.split(/[ \t\n\f\r]+/).includes(value));
     case '|=':
       return test((given) => given === value || given.startsWith(`${value}-`));
     case '^=':
@@ -297,7 +328,8 @@ function forgiving(node: Pseudo, state: State): Selector[] {
 
 function strict(node: Pseudo, state: State): Selector[] {
   const list = node.nodes.map((inner) => nested(inner, state, false));
-  if (list.length === 0 || list.some((s) => s.pseudoElement !== null)) throw new SelectorError(`bad argument of ${node.value}()`);
+  if (list.length === 0 || list.some((s) => s.pseudoElement !== null))
+    throw new SelectorError(`bad argument of ${node.value}()`);
   return list;
 }
 
@@ -315,7 +347,8 @@ function nested(inner: SelectorNode, state: State, relative: boolean): Selector 
 function nth(name: string, argument: string, state: State): Matcher {
   const [formulaText, ofText] = argument.split(/\s+of\s+/i) as [string, string | undefined];
   const formula = parseAnPlusB(formulaText);
-  if (!formula || (ofText !== undefined && name.endsWith('type'))) throw new SelectorError(`bad argument of :${name}()`);
+  if (!formula || (ofText !== undefined && name.endsWith('type')))
+    throw new SelectorError(`bad argument of :${name}()`);
   state.specificity += pack(0, 1, 0);
   if (ofText === undefined) return nthMatcher(name, formula, null);
   const list = compileSelectors(ofText, { parent: state.options.parent, relative: true });
@@ -337,7 +370,10 @@ function hasMatcher(node: Pseudo, state: State): Matcher {
   return (e, c) => {
     let known = memo.get(e);
     if (known === undefined) {
-      known = arms.reduce<Guard>((guard, arm) => (guard === true ? true : or(guard, relation(e, arm.lead, arm.anchored, c))), false);
+      known = arms.reduce<Guard>(
+        (guard, arm) => (guard === true ? true : or(guard, relation(e, arm.lead, arm.anchored, c))),
+        false,
+      );
       memo.set(e, known);
     }
     return known;
@@ -391,7 +427,8 @@ function step(compounds: readonly Compound[], at: number, element: ElementNode, 
     }
     case '~': {
       let guard: Guard = false;
-      for (let i = element.position - 1; i >= 0 && guard !== true; i--) guard = or(guard, step(compounds, at - 1, element.parent!.elements[i]!, c));
+      for (let i = element.position - 1; i >= 0 && guard !== true; i--)
+        guard = or(guard, step(compounds, at - 1, element.parent!.elements[i]!, c));
       return and(here, guard);
     }
     default: {

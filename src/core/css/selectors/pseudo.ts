@@ -13,7 +13,21 @@ const when =
 
 const never: Matcher = () => false;
 const FORM_CONTROLS = new Set(['button', 'input', 'select', 'textarea', 'optgroup', 'option', 'fieldset']);
-const TEXT_INPUTS = new Set(['', 'text', 'search', 'url', 'tel', 'email', 'password', 'number', 'date', 'time', 'month', 'week', 'datetime-local']);
+const TEXT_INPUTS = new Set([
+  '',
+  'text',
+  'search',
+  'url',
+  'tel',
+  'email',
+  'password',
+  'number',
+  'date',
+  'time',
+  'month',
+  'week',
+  'datetime-local',
+]);
 const isLink = (e: ElementNode) => (e.tag === 'a' || e.tag === 'area') && e.attributes.has('href');
 const inputType = (e: ElementNode) => (e.attributes.get('type') ?? '').toLowerCase();
 
@@ -21,7 +35,8 @@ function isDisabled(e: ElementNode): boolean {
   if (!FORM_CONTROLS.has(e.tag)) return false;
   if (e.attributes.has('disabled')) return true;
   for (let a = e.parent, child = e; a; child = a, a = a.parent) {
-    if (a.tag === 'fieldset' && a.attributes.has('disabled')) return !(child.tag === 'legend' && a.elements.find((x) => x.tag === 'legend') === child);
+    if (a.tag === 'fieldset' && a.attributes.has('disabled'))
+      return !(child.tag === 'legend' && a.elements.find((x) => x.tag === 'legend') === child);
     if (e.tag === 'option' && a.tag === 'optgroup') return a.attributes.has('disabled');
   }
   return false;
@@ -38,7 +53,11 @@ function isEditable(e: ElementNode): boolean {
 const isEmpty = (e: ElementNode) => e.children.every((c) => c.kind === 'text' && c.data === '');
 
 function requirable(e: ElementNode): boolean {
-  return e.tag === 'select' || e.tag === 'textarea' || (e.tag === 'input' && !['hidden', 'range', 'color', 'submit', 'image', 'reset', 'button'].includes(inputType(e)));
+  return (
+    e.tag === 'select' ||
+    e.tag === 'textarea' ||
+    (e.tag === 'input' && !['hidden', 'range', 'color', 'submit', 'image', 'reset', 'button'].includes(inputType(e)))
+  );
 }
 
 const isRequired = (e: ElementNode) => requirable(e) && e.attributes.has('required');
@@ -84,10 +103,16 @@ export const PSEUDO_CLASSES: Readonly<Record<string, Matcher>> = {
   'read-write': when(isEditable),
   'read-only': when((e) => !isEditable(e)),
   'placeholder-shown': when(isPlaceholderShown),
-  default: when((e) => (e.tag === 'option' ? e.attributes.has('selected') : e.tag === 'input' && e.attributes.has('checked'))),
+  default: when((e) =>
+    e.tag === 'option' ? e.attributes.has('selected') : e.tag === 'input' && e.attributes.has('checked'),
+  ),
   indeterminate: when((e) => e.tag === 'progress' && !e.attributes.has('value')),
-  valid: when((e) => ['input', 'select', 'textarea', 'form', 'fieldset', 'button', 'output'].includes(e.tag) && !isRequired(e)),
-  invalid: when((e) => isRequired(e) && (e.attributes.get('value') ?? '') === '' && !['checkbox', 'radio'].includes(inputType(e))),
+  valid: when(
+    (e) => ['input', 'select', 'textarea', 'form', 'fieldset', 'button', 'output'].includes(e.tag) && !isRequired(e),
+  ),
+  invalid: when(
+    (e) => isRequired(e) && (e.attributes.get('value') ?? '') === '' && !['checkbox', 'radio'].includes(inputType(e)),
+  ),
   'in-range': when((e) => e.tag === 'input' && (e.attributes.has('min') || e.attributes.has('max'))),
   'out-of-range': never,
   'user-valid': never,

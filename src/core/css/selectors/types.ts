@@ -1,7 +1,8 @@
 import type { ElementNode } from '../../html/index.js';
 import type { FactName, Guard } from './guard.js';
 
-export type PseudoElement = 'before' | 'after' | 'marker' | 'placeholder' | 'backdrop' | 'first-line' | 'first-letter' | 'other';
+export type PseudoElement =
+  'before' | 'after' | 'marker' | 'placeholder' | 'backdrop' | 'first-line' | 'first-letter' | 'other';
 
 /** What matching needs besides the element. */
 export interface MatchContext {

@@ -78,7 +78,9 @@ function lightDark(args: readonly Component[]): Computation<Rgba> | null {
 function substitute(text: string, c: Pick<ComputeContext, 'currentColor' | 'dark'>): string {
   return text
     .replace(/\bcurrentcolor\b/gi, printColour(c.currentColor))
-    .replace(/\b(canvastext|canvas|linktext|buttonface|buttontext)\b/gi, (name) => printColour(SYSTEM[name.toLowerCase()]![c.dark ? 1 : 0]));
+    .replace(/\b(canvastext|canvas|linktext|buttonface|buttontext)\b/gi, (name) =>
+      printColour(SYSTEM[name.toLowerCase()]![c.dark ? 1 : 0]),
+    );
 }
 
 const cache = new Map<string, Rgba | null>();
@@ -135,7 +137,8 @@ export function compose(over: Rgba, under: Rgba): Rgba {
   return { r: mix(over.r, under.r), g: mix(over.g, under.g), b: mix(over.b, under.b), a };
 }
 
-export const fade = (value: Rgba, opacity: number): Rgba => (opacity === 1 ? value : { ...value, a: value.a * opacity });
+export const fade = (value: Rgba, opacity: number): Rgba =>
+  opacity === 1 ? value : { ...value, a: value.a * opacity };
 
 /** Relative luminance of an opaque colour, 0 to 1. @spec WCAG 2.2, definition of relative luminance */
 export function luminance(value: Rgba): number {

@@ -1,4 +1,11 @@
-import { isFunctionNode, isSimpleBlockNode, isTokenNode, parseListOfComponentValues, type ComponentValue, type FunctionNode } from '@csstools/css-parser-algorithms';
+import {
+  isFunctionNode,
+  isSimpleBlockNode,
+  isTokenNode,
+  parseListOfComponentValues,
+  type ComponentValue,
+  type FunctionNode,
+} from '@csstools/css-parser-algorithms';
 import { TokenType, tokenize, type CSSToken } from '@csstools/css-tokenizer';
 
 /** A component value of CSS Syntax 3, white space and comments dropped; names and units in lower case. */
@@ -11,7 +18,12 @@ export type Component =
   | { readonly type: 'hash'; readonly value: string }
   | { readonly type: 'url'; readonly value: string }
   | { readonly type: 'delim'; readonly value: string }
-  | { readonly type: 'function'; readonly name: string; readonly args: readonly Component[]; readonly node: FunctionNode }
+  | {
+      readonly type: 'function';
+      readonly name: string;
+      readonly args: readonly Component[];
+      readonly node: FunctionNode;
+    }
   | { readonly type: 'block'; readonly open: string; readonly args: readonly Component[] }
   | { readonly type: 'bad' };
 

@@ -113,7 +113,12 @@ function evaluate(node: FunctionNode, context: ComputeContext | null, basis: num
 }
 
 function read(text: string): MathResult | null {
-  const out = calc(text, { toCanonicalUnits: true, precision: 12, censorIntoStandardRepresentableValues: true, rawPercentages: true });
+  const out = calc(text, {
+    toCanonicalUnits: true,
+    precision: 12,
+    censorIntoStandardRepresentableValues: true,
+    rawPercentages: true,
+  });
   const match = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)([a-z]*|%)$/i.exec(out.trim());
   return match ? { value: Number(match[1]), unit: match[2]!.toLowerCase() } : null;
 }
@@ -137,7 +142,10 @@ export interface LengthOptions {
  * Reads a length or length-percentage; null if the component is no such value.
  * @spec css-values-4 §5.2, §6, §10
  */
-export function readLength(item: Component | undefined, options: LengthOptions = {}): Computation<LengthPercentage> | null {
+export function readLength(
+  item: Component | undefined,
+  options: LengthOptions = {},
+): Computation<LengthPercentage> | null {
   const { percent = true, negative = true } = options;
   if (!item) return null;
   if (item.type === 'number') {
@@ -203,7 +211,10 @@ function freeze(c: ComputeContext): ComputeContext {
 }
 
 /** A plain number, math included; percentages count as hundredths where `percent` is set. */
-export function readNumber(item: Component | undefined, options: { percent?: boolean; integer?: boolean; min?: number } = {}): Computation<number> | null {
+export function readNumber(
+  item: Component | undefined,
+  options: { percent?: boolean; integer?: boolean; min?: number } = {},
+): Computation<number> | null {
   const fit = (value: number) => (options.integer ? Math.round(value) : value);
   if (!item) return null;
   if (item.type === 'number') {

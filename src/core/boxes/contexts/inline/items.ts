@@ -5,7 +5,11 @@ import { needsFullBreaks, OBJECT, shortBreaks } from '../../text/index.js';
 /** What inline content is made of, in order. Text has its white space collapsed. */
 export type Item =
   | { readonly kind: 'text'; readonly box: Box; readonly text: string; readonly start: number }
-  | { readonly kind: 'open' | 'close' | 'atomic' | 'float' | 'out' | 'break' | 'block'; readonly box: Box; readonly start: number };
+  | {
+      readonly kind: 'open' | 'close' | 'atomic' | 'float' | 'out' | 'break' | 'block';
+      readonly box: Box;
+      readonly start: number;
+    };
 
 export interface Paragraph {
   readonly items: readonly Item[];
@@ -75,7 +79,8 @@ function collectText(box: Box, work: Collecting): void {
     out = box.text.replace(/\r\n?|\f/g, '\n');
     work.collapsible = false;
   } else {
-    const source = mode === 'pre-line' ? box.text.replace(/[ \t\r\f]*\n[ \t\r\f]*/g, '\n') : box.text.replace(/[\t\r\n\f]/g, ' ');
+    const source =
+      mode === 'pre-line' ? box.text.replace(/[ \t\r\f]*\n[ \t\r\f]*/g, '\n') : box.text.replace(/[\t\r\n\f]/g, ' ');
     for (const character of source) {
       const space = character === ' ';
       if (space && work.collapsible) continue;

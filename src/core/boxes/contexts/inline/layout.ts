@@ -17,7 +17,10 @@ export interface InlineSpace {
   readonly x: number;
   readonly y: number;
   /** Lays out a block-level box found among inline content; gives its fragment and place. */
-  readonly block: (box: Box, y: number) => { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] };
+  readonly block: (
+    box: Box,
+    y: number,
+  ) => { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] };
   /** Lays out a float and finds its place; the result is relative to the content box. */
   readonly float: (box: Box, top: number) => Placed;
 }
@@ -48,12 +51,21 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
   const atomics = new Map<Box, Fragment>();
   const atomic = (box: Box): Fragment => {
     let known = atomics.get(box);
-    if (!known) atomics.set(box, (known = layout.place(box, { width: space.width, height: space.height, shrink: true })));
+    if (!known)
+      atomics.set(box, (known = layout.place(box, { width: space.width, height: space.height, shrink: true })));
     return known;
   };
-  let pieces = piecesOf(paragraphOf(container, layout), space.width, layout, (box) => atomic(box).width + horizontal(atomic(box).margin));
+  let pieces = piecesOf(
+    paragraphOf(container, layout),
+    space.width,
+    layout,
+    (box) => atomic(box).width + horizontal(atomic(box).margin),
+  );
   const run: Running = { y: 0, baseline: null, lastBaseline: null, children: [], outOfFlow: [], open: [] };
-  const indent = container.anonymous && container.parent?.children[0] !== container ? 0 : resolveLength(container.style.textIndent, space.width);
+  const indent =
+    container.anonymous && container.parent?.children[0] !== container
+      ? 0
+      : resolveLength(container.style.textIndent, space.width);
   const estimate = lineHeightOf(container.style, layout);
   let from = 0;
   let first = true;
@@ -73,15 +85,36 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     const taken = takeLine(pieces, from, room, layout);
     pieces = taken.pieces;
     const placed = placeInLineFloats(taken.line, start, run, space);
-    emit(container, taken.line, { left: placed.left + offset, right: placed.right }, run, space, layout, atomics, from + taken.line.pieces.length >= pieces.length);
+    emit(
+      container,
+      taken.line,
+      { left: placed.left + offset, right: placed.right },
+      run,
+      space,
+      layout,
+      atomics,
+      from + taken.line.pieces.length >= pieces.length,
+    );
     from = Math.max(taken.next, from + 1);
     if (taken.line.visible) first = false;
   }
-  return { children: run.children, height: run.y, baseline: run.baseline, lastBaseline: run.lastBaseline, outOfFlow: run.outOfFlow };
+  return {
+    children: run.children,
+    height: run.y,
+    baseline: run.baseline,
+    lastBaseline: run.lastBaseline,
+    outOfFlow: run.outOfFlow,
+  };
 }
 
 /** Floats and absolute boxes at the start of a line take no part in it. */
-function leadingOutOfLine(pieces: readonly Piece[], from: number, run: Running, space: InlineSpace, container: Box): number {
+function leadingOutOfLine(
+  pieces: readonly Piece[],
+  from: number,
+  run: Running,
+  space: InlineSpace,
+  container: Box,
+): number {
   let i = from;
   for (; i < pieces.length; i++) {
     const { kind, box } = pieces[i]!;
@@ -107,7 +140,14 @@ function staticAtLineStart(box: Box, run: Running, space: InlineSpace, container
     x = right;
     alignX = 'start';
   }
-  return { box, x, y: run.y, alignX, alignY: 'start', inlineContainer: run.open.findLast((b) => b.style.position !== 'static') ?? null };
+  return {
+    box,
+    x,
+    y: run.y,
+    alignX,
+    alignY: 'start',
+    inlineContainer: run.open.findLast((b) => b.style.position !== 'static') ?? null,
+  };
 }
 
 interface Room {
@@ -117,8 +157,16 @@ interface Room {
 }
 
 /** The first height at which the next unbreakable part fits beside the floats. */
-function findRoom(pieces: Piece[], from: number, y: number, height: number, indent: number, space: InlineSpace, layout: Layout): Room {
-  for (let top = y; ; ) {
+function findRoom(
+  pieces: Piece[],
+  from: number,
+  y: number,
+  height: number,
+  indent: number,
+  space: InlineSpace,
+  layout: Layout,
+): Room {
+  for (let top = y; ;) {
     const gap = space.floats.gap(space.y + top, space.y + top + height, space.x, space.x + space.width);
     const room = { y: top, left: gap.left - space.x, right: gap.right - space.x };
     const free = room.right - room.left - indent;
@@ -156,24 +204,50 @@ function blockInInline(piece: Piece, run: Running, space: InlineSpace): void {
   if (fragment.lastBaseline !== null) run.lastBaseline = y + fragment.lastBaseline;
 }
 
-function emit(container: Box, line: Line, room: { left: number; right: number }, run: Running, space: InlineSpace, layout: Layout, atomics: ReadonlyMap<Box, Fragment>, last: boolean): void {
+function emit(
+  container: Box,
+  line: Line,
+  room: { left: number; right: number },
+  run: Running,
+  space: InlineSpace,
+  layout: Layout,
+  atomics: ReadonlyMap<Box, Fragment>,
+  last: boolean,
+): void {
   const free = Math.max(0, room.right - room.left - line.width);
   const align = alignment(container, last || line.endsForced);
-  const spaces = line.pieces.reduce((n, p) => n + (p.kind === 'text' ? (p.text.match(/[ \u00a0]/g)?.length ?? 0) : 0), 0) - (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
+  const spaces =
+    line.pieces.reduce((n, p) => n + (p.kind === 'text' ? (p.text.match(/[ \u00a0]/g)?.length ?? 0) : 0), 0) -
+    (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
   const expand = align === 'justify' && spaces > 0 ? free / spaces : 0;
-  const placed = placeLine({ pieces: line.pieces, container, basis: space.width, layout, atomics, open: run.open, trailing: true, expand });
+  const placed = placeLine({
+    pieces: line.pieces,
+    container,
+    basis: space.width,
+    layout,
+    atomics,
+    open: run.open,
+    trailing: true,
+    expand,
+  });
   run.open = placed.open;
   const rtl = container.style.direction === 'rtl';
   const width = line.width + (expand > 0 ? free : 0);
   const slack = expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
   const left = room.left + slack;
-  const mirror = (children: readonly Placed[], around: number): Placed[] => (rtl ? children.map((c) => mirrored(c, around)) : [...children]);
+  const mirror = (children: readonly Placed[], around: number): Placed[] =>
+    rtl ? children.map((c) => mirrored(c, around)) : [...children];
   const shown = line.visible ? placed.children : placed.children.map(flattened);
   for (const child of mirror(shown, width)) run.children.push({ ...child, x: left + child.x, y: run.y + child.y });
   for (const entry of placed.outOfFlow) {
     const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
     const x = inline ? left + (rtl ? width - entry.x : entry.x) : rtl ? space.width : 0;
-    run.outOfFlow.push({ ...entry, x, y: run.y + (inline || !line.visible ? 0 : placed.height), alignX: rtl ? 'end' : 'start' });
+    run.outOfFlow.push({
+      ...entry,
+      x,
+      y: run.y + (inline || !line.visible ? 0 : placed.height),
+      alignX: rtl ? 'end' : 'start',
+    });
   }
   if (!line.visible) return;
   run.baseline ??= run.y + placed.baseline;
@@ -190,14 +264,24 @@ function emit(container: Box, line: Line, room: { left: number; right: number },
 /** On a line that is not made, inline boxes keep their place but have no height. @spec css2 §9.4.2 */
 function flattened(placed: Placed): Placed {
   const { fragment } = placed;
-  return { x: placed.x, y: 0, fragment: Object.freeze({ ...fragment, height: 0, children: fragment.children.map((c) => ({ ...flattened(c), x: c.x })) }) };
+  return {
+    x: placed.x,
+    y: 0,
+    fragment: Object.freeze({
+      ...fragment,
+      height: 0,
+      children: fragment.children.map((c) => ({ ...flattened(c), x: c.x })),
+    }),
+  };
 }
 
 /** Right-to-left lines are set from the other end. */
 function mirrored(placed: Placed, width: number): Placed {
   const { fragment } = placed;
   const inline = fragment.kind === 'box' && fragment.box.outer === 'inline';
-  const inner = inline ? Object.freeze({ ...fragment, children: fragment.children.map((c) => mirrored(c, fragment.width)) }) : fragment;
+  const inner = inline
+    ? Object.freeze({ ...fragment, children: fragment.children.map((c) => mirrored(c, fragment.width)) })
+    : fragment;
   return { fragment: inner, x: width - placed.x - fragment.width, y: placed.y };
 }
 
@@ -205,7 +289,8 @@ function mirrored(placed: Placed, width: number): Placed {
 function alignment(container: Box, last: boolean): 'left' | 'right' | 'center' | 'justify' {
   const { textAlign, textAlignLast, direction } = container.style;
   const start = direction === 'rtl' ? 'right' : 'left';
-  const value = last && textAlignLast !== 'auto' ? textAlignLast : last && textAlign === 'justify' ? 'start' : textAlign;
+  const value =
+    last && textAlignLast !== 'auto' ? textAlignLast : last && textAlign === 'justify' ? 'start' : textAlign;
   switch (value) {
     case 'left':
     case '-webkit-left':
@@ -233,7 +318,11 @@ export function inlineIntrinsic(container: Box, layout: Layout): Intrinsic {
     if (!known) widths.set(box, (known = layout.contribution(box)));
     return known;
   };
-  const at = (key: 'min' | 'max') => intrinsicOf(piecesOf(paragraphOf(container, layout), 0, layout, (box) => outer(box)[key]), (piece) => outer(piece.box));
+  const at = (key: 'min' | 'max') =>
+    intrinsicOf(
+      piecesOf(paragraphOf(container, layout), 0, layout, (box) => outer(box)[key]),
+      (piece) => outer(piece.box),
+    );
   const hasAtomic = paragraphOf(container, layout).items.some((item) => item.kind === 'atomic');
   const max = at('max');
   const min = hasAtomic ? at('min') : max;

@@ -66,7 +66,13 @@ export function mergeText(pieces: readonly Piece[]): Piece[] {
     const last = out[out.length - 1];
     if (piece.kind === 'text' && last?.kind === 'text' && last.box === piece.box) {
       const blank = piece.trailing === piece.width;
-      out[out.length - 1] = { ...last, text: last.text + piece.text, width: last.width + piece.width, trailing: piece.trailing + (blank ? last.trailing : 0), forced: piece.forced };
+      out[out.length - 1] = {
+        ...last,
+        text: last.text + piece.text,
+        width: last.width + piece.width,
+        trailing: piece.trailing + (blank ? last.trailing : 0),
+        forced: piece.forced,
+      };
     } else out.push(piece);
   }
   return out;
@@ -91,14 +97,30 @@ const EMPTY_TEXT = /^[ \u200b]*$/;
 
 function isVisible(pieces: readonly Piece[]): boolean {
   return pieces.some((piece) => {
-    if (piece.kind === 'text') return !EMPTY_TEXT.test(piece.text) || piece.width > piece.trailing || (piece.forced && /^(pre|pre-wrap|pre-line|break-spaces)$/.test(piece.box.style.whiteSpace));
-    return piece.kind === 'atomic' || piece.kind === 'break' || ((piece.kind === 'open' || piece.kind === 'close') && hasEdges(piece));
+    if (piece.kind === 'text')
+      return (
+        !EMPTY_TEXT.test(piece.text) ||
+        piece.width > piece.trailing ||
+        (piece.forced && /^(pre|pre-wrap|pre-line|break-spaces)$/.test(piece.box.style.whiteSpace))
+      );
+    return (
+      piece.kind === 'atomic' ||
+      piece.kind === 'break' ||
+      ((piece.kind === 'open' || piece.kind === 'close') && hasEdges(piece))
+    );
   });
 }
 
 function hasEdges({ box: { style } }: Piece): boolean {
   const some = (v: { px: number; percent: number } | 'auto') => v !== 'auto' && (v.px !== 0 || v.percent !== 0);
-  return some(style.paddingLeft) || some(style.paddingRight) || some(style.marginLeft) || some(style.marginRight) || style.borderLeftWidth > 0 || style.borderRightWidth > 0;
+  return (
+    some(style.paddingLeft) ||
+    some(style.paddingRight) ||
+    some(style.marginLeft) ||
+    some(style.marginRight) ||
+    style.borderLeftWidth > 0 ||
+    style.borderRightWidth > 0
+  );
 }
 
 /** Takes the pieces that fit into a line. @spec css2 §9.4.2, css-text-3 §5 */
@@ -116,7 +138,10 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
     for (let i = end; i < stop; i++) sum.add(work[i]!);
     const fits = sum.without(trailingOf(work, end, stop)) <= room + 1 / 64;
     if (!fits) {
-      const cut = mayCut(work, end, stop) && (end === from || !work[end]!.breakBefore) ? cutUnit(work, end, stop, room - before, layout) : null;
+      const cut =
+        mayCut(work, end, stop) && (end === from || !work[end]!.breakBefore)
+          ? cutUnit(work, end, stop, room - before, layout)
+          : null;
       if (cut) {
         work = cut.pieces;
         end = cut.end;
@@ -130,15 +155,37 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
   const taken = work.slice(from, end);
   const total = widthOf(work, from, end);
   const last = taken[taken.length - 1];
-  return { line: { pieces: taken, width: total.width - total.trailing, visible: isVisible(taken), endsForced: last?.forced ?? false }, next: end, pieces: work };
+  return {
+    line: {
+      pieces: taken,
+      width: total.width - total.trailing,
+      visible: isVisible(taken),
+      endsForced: last?.forced ?? false,
+    },
+    next: end,
+    pieces: work,
+  };
 }
 
 function mayCut(pieces: readonly Piece[], from: number, to: number): boolean {
-  return pieces.slice(from, to).some((p) => p.kind === 'text' && (p.box.style.overflowWrap !== 'normal' || p.box.style.wordBreak === 'break-word') && !/^(nowrap|pre)$/.test(p.box.style.whiteSpace));
+  return pieces
+    .slice(from, to)
+    .some(
+      (p) =>
+        p.kind === 'text' &&
+        (p.box.style.overflowWrap !== 'normal' || p.box.style.wordBreak === 'break-word') &&
+        !/^(nowrap|pre)$/.test(p.box.style.whiteSpace),
+    );
 }
 
 /** Breaks inside a word where overflow-wrap allows it. @spec css-text-3 §5.5 */
-function cutUnit(pieces: readonly Piece[], from: number, to: number, room: number, layout: Layout): { pieces: Piece[]; end: number } | null {
+function cutUnit(
+  pieces: readonly Piece[],
+  from: number,
+  to: number,
+  room: number,
+  layout: Layout,
+): { pieces: Piece[]; end: number } | null {
   let left = room;
   for (let i = from; i < to; i++) {
     const piece = pieces[i]!;
@@ -148,13 +195,22 @@ function cutUnit(pieces: readonly Piece[], from: number, to: number, room: numbe
     }
     const characters = [...piece.text];
     let fit = 0;
-    while (fit < characters.length && textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout) <= left) fit++;
+    while (fit < characters.length && textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout) <= left)
+      fit++;
     if (fit === 0) {
-      if (i > from) return { pieces: [...pieces.slice(0, i), { ...piece, breakBefore: true }, ...pieces.slice(i + 1)], end: i };
+      if (i > from)
+        return { pieces: [...pieces.slice(0, i), { ...piece, breakBefore: true }, ...pieces.slice(i + 1)], end: i };
       fit = 1;
     }
     if (fit >= characters.length) return null;
-    const part = (text: string, rest: boolean): Piece => ({ ...piece, text, width: textWidth(text, piece.box.style, layout), trailing: rest ? piece.trailing : 0, breakBefore: rest || piece.breakBefore, forced: rest && piece.forced });
+    const part = (text: string, rest: boolean): Piece => ({
+      ...piece,
+      text,
+      width: textWidth(text, piece.box.style, layout),
+      trailing: rest ? piece.trailing : 0,
+      breakBefore: rest || piece.breakBefore,
+      forced: rest && piece.forced,
+    });
     const made = [part(characters.slice(0, fit).join(''), false), part(characters.slice(fit).join(''), true)];
     return { pieces: [...pieces.slice(0, i), ...made, ...pieces.slice(i + 1)], end: i + 1 };
   }
@@ -162,7 +218,10 @@ function cutUnit(pieces: readonly Piece[], from: number, to: number, room: numbe
 }
 
 /** Narrowest and widest the pieces can be set, px. @spec css-sizing-3 §5.1 */
-export function intrinsicOf(pieces: readonly Piece[], floats: (piece: Piece) => { min: number; max: number }): { min: number; max: number } {
+export function intrinsicOf(
+  pieces: readonly Piece[],
+  floats: (piece: Piece) => { min: number; max: number },
+): { min: number; max: number } {
   let min = 0;
   let max = 0;
   let line = new Sum();
@@ -174,7 +233,7 @@ export function intrinsicOf(pieces: readonly Piece[], floats: (piece: Piece) => 
     floating = 0;
     lineStart = end;
   };
-  for (let i = 0; i < pieces.length; ) {
+  for (let i = 0; i < pieces.length;) {
     const piece = pieces[i]!;
     if (piece.kind === 'float' || piece.kind === 'block') {
       const size = floats(piece);
@@ -190,7 +249,11 @@ export function intrinsicOf(pieces: readonly Piece[], floats: (piece: Piece) => 
     }
     const end = unitEnd(pieces, i);
     const unit = widthOf(pieces, i, end);
-    const anywhere = pieces.slice(i, end).some((p) => p.kind === 'text' && (p.box.style.overflowWrap === 'anywhere' || p.box.style.wordBreak === 'break-word'));
+    const anywhere = pieces
+      .slice(i, end)
+      .some(
+        (p) => p.kind === 'text' && (p.box.style.overflowWrap === 'anywhere' || p.box.style.wordBreak === 'break-word'),
+      );
     if (!anywhere) min = Math.max(min, unit.width - unit.trailing);
     for (let j = i; j < end; j++) {
       if (pieces[j]!.kind === 'float') {

@@ -27,7 +27,10 @@ export function faceOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>) {
 export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layout, 'metrics'>, before = ''): number {
   const face = faceOf(style, layout);
   const kerning = style.fontKerning !== 'none' && style.letterSpacing.px === 0;
-  let width = before === '' || !kerning ? face.width(text, style.fontSize, kerning) : face.width(before + text, style.fontSize, true) - face.width(before, style.fontSize, true);
+  let width =
+    before === '' || !kerning
+      ? face.width(text, style.fontSize, kerning)
+      : face.width(before + text, style.fontSize, true) - face.width(before, style.fontSize, true);
   const letter = resolveLength(style.letterSpacing, style.fontSize);
   const word = resolveLength(style.wordSpacing, style.fontSize);
   if (letter !== 0) width += letter * [...text].filter((c) => c !== '\u200b' && c !== '\n').length;
@@ -36,26 +39,41 @@ export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layou
 }
 
 const wraps = (style: ComputedStyle): boolean => style.whiteSpace !== 'nowrap' && style.whiteSpace !== 'pre';
-const keepsSpaces = (style: ComputedStyle): boolean => style.whiteSpace === 'pre' || style.whiteSpace === 'pre-wrap' || style.whiteSpace === 'break-spaces';
+const keepsSpaces = (style: ComputedStyle): boolean =>
+  style.whiteSpace === 'pre' || style.whiteSpace === 'pre-wrap' || style.whiteSpace === 'break-spaces';
 
 /**
  * Cuts a paragraph at its break opportunities and measures the pieces.
  * @param basis width percentages refer to, px (0 while intrinsic widths are measured)
  * @param atomicWidth margin-box width of an atomic inline
  */
-export function piecesOf(paragraph: Paragraph, basis: number, layout: Layout, atomicWidth: (box: Box) => number): Piece[] {
+export function piecesOf(
+  paragraph: Paragraph,
+  basis: number,
+  layout: Layout,
+  atomicWidth: (box: Box) => number,
+): Piece[] {
   const pieces: Piece[] = [];
   const { items, breaks, text: whole } = paragraph;
   let styleBefore: ComputedStyle | null = null;
   // A break before an item is possible where the text allows it and the text in front of it may wrap.
-  const opportunity = (offset: number, style: ComputedStyle): boolean => breaks.has(offset) && wraps(styleBefore ?? style) && (styleBefore !== null || wraps(style));
+  const opportunity = (offset: number, style: ComputedStyle): boolean =>
+    breaks.has(offset) && wraps(styleBefore ?? style) && (styleBefore !== null || wraps(style));
   let openBreak = false;
   for (const item of items) {
     const { box } = item;
     const base = { kind: item.kind, box, text: '', width: 0, trailing: 0, breakBefore: false, forced: false };
     switch (item.kind) {
       case 'text':
-        cutText(item.box, item.text, item.start, paragraph, pieces, layout, openBreak || opportunity(item.start, box.style));
+        cutText(
+          item.box,
+          item.text,
+          item.start,
+          paragraph,
+          pieces,
+          layout,
+          openBreak || opportunity(item.start, box.style),
+        );
         openBreak = false;
         styleBefore = box.style;
         break;
@@ -73,7 +91,12 @@ export function piecesOf(paragraph: Paragraph, basis: number, layout: Layout, at
         const around = box.parent?.style ?? box.style;
         const previous = whole[item.start - 1];
         const sticks = previous === '\u00a0' || previous === undefined;
-        pieces.push({ ...base, width: atomicWidth(box), breakBefore: !sticks && wraps(around) && (styleBefore === null || wraps(styleBefore)) && !hasOpenBefore(pieces) });
+        pieces.push({
+          ...base,
+          width: atomicWidth(box),
+          breakBefore:
+            !sticks && wraps(around) && (styleBefore === null || wraps(styleBefore)) && !hasOpenBefore(pieces),
+        });
         styleBefore = around;
         break;
       }
@@ -124,7 +147,15 @@ function side(box: Box, basis: number, which: 'left' | 'right'): number {
   return margins[edge] + usedBorder(box)[edge] + usedPadding(box, basis)[edge];
 }
 
-function cutText(box: Box, text: string, start: number, paragraph: Paragraph, pieces: Piece[], layout: Layout, first: boolean): void {
+function cutText(
+  box: Box,
+  text: string,
+  start: number,
+  paragraph: Paragraph,
+  pieces: Piece[],
+  layout: Layout,
+  first: boolean,
+): void {
   const { style } = box;
   const wrap = wraps(style);
   let from = 0;
@@ -133,9 +164,23 @@ function cutText(box: Box, text: string, start: number, paragraph: Paragraph, pi
     const shown = forced ? part.slice(0, -1) : part;
     const before = from > 0 ? text[from - 1]! : '';
     const width = textWidth(shown, style, layout, before === '\n' ? '' : before);
-    const spaces = keepsSpaces(style) ? (style.whiteSpace === 'pre-wrap' ? /[ ]+$/.exec(shown) : null) : /[ ]+$/.exec(shown);
-    const trailing = spaces ? textWidth(spaces[0], style, layout, shown.slice(-spaces[0].length - 1, -spaces[0].length)) : 0;
-    pieces.push({ kind: 'text', box, text: shown, width, trailing, breakBefore: from === 0 ? first : wrap && text[from - 1] !== '\n', forced });
+    const spaces = keepsSpaces(style)
+      ? style.whiteSpace === 'pre-wrap'
+        ? /[ ]+$/.exec(shown)
+        : null
+      : /[ ]+$/.exec(shown);
+    const trailing = spaces
+      ? textWidth(spaces[0], style, layout, shown.slice(-spaces[0].length - 1, -spaces[0].length))
+      : 0;
+    pieces.push({
+      kind: 'text',
+      box,
+      text: shown,
+      width,
+      trailing,
+      breakBefore: from === 0 ? first : wrap && text[from - 1] !== '\n',
+      forced,
+    });
     from = to;
   };
   for (let i = 0; i < text.length; i++) {
@@ -145,4 +190,5 @@ function cutText(box: Box, text: string, start: number, paragraph: Paragraph, pi
   if (from < text.length) emit(text.length, false);
 }
 
-const breaksAnywhere = (style: ComputedStyle): boolean => style.wordBreak === 'break-all' || style.lineBreak === 'anywhere';
+const breaksAnywhere = (style: ComputedStyle): boolean =>
+  style.wordBreak === 'break-all' || style.lineBreak === 'anywhere';

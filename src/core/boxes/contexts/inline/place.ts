@@ -1,7 +1,16 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
-import { makeFragment, NO_EDGES, snap, snapUp, type Edges, type Fragment, type OutOfFlow, type Placed } from '../../fragment.js';
+import {
+  makeFragment,
+  NO_EDGES,
+  snap,
+  snapUp,
+  type Edges,
+  type Fragment,
+  type OutOfFlow,
+  type Placed,
+} from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import { relativeOffset } from '../../used/relative.js';
@@ -106,7 +115,15 @@ export function placeLine(input: LineInput): LineResult {
 
   const open = (box: Box, continued: boolean) => {
     const parent = current();
-    const { shift, group } = alignOf(box, parent, rootGroup, groups, layout, leadedExtent(box.style, layout), container);
+    const { shift, group } = alignOf(
+      box,
+      parent,
+      rootGroup,
+      groups,
+      layout,
+      leadedExtent(box.style, layout),
+      container,
+    );
     include(group, shift, leadedExtent(box.style, layout));
     stack.push({ box, style: box.style, shift, group, startX: x, children: [], continued });
   };
@@ -134,7 +151,8 @@ export function placeLine(input: LineInput): LineResult {
         const hang = piece === lastText && input.trailing && hangs(pieces, piece) ? piece.trailing : 0;
         const spaces = input.expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
         const width = snapUp(piece.width - hang) + spaces * input.expand;
-        if (piece.text !== '') parts().push(textPart(piece, x, width, owner?.shift ?? 0, owner?.group ?? rootGroup, layout));
+        if (piece.text !== '')
+          parts().push(textPart(piece, x, width, owner?.shift ?? 0, owner?.group ?? rootGroup, layout));
         x += width;
         break;
       }
@@ -146,7 +164,11 @@ export function placeLine(input: LineInput): LineResult {
         x += piece.width;
         break;
       case 'out':
-        outOfFlow.push({ box: piece.box, x, inlineContainer: [...stack].reverse().find((o) => o.style.position !== 'static')?.box ?? null });
+        outOfFlow.push({
+          box: piece.box,
+          x,
+          inlineContainer: [...stack].reverse().find((o) => o.style.position !== 'static')?.box ?? null,
+        });
         break;
       default:
         break;
@@ -159,10 +181,20 @@ export function placeLine(input: LineInput): LineResult {
 
 /** Spaces hang only where nothing but closing tags follows. */
 function hangs(pieces: readonly Piece[], text: Piece): boolean {
-  return pieces.slice(pieces.indexOf(text) + 1).every((p) => (p.kind === 'close' && p.width === 0) || p.kind === 'out' || p.kind === 'float' || p.kind === 'break');
+  return pieces
+    .slice(pieces.indexOf(text) + 1)
+    .every(
+      (p) => (p.kind === 'close' && p.width === 0) || p.kind === 'out' || p.kind === 'float' || p.kind === 'break',
+    );
 }
 
-function assemble(root: Group, groups: readonly Group[], parts: readonly Part[], out: readonly { box: Box; x: number; inlineContainer: Box | null }[], open: readonly Box[]): LineResult {
+function assemble(
+  root: Group,
+  groups: readonly Group[],
+  parts: readonly Part[],
+  out: readonly { box: Box; x: number; inlineContainer: Box | null }[],
+  open: readonly Box[],
+): LineResult {
   let height = root.above + root.below;
   let above = root.above;
   for (const group of groups) {
@@ -173,14 +205,34 @@ function assemble(root: Group, groups: readonly Group[], parts: readonly Part[],
       height = size;
     }
   }
-  const baseline = (group: Group): number => (group.align === 'baseline' ? above : group.align === 'top' ? group.above : height - group.below);
-  const children = parts.map((part): Placed => ({ fragment: part.fragment(baseline), x: part.x, y: part.top(baseline) }));
-  const outOfFlow = out.map(({ box, x, inlineContainer }): OutOfFlow => ({ box, x, y: 0, alignX: 'start', alignY: 'start', inlineContainer }));
+  const baseline = (group: Group): number =>
+    group.align === 'baseline' ? above : group.align === 'top' ? group.above : height - group.below;
+  const children = parts.map((part): Placed => ({
+    fragment: part.fragment(baseline),
+    x: part.x,
+    y: part.top(baseline),
+  }));
+  const outOfFlow = out.map(({ box, x, inlineContainer }): OutOfFlow => ({
+    box,
+    x,
+    y: 0,
+    alignX: 'start',
+    alignY: 'start',
+    inlineContainer,
+  }));
   return { children, height, baseline: above, outOfFlow, open };
 }
 
 /** Where a box's baseline goes relative to its parent's. @spec css2 §10.8.1 (vertical-align) */
-function alignOf(box: Box, parent: Open | undefined, root: Group, groups: Group[], layout: Layout, extent: Extent, container: Box): { shift: number; group: Group } {
+function alignOf(
+  box: Box,
+  parent: Open | undefined,
+  root: Group,
+  groups: Group[],
+  layout: Layout,
+  extent: Extent,
+  container: Box,
+): { shift: number; group: Group } {
   const value = box.style.verticalAlign;
   const parentStyle = parent?.style ?? container.style;
   const base = parent?.shift ?? 0;
@@ -193,7 +245,13 @@ function alignOf(box: Box, parent: Open | undefined, root: Group, groups: Group[
   return { shift: base + shiftFor(value, box, parentStyle, extent, layout), group };
 }
 
-function shiftFor(value: Exclude<ComputedStyle['verticalAlign'], 'top' | 'bottom'>, box: Box, parent: ComputedStyle, extent: Extent, layout: Layout): number {
+function shiftFor(
+  value: Exclude<ComputedStyle['verticalAlign'], 'top' | 'bottom'>,
+  box: Box,
+  parent: ComputedStyle,
+  extent: Extent,
+  layout: Layout,
+): number {
   if (typeof value !== 'string') return -snap(resolveLength(value, lineHeightOf(box.style, layout)));
   const area = contentExtent(parent, layout);
   switch (value) {
@@ -214,7 +272,14 @@ function shiftFor(value: Exclude<ComputedStyle['verticalAlign'], 'top' | 'bottom
 
 function textPart(piece: Piece, x: number, width: number, shift: number, group: Group, layout: Layout): Part {
   const { above, below } = contentExtent(piece.box.style, layout);
-  const fragment = makeFragment({ kind: 'text', box: piece.box, width, height: above + below, text: piece.text, baseline: above });
+  const fragment = makeFragment({
+    kind: 'text',
+    box: piece.box,
+    width,
+    height: above + below,
+    text: piece.text,
+    baseline: above,
+  });
   return { fragment: () => fragment, x, top: (baseline) => baseline(group) + shift - above };
 }
 
@@ -222,7 +287,12 @@ function inlinePart(done: Open, width: number, starts: boolean, ends: boolean, b
   const { above, below } = contentExtent(done.style, layout);
   const rtl = done.style.direction === 'rtl';
   const [left, right] = rtl ? [ends, starts] : [starts, ends];
-  const only = (edges: Edges): Edges => ({ top: edges.top, bottom: edges.bottom, left: left ? edges.left : 0, right: right ? edges.right : 0 });
+  const only = (edges: Edges): Edges => ({
+    top: edges.top,
+    bottom: edges.bottom,
+    left: left ? edges.left : 0,
+    right: right ? edges.right : 0,
+  });
   const margin = only(usedMargins(done.box, basis));
   const border = only(usedBorder(done.box));
   const padding = only(usedPadding(done.box, basis));
@@ -243,13 +313,24 @@ function inlinePart(done: Open, width: number, starts: boolean, ends: boolean, b
         border,
         padding,
         baseline: rise + above,
-        children: done.children.map((part): Placed => ({ fragment: part.fragment(baseline), x: part.x - x, y: part.top(baseline) - y })),
+        children: done.children.map((part): Placed => ({
+          fragment: part.fragment(baseline),
+          x: part.x - x,
+          y: part.top(baseline) - y,
+        })),
       });
     },
   };
 }
 
-function atomicPart(piece: Piece, x: number, parent: Open | undefined, root: Group, groups: Group[], input: LineInput): Part {
+function atomicPart(
+  piece: Piece,
+  x: number,
+  parent: Open | undefined,
+  root: Group,
+  groups: Group[],
+  input: LineInput,
+): Part {
   const { box } = piece;
   const fragment = input.atomics.get(box)!;
   const { margin } = fragment;
@@ -258,15 +339,26 @@ function atomicPart(piece: Piece, x: number, parent: Open | undefined, root: Gro
   const { shift, group } = alignOf(box, parent, root, groups, input.layout, extent, input.container);
   include(group, shift, extent);
   const offset = relativeOffset(box, input.basis, NaN);
-  return { x: x + margin.left + offset.x, fragment: () => fragment, top: (line) => line(group) + shift - baseline + offset.y };
+  return {
+    x: x + margin.left + offset.x,
+    fragment: () => fragment,
+    top: (line) => line(group) + shift - baseline + offset.y,
+  };
 }
 
 /** Baseline of an atomic inline from its border-box top. @spec css2 §10.8.1 (inline-block) */
 function atomicBaseline(fragment: Fragment): number {
   const { box } = fragment;
   const edge = fragment.height + fragment.margin.bottom;
-  if (box.inner === 'replaced') return box.element && /^(input|select|textarea)$/.test(box.element.tag) ? controlBaseline(fragment) : edge;
-  if (box.inner === 'flow' && !box.centred && (box.style.overflowX !== 'visible' || box.style.overflowY !== 'visible') && !/clip/.test(box.style.overflowX)) return edge;
+  if (box.inner === 'replaced')
+    return box.element && /^(input|select|textarea)$/.test(box.element.tag) ? controlBaseline(fragment) : edge;
+  if (
+    box.inner === 'flow' &&
+    !box.centred &&
+    (box.style.overflowX !== 'visible' || box.style.overflowY !== 'visible') &&
+    !/clip/.test(box.style.overflowX)
+  )
+    return edge;
   return (box.inner === 'flow' && !box.centred ? fragment.lastBaseline : fragment.baseline) ?? edge;
 }
 

@@ -1,0 +1,44 @@
+import { PageDraft, setting, type ElementNode, type Page, type Scene, type Setting } from '../../src/core/index.js';
+import { compileSelectors } from '../../src/core/css/index.js';
+
+/** Files a test page refers to, by the reference as written. */
+export type Files = Readonly<Record<string, string>>;
+
+const URL_BASE = 'file:///site/';
+
+/** A page from text, with the sheets it refers to. */
+export function pageFrom(html: string, files: Files = {}, options: { scripting?: boolean } = {}): Page {
+  const draft = new PageDraft({ name: 'page.html', url: `${URL_BASE}page.html`, html }, { scripting: options.scripting ?? true });
+  const resources = new Map<string, { name: string; text: string } | null>();
+  for (let wanted = draft.wantedSheets(resources); wanted.length > 0; wanted = draft.wantedSheets(resources)) {
+    for (const url of wanted) {
+      const name = url.replace(URL_BASE, '');
+      const text = files[name];
+      resources.set(url, text === undefined ? null : { name, text });
+    }
+  }
+  return draft.finish({ resources, images: new Map() });
+}
+
+/** A standards-mode page with one sheet and a body. */
+export const styled = (css: string, body: string): Page => pageFrom(`<!doctype html><html><head><style>${css}</style></head><body>${body}</body></html>`);
+
+export function find(page: Page, selector: string): ElementNode {
+  const found = findAll(page, selector)[0];
+  if (!found) throw new Error(`nothing matches ${selector}`);
+  return found;
+}
+
+export function findAll(page: Page, selector: string): ElementNode[] {
+  const compiled = compileSelectors(selector);
+  const context = { quirks: page.document.quirks, scripting: true, root: page.document.root, scope: null, budget: { left: 1e6 } };
+  return page.document.elements.filter((e) => compiled.some((s) => s.match(e, context) === true));
+}
+
+export const sceneAt = (page: Page, width = 800, rest: Partial<Omit<Setting, 'width'>> = {}): Scene => page.scene(setting(width, rest));
+
+/** x, y, width, height of an element's border box, rounded to hundredths. */
+export function boxOf(page: Page, selector: string, width = 800): number[] | null {
+  const rect = sceneAt(page, width).rect(find(page, selector));
+  return rect && [rect.x, rect.y, rect.width, rect.height].map((v) => Math.round(v * 100) / 100);
+}
