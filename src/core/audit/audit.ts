@@ -110,6 +110,7 @@ function makeLook(page: Page, menus: readonly Menu[], width: number, options: Au
     level: options.level,
     width,
     scene: page.scene(setting(width, base)),
+    recoloured: (pose) => page.recoloured(setting(width, { ...base, pose })),
     posed: (pose) => page.scene(setting(width, { ...base, pose })),
   };
 }

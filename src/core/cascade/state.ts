@@ -1,5 +1,5 @@
 import type { FactName, StateView } from '../css/index.js';
-import { isAncestorOrSelf, type ElementNode } from '../html/index.js';
+import { descendants, isAncestorOrSelf, type ElementNode } from '../html/index.js';
 
 /** The state of a page in one pose; anything left out is as the markup has it. */
 export interface PoseState {
@@ -11,15 +11,42 @@ export interface PoseState {
   readonly toggled?: ReadonlyMap<ElementNode, boolean>;
 }
 
+/** A state view that also lists where it may differ from the markup. */
+export interface PoseView extends StateView {
+  readonly touches: readonly (readonly [FactName, ElementNode])[];
+}
+
+function* chain(element: ElementNode | null | undefined): Generator<ElementNode> {
+  for (let e = element ?? null; e; e = e.parent) yield e;
+}
+
+/** Every fact a pose may make true or false. */
+function touchesOf(pose: PoseState): (readonly [FactName, ElementNode])[] {
+  const out: [FactName, ElementNode][] = [];
+  for (const e of chain(pose.hovered)) out.push(['hover', e]);
+  for (const e of chain(pose.active)) out.push(['active', e]);
+  for (const e of chain(pose.focused)) out.push(['focus-within', e]);
+  for (const e of chain(pose.target)) out.push(['target-within', e]);
+  if (pose.focused) out.push(['focus', pose.focused], ['focus-visible', pose.focused]);
+  if (pose.target) out.push(['target', pose.target]);
+  for (const e of pose.toggled?.keys() ?? [])
+    for (const name of ['checked', 'open', 'popover-open', 'modal'] as const) out.push([name, e]);
+  const control = labelledControl(pose.hovered);
+  if (control) out.push(['hover', control]);
+  return out;
+}
+
 /** Facts of a pose. Focus shows its ring (`:focus-visible`): it is looked at as the keyboard gives it. */
-export function stateView(pose: PoseState): StateView {
+export function stateView(pose: PoseState): PoseView {
+  const control = labelledControl(pose.hovered);
   const within = (outer: ElementNode, inner: ElementNode | null | undefined) =>
     inner != null && isAncestorOrSelf(outer, inner);
   return {
+    touches: touchesOf(pose),
     has(name: FactName, element: ElementNode): boolean {
       switch (name) {
         case 'hover':
-          return within(element, pose.hovered) || labels(element, pose.hovered);
+          return within(element, pose.hovered) || element === control;
         case 'active':
           return within(element, pose.active);
         case 'focus':
@@ -44,11 +71,18 @@ export function stateView(pose: PoseState): StateView {
 }
 
 /** Hovering a label hovers its control. @spec html §4.16.3 (:hover) */
-function labels(control: ElementNode, hovered: ElementNode | null | undefined): boolean {
-  if (!hovered || control.id === null) return false;
-  for (let e: ElementNode | null = hovered; e; e = e.parent)
-    if (e.tag === 'label') return e.attributes.get('for') === control.id;
-  return false;
+function labelledControl(hovered: ElementNode | null | undefined): ElementNode | null {
+  for (const e of chain(hovered)) {
+    const id = e.tag === 'label' ? e.attributes.get('for') : undefined;
+    if (id !== undefined) return rootOf(e).find((x) => x.id === id) ?? null;
+  }
+  return null;
+}
+
+function rootOf(element: ElementNode): readonly ElementNode[] {
+  let top = element;
+  for (const e of chain(element)) top = e;
+  return [top, ...descendants(top)];
 }
 
 function isChecked(element: ElementNode): boolean {

@@ -1,6 +1,8 @@
 import {
+  factsOf,
   holds,
   type Display,
+  type FactName,
   type Medium,
   type MediaCondition,
   type PseudoElement,
@@ -9,6 +11,7 @@ import {
 import type { ElementNode } from '../html/index.js';
 import type { Placement } from './adjust.js';
 import { makeBlock, type Block } from './block.js';
+import type { PoseView } from './state.js';
 import { computeStyle, type ComputeOptions, type FontUnits } from './compute.js';
 import type { Match, MatchedDocument } from './match.js';
 import type { ComputedStyle } from './style.js';
@@ -16,6 +19,8 @@ import type { ComputedStyle } from './style.js';
 /** The computed styles of a page at one setting. */
 export interface StyleTree {
   readonly medium: Medium;
+  /** Styles by element index. */
+  readonly all: readonly ComputedStyle[];
   of(element: ElementNode): ComputedStyle;
   /** Style of a pseudo-element, or null where no rule speaks of it. */
   pseudo(element: ElementNode, name: PseudoElement): ComputedStyle | null;
@@ -59,8 +64,7 @@ export class Cascade {
   readonly #styles = new Map<ComputedStyle | null, Map<number, Shared>>();
   /** Blocks of each element by which of its conditional matches are active. */
   readonly #byElement: (Map<number, Block> | null)[];
-  /** Elements whose own rules ask about states such as :hover. */
-  readonly #stateful: boolean[];
+  #asked: Map<FactName, Map<ElementNode, number[]>> | null = null;
   readonly #pseudoStateful: boolean[];
 
   constructor(
@@ -68,30 +72,66 @@ export class Cascade {
     readonly fontUnits: FontUnits,
   ) {
     this.#byElement = new Array<Map<number, Block> | null>(matched.document.elements.length).fill(null);
-    this.#stateful = matched.byElement.map((m) => stateful(m.own));
     this.#pseudoStateful = matched.byElement.map((m) => [...m.pseudo.values()].some(stateful));
   }
 
-  /**
-   * All styles at a medium and a state.
-   * @param base styles at the same medium in another state: elements no state concerns are taken from there
-   */
-  styles(medium: Medium, state: StateView, base: StyleTree | null = null): StyleTree {
-    const { document } = this.matched;
+  /** All styles at a medium and a state. */
+  styles(medium: Medium, state: StateView): StyleTree {
+    const out: ComputedStyle[] = new Array(this.matched.document.elements.length);
+    return this.#tree(medium, state, out, null, () => true);
+  }
+
+  /** Styles in a pose, worked out only where it may differ from styles at the same medium in the closed pose. */
+  posed(base: StyleTree, view: PoseView): StyleTree {
+    const dirty = new Uint8Array(this.matched.document.elements.length);
+    for (const [name, element] of view.touches)
+      for (const index of this.#dependents().get(name)?.get(element) ?? []) dirty[index] = 1;
+    const out = base.all.slice();
+    return this.#tree(
+      base.medium,
+      view,
+      out,
+      base,
+      (element, parentChanged) => parentChanged || dirty[element.index] === 1,
+    );
+  }
+
+  /** Fact → element it is asked of → elements whose rules ask. */
+  #dependents(): Map<FactName, Map<ElementNode, number[]>> {
+    if (this.#asked) return this.#asked;
+    const out = new Map<FactName, Map<ElementNode, number[]>>();
+    this.matched.byElement.forEach(({ own, pseudo }, index) => {
+      for (const match of [own, ...pseudo.values()].flat()) {
+        for (const fact of factsOf(match.guard)) {
+          let byElement = out.get(fact.name);
+          if (!byElement) out.set(fact.name, (byElement = new Map()));
+          const list = byElement.get(fact.element);
+          if (!list) byElement.set(fact.element, [index]);
+          else if (list[list.length - 1] !== index) list.push(index);
+        }
+      }
+    });
+    return (this.#asked = out);
+  }
+
+  #tree(
+    medium: Medium,
+    state: StateView,
+    out: ComputedStyle[],
+    base: StyleTree | null,
+    stale: (element: ElementNode, parentChanged: boolean) => boolean,
+  ): StyleTree {
     const truth = new Map<MediaCondition, boolean>();
-    const options: ComputeOptions = { medium, fontUnits: this.fontUnits, quirks: document.quirks };
-    const out: ComputedStyle[] = new Array(document.elements.length);
+    const options: ComputeOptions = { medium, fontUnits: this.fontUnits, quirks: this.matched.document.quirks };
     const changed: ElementNode[] = [];
     const pseudos = new Map<PseudoElement, Map<number, ComputedStyle | null>>();
-    for (const element of document.elements) {
+    for (const element of this.matched.document.elements) {
       const { index } = element;
       const parent = element.parent ? out[element.parent.index]! : null;
-      if (base && !this.#stateful[index] && (element.parent === null || parent === base.of(element.parent)))
-        out[index] = base.of(element);
-      else {
-        const block = this.#blockOf(element, truth, medium, state);
-        out[index] = this.#style(block, parent, out[0] ?? null, placementOf(element, out), options);
-      }
+      const parentChanged = base !== null && element.parent !== null && parent !== base.of(element.parent);
+      if (!stale(element, parentChanged)) continue;
+      const block = this.#blockOf(element, truth, medium, state);
+      out[index] = this.#style(block, parent, out[0] ?? null, placementOf(element, out), options);
       if (base && (out[index] !== base.of(element) || this.#pseudoStateful[index])) changed.push(element);
     }
     const pseudo = (element: ElementNode, name: PseudoElement): ComputedStyle | null => {
@@ -114,6 +154,7 @@ export class Cascade {
     };
     return {
       medium,
+      all: out,
       of: (element) => out[element.index]!,
       pseudo,
       changed,

@@ -11,6 +11,8 @@ export interface Look {
   readonly width: number;
   /** The closed pose. */
   readonly scene: Scene;
+  /** The closed pose in the colours of another one. */
+  readonly recoloured: (pose: Setting['pose']) => Scene;
   /** The same width in another pose. */
   readonly posed: (pose: Setting['pose']) => Scene;
 }

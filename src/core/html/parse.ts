@@ -5,7 +5,7 @@ import {
   type ParserOptions,
   type DefaultTreeAdapterMap,
 } from 'parse5';
-import type { SourceText} from '../base/index.js';
+import type { SourceText } from '../base/index.js';
 import { type LimitLog, type Span } from '../base/index.js';
 import type { ElementNode, HtmlDocument, TextNode } from './document.js';
 

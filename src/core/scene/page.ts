@@ -177,9 +177,18 @@ export class Page {
     return this.#laidOut(s, this.#cascade.styles(medium, stateView(s.pose)));
   }
 
+  /**
+   * The closed pose's boxes and painting with the colours of another pose: what a state does to an element's own looks,
+   * whatever it opens or moves elsewhere.
+   */
+  recoloured(s: Setting): Scene {
+    const base = this.scene({ ...s, pose: CLOSED });
+    return base.recoloured(s, this.#cascade.posed(base.styles, stateView(s.pose)));
+  }
+
   /** A state that only recolours shares layout and painting with the closed pose. */
   #posed(s: Setting, base: Scene): Scene {
-    const styles = this.#cascade.styles(base.medium, stateView(s.pose), base.styles);
+    const styles = this.#cascade.posed(base.styles, stateView(s.pose));
     return this.#recolours(base.styles, styles) ? base.recoloured(s, styles) : this.#laidOut(s, styles);
   }
 

@@ -24,7 +24,7 @@ import {
   type Frame,
 } from '../used/sizes.js';
 import { replacedSize } from '../used/replaced.js';
-import { frameOf, specifiedHeight } from './flow.js';
+import { dependsOnHeight, frameOf, specifiedHeight } from './flow.js';
 import { adoptOutOfFlow } from './positioned.js';
 import { distribute } from './distribute.js';
 
@@ -459,6 +459,9 @@ function stretch(item: Item, line: Line, c: Container): void {
   const used = c.row
     ? clampHeight(item.box, size, c.height, item.frame)
     : clampWidth(item.box, size, c.width, size, item.frame, () => c.layout.intrinsic(item.box));
+  const before = c.row ? item.fragment!.height : item.fragment!.width;
+  // Nothing changes for an item that has the size already, unless something inside refers to it.
+  if (c.row && Math.abs(before - used) < 1 / 128 && !dependsOnHeight(item.box)) return;
   item.fragment = layoutItem(item, c, used);
 }
 

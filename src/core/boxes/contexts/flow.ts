@@ -99,7 +99,7 @@ function rootContent(box: Box, width: number, basis: number, layout: Layout): Ro
 const heightDependence = new WeakMap<Box, boolean>();
 
 /** Whether anything inside a box refers to its height. */
-function dependsOnHeight(box: Box): boolean {
+export function dependsOnHeight(box: Box): boolean {
   let known = heightDependence.get(box);
   if (known === undefined) {
     known = box.children.some(

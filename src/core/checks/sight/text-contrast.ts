@@ -56,7 +56,7 @@ function inStates(look: Look): Observation[] {
     if (isDisabled(control.element)) continue;
     for (const state of ['hover', 'focus'] as const) {
       if ([...look.page.touchedBy(state, control.element)].every((name) => COLOURLESS.test(name))) continue;
-      const scene = look.posed(state === 'hover' ? { hovered: control.element } : { focused: control.element });
+      const scene = look.recoloured(state === 'hover' ? { hovered: control.element } : { focused: control.element });
       if (!changes(control, look.scene, scene)) continue;
       out.push(...worst(control, scene, state, look).filter((o) => !sameAsAtRest(o, control, look)));
     }
@@ -71,7 +71,6 @@ function sameAsAtRest(o: Observation, control: Control, look: Look): boolean {
 }
 
 function changes(control: Control, before: Scene, after: Scene): boolean {
-  if (before.items !== after.items) return true;
   for (let e: Control['element'] | null = control.element; e; e = e.parent)
     if (before.style(e) !== after.style(e)) return true;
   return textsIn(control.element, before).some(

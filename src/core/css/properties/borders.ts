@@ -1,4 +1,12 @@
-import { readLength, printLength, printPx, type Component, type Computation, type Rgba, TRANSPARENT } from '../values/index.js';
+import {
+  readLength,
+  printLength,
+  printPx,
+  type Component,
+  type Computation,
+  type Rgba,
+  TRANSPARENT,
+} from '../values/index.js';
 import { colour, keyword, length, pair, row, single, text } from './define.js';
 
 const WIDTHS: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };

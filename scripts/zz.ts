@@ -1,0 +1,12 @@
+const t0=performance.now();
+const { auditPage, setting } = await import('../src/core/index.js');
+const { loadFile } = await import('../src/sources/index.js');
+const t1=performance.now();
+const page = await loadFile('demo/launched/index.html', { scripting: true });
+const t2=performance.now();
+const ws=[320,640,641,767,768,979,980,1920];
+const ts=ws.map(w=>{const a=performance.now(); const s=page.scene(setting(w)); const b=performance.now(); s.items; const c=performance.now(); s.scrollSize; return [w,(b-a).toFixed(1),(c-b).toFixed(1),(performance.now()-c).toFixed(1)].join(' ')});
+const t3=performance.now();
+auditPage(page);
+const t4=performance.now();
+console.log('import',t1-t0,'load',t2-t1,'scenes',t3-t2,'rest',t4-t3, ts);
