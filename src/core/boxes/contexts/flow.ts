@@ -316,7 +316,7 @@ class BlockRun {
   private inFlow(box: Box): void {
     const { layout, width, basis } = this;
     const top = topStrut(box, width, this.flow.floats.empty, layout);
-    const { y, cleared } = this.topFor(box, top.strut);
+    const { y, cleared } = this.topFor(box, top.place);
     const { fragment, end, through } = layoutBlock(box, width, basis, { ...this.flow, y: this.flow.y + y }, layout);
     this.put(fragment, y);
     if (through && !cleared) {
@@ -434,8 +434,20 @@ export function blockWidth(box: Box, containing: number, frame: Frame, layout: L
   if (box.anonymous) return Math.max(available, 0);
   const intrinsic = () => layout.intrinsic(box);
   const width =
-    widthFor(box, box.style.width, containing, available, frame, intrinsic) ?? Math.max(available, frameWidth(frame));
+    widthFor(box, box.style.width, containing, available, frame, intrinsic) ??
+    widthByRatio(box, frame) ??
+    Math.max(available, frameWidth(frame));
   return clampWidth(box, width, containing, available, frame, intrinsic);
+}
+
+/** A fixed height and a preferred ratio give the width. @spec css-sizing-4 §4.2 */
+function widthByRatio(box: Box, frame: Frame): number | null {
+  const ratio = preferredRatio(box);
+  const height = ratio === null ? null : heightFor(box, box.style.height, NaN, frame);
+  if (ratio === null || height === null) return null;
+  return box.style.boxSizing === 'border-box'
+    ? height * ratio
+    : (height - frameHeight(frame)) * ratio + frameWidth(frame);
 }
 
 /** An in-flow block container that shares its parent's formatting context. */
@@ -473,33 +485,38 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
   return { fragment, end, through };
 }
 
+interface TopStrut {
+  readonly strut: Strut;
+  readonly through: boolean;
+  /** The margins that decide where the box itself stands. */
+  readonly place: Strut;
+}
+
 /**
  * The margins that meet at the top of a box: its own and those of its first children, looked up ahead of layout.
  * @spec css2 §8.3.1
  */
-function topStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): { strut: Strut; through: boolean } {
+function topStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): TopStrut {
   const margins = usedMargins(box, containing);
   let strut = joinMargin(NO_STRUT, margins.top);
-  if (establishesFormattingContext(box)) return { strut, through: false };
+  const stop = (): TopStrut => ({ strut, through: false, place: strut });
+  /** The margins meet right through: the box itself is placed as if its bottom margin were not there. */
+  const pass = (): TopStrut => ({ strut: joinMargin(strut, margins.bottom), through: true, place: strut });
+  if (establishesFormattingContext(box)) return stop();
   const frame = frameOf(box, containing);
-  if (frame.border.top > 0 || frame.padding.top > 0) return { strut, through: false };
-  if (hasInlineContent(box))
-    return {
-      strut: through(box, frame) && isBlank(box) ? joinMargin(strut, margins.bottom) : strut,
-      through: through(box, frame) && isBlank(box),
-    };
+  if (frame.border.top > 0 || frame.padding.top > 0) return stop();
+  if (hasInlineContent(box)) return through(box, frame) && isBlank(box) ? pass() : stop();
   const width = Math.max(0, blockWidth(box, containing, frame, layout) - frameWidth(frame));
   let clear = noFloats;
   for (const child of box.children) {
     if (isFloating(child)) clear = false;
     if (!isInFlow(child)) continue;
-    if (!clear && clearValue(child)) return { strut, through: false };
+    if (!clear && clearValue(child)) return stop();
     const inner = topStrut(child, width, clear, layout);
     strut = joinStruts(strut, inner.strut);
-    if (!inner.through) return { strut, through: false };
+    if (!inner.through) return stop();
   }
-  if (!through(box, frame)) return { strut, through: false };
-  return { strut: joinMargin(strut, margins.bottom), through: true };
+  return through(box, frame) ? pass() : stop();
 }
 
 /** Whether a box without content would let its margins meet. */

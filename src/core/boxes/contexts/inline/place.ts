@@ -148,7 +148,10 @@ export function placeLine(input: LineInput): LineResult {
         break;
       case 'text': {
         const owner = current();
-        const hang = piece === lastText && input.trailing && hangs(pieces, piece) ? piece.trailing : 0;
+        const hang =
+          piece === lastText && input.trailing && piece.box.style.whiteSpace !== 'pre-wrap' && hangs(pieces, piece)
+            ? piece.trailing
+            : 0;
         const spaces = input.expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
         const width = snapUp(piece.width - hang) + spaces * input.expand;
         if (piece.text !== '')
@@ -256,9 +259,9 @@ function shiftFor(
   const area = contentExtent(parent, layout);
   switch (value) {
     case 'sub':
-      return Math.floor(parent.fontSize / 5 + 1);
+      return snap(parent.fontSize / 5 + 1);
     case 'super':
-      return -Math.floor(parent.fontSize / 3 + 1);
+      return -snap(parent.fontSize / 3 + 1);
     case 'middle':
       return -snap(faceOf(parent, layout).xHeight(parent.fontSize) / 2) + (extent.above - extent.below) / 2;
     case 'text-top':

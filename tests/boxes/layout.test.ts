@@ -1,0 +1,38 @@
+import { pageFrom, sceneAt } from '../support/page.js';
+import { pageOf, type LayoutCase } from '../support/layout-case.js';
+import { cases as block } from './cases/block.js';
+import { cases as controls } from './cases/controls.js';
+import { cases as flex } from './cases/flex.js';
+import { cases as floats } from './cases/floats.js';
+import { cases as inline } from './cases/inline.js';
+import { cases as positioned } from './cases/positioned.js';
+import { cases as tables } from './cases/tables.js';
+
+const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = { block, floats, inline, flex, positioned, tables, controls };
+
+/** How far a box may lie from the browser's, px. */
+const TOLERANCE = 0.05;
+
+function differences(one: LayoutCase): string[] {
+  const page = pageFrom(pageOf(one));
+  const scene = sceneAt(page, one.width ?? 800, { height: 600 });
+  return Object.entries(one.boxes).flatMap(([id, expected]) => {
+    const rect = scene.rect(page.document.byId(id)!);
+    const got = rect && [rect.x, rect.y, rect.width, rect.height];
+    if (expected === null || got === null) return expected === got ? [] : [`#${id}: ${JSON.stringify(expected)} got ${JSON.stringify(got)}`];
+    const off = expected.some((value, i) => Math.abs(value - got[i]!) > TOLERANCE);
+    return off ? [`#${id}: ${expected.join(' ')} got ${got.map((v) => Math.round(v * 100) / 100).join(' ')}`] : [];
+  });
+}
+
+describe.each(Object.entries(THEMES))('boxes as a browser places them: %s', (_theme, cases) => {
+  test.each(cases.map((one) => [one.name, one] as const))('%s', (_name, one) => {
+    expect(Object.keys(one.boxes).length).toBeGreaterThan(0);
+    expect(differences(one)).toEqual([]);
+  });
+
+  test('no case stands twice', () => {
+    const keys = cases.map((one) => `${one.css}|${one.body}`);
+    expect(new Set(keys).size).toBe(keys.length);
+  });
+});
