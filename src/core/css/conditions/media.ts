@@ -74,7 +74,7 @@ export function compileMedia(text: string): MediaCondition {
   let known = cache.get(text);
   if (!known) {
     const found: Found = { thresholds: [], features: new Set() };
-    const queries = text.trim() === '' ? [] : parse(text).map((query) => compileQuery(query, found));
+    const queries = text.trim() === '' ? [] : splitQueries(text).map((part) => compileText(part, found));
     known = Object.freeze({
       text: text.trim(),
       thresholds: found.thresholds,
@@ -84,6 +84,25 @@ export function compileMedia(text: string): MediaCondition {
     cache.set(text, known);
   }
   return known;
+}
+
+/** Parts between commas outside parentheses. */
+function splitQueries(text: string): string[] {
+  const parts = [''];
+  let depth = 0;
+  for (const c of text) {
+    if (c === '(') depth++;
+    else if (c === ')') depth--;
+    if (c === ',' && depth <= 0) parts.push('');
+    else parts[parts.length - 1] += c;
+  }
+  return parts;
+}
+
+function compileText(text: string, found: Found): Truth {
+  if (!isWellFormed(text)) return () => false;
+  const [query, ...more] = parse(text);
+  return query && more.length === 0 ? compileQuery(query, found) : () => false;
 }
 
 interface Found {
@@ -102,6 +121,20 @@ function compileQuery(query: MediaQuery, found: Found): Truth {
     const truth = typed ? rest(medium) : false;
     return negated ? negate(truth) : truth;
   };
+}
+
+/** Mixed `and` and `or` on one level, or a joiner without a right side, make a query `not all`. @spec mediaqueries-5 §3 */
+function isWellFormed(text: string): boolean {
+  if (/\b(and|or|not)\s*$/i.test(text)) return false;
+  const joiners: Set<string>[] = [new Set()];
+  for (const [token] of text.toLowerCase().matchAll(/\(|\)|\b(?:and|or)\b(?!\s*:)/g)) {
+    const level = joiners[joiners.length - 1];
+    if (token === '(') joiners.push(new Set());
+    else if (token === ')') joiners.pop();
+    else level?.add(token);
+    if ((level?.size ?? 0) > 1) return false;
+  }
+  return joiners.length === 1;
 }
 
 const negate = (truth: boolean | null): boolean | null => (truth === null ? null : !truth);

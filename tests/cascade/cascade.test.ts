@@ -1,0 +1,187 @@
+import { differsInColourOnly, dumpStyle, winnerOf } from '../../src/core/cascade/index.js';
+import { formatPosition, positionOf } from '../../src/core/base/index.js';
+import { find, pageFrom, sceneAt, styled } from '../support/page.js';
+import { valueOf } from '../support/computed.js';
+
+const value = (css: string, body: string, property: string, width = 800) => valueOf(styled(css, body), '#x', property, width);
+
+describe('which declaration wins', () => {
+  test.each<[string, string, string, string]>([
+    ['later of equals', '#x{top:1px}#x{top:2px}', '<p id=x>', '2px'],
+    ['specificity over order', '#x{top:1px}p{top:2px}', '<p id=x>', '1px'],
+    ['classes over types', 'p.a{top:1px}body p{top:2px}', '<p id=x class=a>', '1px'],
+    ['style attribute over rules', '#x{top:1px}', '<p id=x style="top:3px">', '3px'],
+    ['important over the style attribute', '#x{top:1px!important}', '<p id=x style="top:3px">', '1px'],
+    ['important attribute over all', '#x{top:1px!important}', '<p id=x style="top:3px!important">', '3px'],
+    ['important by specificity', 'p{top:1px!important}#x{top:2px!important}', '<p id=x>', '2px'],
+    ['author over browser', 'p{margin-top:5px}', '<p id=x>', 'auto'],
+    ['unlayered over layers', '@layer a{#x{top:1px}}p{top:2px}', '<p id=x>', '2px'],
+    ['later layers over earlier', '@layer a,b;@layer b{p{top:2px}}@layer a{#x{top:1px}}', '<p id=x>', '2px'],
+    ['a layer over the layers inside it', '@layer a{@layer b{#x{top:1px}}p{top:2px}}', '<p id=x>', '2px'],
+    ['important turns layers round', '@layer a{p{top:1px!important}}@layer b{#x{top:2px!important}}', '<p id=x>', '1px'],
+    ['important layers over unlayered important', '@layer a{p{top:1px!important}}#x{top:2px!important}', '<p id=x>', '1px'],
+    ['anonymous layers are apart', '@layer{#x{top:1px}}@layer{p{top:2px}}', '<p id=x>', '2px'],
+    ['revert goes back to the browser', 'p{display:inline}#x{display:revert}', '<p id=x>', 'auto'],
+    ['revert-layer goes back a layer', '@layer a{p{top:1px}}@layer b{#x{top:2px}}@layer b{#x{top:revert-layer}}', '<p id=x>', '1px'],
+    ['hints lose to any rule', '*{width:7px}', '<table id=x width=50>', 'auto'],
+    ['nested rules count by their parent', '.a{& p{top:1px}}p{top:2px}', '<div class=a><p id=x>', '1px'],
+    ['where() weighs nothing', ':where(#x){top:1px}p{top:2px}', '<p id=x>', '2px'],
+  ])('%s', (_name, css, body, expected) => {
+    if (expected !== 'auto') expect(value(css, body, 'top')).toBe(expected);
+    else if (css.includes('margin')) expect(value(css, body, 'margin-top')).toBe('5px');
+    else if (css.includes('display')) expect(value(css, body, 'display')).toBe('block');
+    else expect(value(css, body, 'width')).toBe('7px');
+  });
+
+  test('the winner tells its place, selector and text', () => {
+    const page = pageFrom('<!doctype html><link rel=stylesheet href=a.css><p id=x>', { 'a.css': 'p { color: red }\n#x {\n  color: blue;\n}' });
+    const winner = winnerOf(sceneAt(page).style(find(page, '#x')), 'color')!;
+    expect(formatPosition(positionOf(winner.declaration.span))).toBe('a.css:3:3');
+    expect(winner.match.selector!.text).toBe('#x');
+    expect(winner.declaration.text).toBe('blue');
+  });
+
+  test('style attributes are found in the page', () => {
+    const page = pageFrom('<!doctype html>\n<p id=x style="top: 1px">');
+    const winner = winnerOf(sceneAt(page).style(find(page, '#x')), 'top')!;
+    expect(formatPosition(positionOf(winner.declaration.span))).toBe('page.html:2:16');
+  });
+});
+
+describe('inheritance', () => {
+  test.each<[string, string, string, string, string]>([
+    ['color goes down', 'div{color:red}', '<div><p id=x>', 'color', 'rgb(255, 0, 0)'],
+    ['top does not', 'div{position:relative;top:5px}', '<div><p id=x>', 'top', 'auto'],
+    ['inherit takes it anyway', 'div{top:5px}p{top:inherit}', '<div><p id=x>', 'top', '5px'],
+    ['unset of inherited', 'div{color:red}p{color:blue}#x{color:unset}', '<div><p id=x>', 'color', 'rgb(255, 0, 0)'],
+    ['unset of others', 'p{top:5px}#x{top:unset}', '<div><p id=x>', 'top', 'auto'],
+    ['initial', 'div{color:red}#x{color:initial}', '<div><p id=x>', 'color', 'rgb(0, 0, 0)'],
+    ['em of the own font size', 'div{font-size:20px}p{font-size:10px;padding-top:2em}', '<div><p id=x>', 'padding-top', '20px'],
+    ['em of font-size is the parent’s', 'div{font-size:20px}p{font-size:2em}', '<div><p id=x>', 'font-size', '40px'],
+    ['rem', 'html{font-size:10px}p{font-size:2rem}', '<p id=x>', 'font-size', '20px'],
+    ['unitless line height scales', 'div{line-height:2}p{font-size:10px}', '<div><p id=x>', 'line-height', '20px'],
+    ['percent line height does not', 'div{line-height:200%}p{font-size:10px}', '<div><p id=x>', 'line-height', '32px'],
+    ['currentcolor is the own colour', 'p{color:red;border-top:1px solid}', '<p id=x>', 'border-top-color', 'rgb(255, 0, 0)'],
+    ['monospace is smaller', '', '<code id=x>', 'font-size', '13px'],
+    ['monospace keeps an absolute size', 'code{font-size:16px}', '<code id=x>', 'font-size', '16px'],
+    ['two families are no bare monospace', 'code{font-family:monospace,monospace}', '<code id=x>', 'font-size', '16px'],
+    ['flex items become blocks', 'div{display:flex}', '<div><span id=x>', 'display', 'block'],
+    ['contents is looked through', 'div{display:flex}i{display:contents}', '<div><i><span id=x>', 'display', 'block'],
+    ['the root is a block', 'html{display:inline}', '<p id=x>', 'display', 'block'],
+  ])('%s', (_name, css, body, property, expected) => {
+    expect(value(css, body, property)).toBe(expected);
+  });
+});
+
+describe('custom properties', () => {
+  test.each<[string, string, string]>([
+    ['plain', '--a:5px;top:var(--a)', '5px'],
+    ['fallback', 'top:var(--none,6px)', '6px'],
+    ['empty fallback is invalid here', 'top:var(--none,)', 'auto'],
+    ['of one another', '--a:var(--b);--b:7px;top:var(--a)', '7px'],
+    ['inherited', 'top:var(--up)', '9px'],
+    ['cycles are nothing', '--a:var(--b);--b:var(--a);top:var(--a,3px)', '3px'],
+    ['self reference', '--a:var(--a);top:var(--a,4px)', '4px'],
+    ['initial takes it away', '--up:initial;top:var(--up,2px)', '2px'],
+    ['invalid at computed-value time', '--a:red;top:1px;top:var(--a)', 'auto'],
+    ['inside calc', '--a:5px;top:calc(var(--a) * 3)', '15px'],
+    ['inside a fallback', 'top:var(--none,var(--up))', '9px'],
+    ['in part of a shorthand', '--a:2px;position:absolute;inset:var(--a) 3px', '2px'],
+    ['env() with a known name', 'top:env(safe-area-inset-top)', '0px'],
+    ['env() with a fallback', 'top:env(made-up,8px)', '8px'],
+    ['names are case-sensitive', '--A:1px;top:var(--a,2px)', '2px'],
+  ])('%s', (_name, declarations, expected) => {
+    expect(value(`div{--up:9px}#x{${declarations}}`, '<div><p id=x>', 'top')).toBe(expected);
+  });
+
+  test('chains that double at each step end in bounded time', () => {
+    const steps = Array.from({ length: 40 }, (_, i) => `--v${i + 1}:var(--v${i}) var(--v${i})`).join(';');
+    expect(value(`#x{--v0:1px;${steps};top:var(--v40)}`, '<p id=x>', 'top')).toBe('auto');
+  });
+});
+
+describe('settings', () => {
+  const page = styled('p{top:1px}p:hover{color:red}@media (min-width:600px){p{top:2px}}#w{width:10vw}li:hover ul{display:block}ul{display:none}', '<p id=x>a</p><p id=y>b</p><div id=w></div><li id=l><ul id=u></ul></li>');
+
+  test('media conditions follow the width', () => {
+    expect(valueOf(page, '#x', 'top', 599)).toBe('1px');
+    expect(valueOf(page, '#x', 'top', 600)).toBe('2px');
+  });
+
+  test('equal rules and parents share one style object', () => {
+    const scene = sceneAt(page);
+    expect(scene.style(find(page, '#x'))).toBe(scene.style(find(page, '#y')));
+    expect(sceneAt(page, 700).style(find(page, '#x'))).toBe(scene.style(find(page, '#x')));
+  });
+
+  test('viewport lengths do not leak between widths', () => {
+    expect(valueOf(page, '#w', 'width', 500)).toBe('50px');
+    expect(valueOf(page, '#w', 'width', 900)).toBe('90px');
+    expect(valueOf(page, '#w', 'width', 500)).toBe('50px');
+  });
+
+  test('a pose changes what asks for it and nothing else', () => {
+    const x = find(page, '#x');
+    const hovered = sceneAt(page, 800, { pose: { hovered: x } });
+    const closed = sceneAt(page, 800);
+    expect(hovered.style(x).color).toMatchObject({ r: 255 });
+    expect(hovered.style(find(page, '#y'))).toBe(closed.style(find(page, '#y')));
+    expect(differsInColourOnly(hovered.style(x), closed.style(x))).toBe(true);
+    expect(dumpStyle(hovered.style(x), closed.style(x))).toContain('color: rgb(255, 0, 0)');
+  });
+
+  test('poses reach rules of other elements', () => {
+    const u = find(page, '#u');
+    expect(sceneAt(page, 800).rect(u)).toBeNull();
+    expect(sceneAt(page, 800, { pose: { hovered: find(page, '#l') } }).rect(u)).not.toBeNull();
+  });
+
+  test('what a state may touch is read off the rules', () => {
+    expect([...page.touchedBy('hover', find(page, '#x'))]).toEqual(['color']);
+    expect([...page.touchedBy('hover', find(page, '#u'))]).toEqual(['display']);
+    expect([...page.touchedBy('hover', find(page, '#w'))]).toEqual([]);
+  });
+});
+
+describe('the browser’s own sheet and attributes', () => {
+  test.each<[string, string, string]>([
+    ['<a id=x href=y>', 'color', 'rgb(0, 0, 238)'],
+    ['<a id=x>', 'text-decoration-line', 'none'],
+    ['<b id=x>', 'font-weight', '700'],
+    ['<h1 id=x>', 'font-size', '32px'],
+    ['<ul id=x>', 'padding-left', '40px'],
+    ['<ul><li id=x>', 'display', 'list-item'],
+    ['<table><tr><td id=x>', 'padding-top', '1px'],
+    ['<table cellpadding=7><tr><td id=x>', 'padding-top', '7px'],
+    ['<table border=1 id=x>', 'border-top-style', 'outset'],
+    ['<td id=x>', 'display', 'inline'],
+    ['<p hidden id=x>', 'display', 'none'],
+    ['<dialog id=x>', 'display', 'none'],
+    ['<dialog open id=x>', 'display', 'block'],
+    ['<div popover id=x>', 'display', 'none'],
+    ['<template id=x>', 'display', 'none'],
+    ['<font id=x color=#f00 size=5>', 'font-size', '24px'],
+    ['<font id=x color=chartreuse>', 'color', 'rgb(127, 255, 0)'],
+    ['<div id=x align=center>', 'text-align', '-webkit-center'],
+    ['<img id=x width=30>', 'width', '30px'],
+    ['<img id=x width=50%>', 'width', '50%'],
+    ['<hr id=x size=10>', 'height', '8px'],
+    ['<input id=x type=hidden>', 'display', 'none'],
+    ['<div dir=rtl id=x>', 'direction', 'rtl'],
+    ['<textarea id=x>', 'white-space', 'pre-wrap'],
+    ['<svg id=x width=10 fill=red>', 'width', '10px'],
+  ])('%s: %s is %s', (body, property, expected) => {
+    const wrapped = body.startsWith('<td') ? `<div><span id=x></span></div>` : body;
+    expect(value('', wrapped, property)).toBe(expected);
+  });
+
+  test('quirks: tables do not take the page’s font', () => {
+    const page = pageFrom('<style>body{font-size:30px}</style><table><tr><td id=x>');
+    expect(valueOf(page, '#x', 'font-size')).toBe('16px');
+  });
+
+  test('quirks: bare numbers are px', () => {
+    expect(valueOf(pageFrom('<style>#x{width:50}</style><p id=x>'), '#x', 'width')).toBe('50px');
+    expect(valueOf(pageFrom('<!doctype html><style>#x{width:50}</style><p id=x>'), '#x', 'width')).toBe('auto');
+  });
+});
