@@ -32,7 +32,8 @@ async function wholeProcess(): Promise<void> {
   );
   const { audit } = runs;
   console.log(`Whole process, ${PAGE}, ${widths.length} widths, median of ${ROUNDS}:`);
-  for (const [name, run] of Object.entries(runs)) console.log(`  ${name.padEnd(12)} ${ms(run.seconds).padStart(8)}  ${Math.round(run.megabytes)} MB at most`);
+  for (const [name, run] of Object.entries(runs))
+    console.log(`  ${name.padEnd(12)} ${ms(run.seconds).padStart(8)}  ${Math.round(run.megabytes)} MB at most`);
   console.log(`  audit / node alone: ${times(audit!.seconds, runs['node alone']!.seconds)}`);
   console.log(`  audit / parse only: ${times(audit!.seconds, runs['parse only']!.seconds)}`);
   if (runs.browser) console.log(`  browser / audit:    ${times(runs.browser.seconds, audit!.seconds)}`);
@@ -47,7 +48,9 @@ function timed(work: () => void): number {
 
 async function warm(): Promise<void> {
   const html = readFileSync(PAGE, 'utf8');
-  const sheets = [...html.matchAll(/<link rel="stylesheet" href="([^"]+)"/g)].map((m) => readFileSync(join(dirname(PAGE), m[1]!), 'utf8'));
+  const sheets = [...html.matchAll(/<link rel="stylesheet" href="([^"]+)"/g)].map((m) =>
+    readFileSync(join(dirname(PAGE), m[1]!), 'utf8'),
+  );
   const parsing: number[] = [];
   const auditing: number[] = [];
   for (let i = 0; i < 15; i++) {

@@ -4,7 +4,8 @@ import { resolve } from 'node:path';
 import { chromium } from 'playwright-core';
 
 const [, , file, widths, executablePath] = process.argv;
-const flags = '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync';
+const flags =
+  '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync';
 const browser = await chromium.launch({ executablePath, args: flags.split(' ') });
 const page = await browser.newPage();
 for (const width of widths.split(',').map(Number)) {

@@ -7,4 +7,5 @@ import safeParse from 'postcss-safe-parser';
 const file = process.argv[2];
 const html = readFileSync(file, 'utf8');
 parse(html, { sourceCodeLocationInfo: true });
-for (const [, href] of html.matchAll(/<link rel="stylesheet" href="([^"]+)"/g)) safeParse(readFileSync(join(dirname(file), href), 'utf8'));
+for (const [, href] of html.matchAll(/<link rel="stylesheet" href="([^"]+)"/g))
+  safeParse(readFileSync(join(dirname(file), href), 'utf8'));

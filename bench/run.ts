@@ -30,13 +30,23 @@ export function runProcess(command: string, args: readonly string[]): Promise<Ru
   });
 }
 
-export const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
+export const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!;
 
 /** Runs several commands in turn, so that the machine's moods fall on all of them. */
-export async function inTurn(commands: Readonly<Record<string, readonly [string, readonly string[]]>>, rounds: number): Promise<Record<string, Run>> {
+export async function inTurn(
+  commands: Readonly<Record<string, readonly [string, readonly string[]]>>,
+  rounds: number,
+): Promise<Record<string, Run>> {
   const runs: Record<string, Run[]> = {};
   for (let i = 0; i < rounds; i++) {
-    for (const [name, [command, args]] of Object.entries(commands)) (runs[name] ??= []).push(await runProcess(command, args));
+    for (const [name, [command, args]] of Object.entries(commands))
+      (runs[name] ??= []).push(await runProcess(command, args));
   }
-  return Object.fromEntries(Object.entries(runs).map(([name, list]) => [name, { seconds: median(list.map((r) => r.seconds)), megabytes: Math.max(...list.map((r) => r.megabytes)) }]));
+  return Object.fromEntries(
+    Object.entries(runs).map(([name, list]) => [
+      name,
+      { seconds: median(list.map((r) => r.seconds)), megabytes: Math.max(...list.map((r) => r.megabytes)) },
+    ]),
+  );
 }

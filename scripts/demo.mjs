@@ -4,14 +4,20 @@ import { mkdirSync } from 'node:fs';
 
 mkdirSync('out', { recursive: true });
 const audit = (edition, extra = []) =>
-  spawnSync(process.execPath, ['dist/bin.js', 'audit', `demo/${edition}/index.html`, '--write', `out/demo-${edition}.json`, ...extra], { stdio: ['ignore', 'inherit', 'inherit'] });
+  spawnSync(
+    process.execPath,
+    ['dist/bin.js', 'audit', `demo/${edition}/index.html`, '--write', `out/demo-${edition}.json`, ...extra],
+    { stdio: ['ignore', 'inherit', 'inherit'] },
+  );
 
 console.log('Tidewrack Island Ferries, as launched:\n');
 const launched = audit('launched');
 console.log('\nThe same site, as mended:\n');
 const mended = audit('mended');
 if (launched.status !== 1 || mended.status !== 0) {
-  console.error(`The demo did not end as expected: launched ${launched.status} (1 expected), mended ${mended.status} (0 expected).`);
+  console.error(
+    `The demo did not end as expected: launched ${launched.status} (1 expected), mended ${mended.status} (0 expected).`,
+  );
   process.exit(1);
 }
 console.log('\nThe whole results are in out/demo-launched.json and out/demo-mended.json.');

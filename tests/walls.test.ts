@@ -22,7 +22,11 @@ const ORDER: Readonly<Record<string, number>> = {
 function filesBelow(folder: string): string[] {
   return readdirSync(folder).flatMap((name) => {
     const path = join(folder, name);
-    return statSync(path).isDirectory() ? filesBelow(path) : path.endsWith('.ts') && !path.endsWith('.d.ts') ? [path] : [];
+    return statSync(path).isDirectory()
+      ? filesBelow(path)
+      : path.endsWith('.ts') && !path.endsWith('.d.ts')
+        ? [path]
+        : [];
   });
 }
 
@@ -71,7 +75,9 @@ test('rooms are entered through their index', () => {
 test('the core knows nothing of files, network, terminal or formats', () => {
   const core = all.filter((i) => i.from.startsWith('src/core/'));
   expect(core.filter((i) => i.to.startsWith('node:')).map((i) => `${i.from} → ${i.to}`)).toEqual([]);
-  expect(core.filter((i) => /^src\/(sources|formats|cli)\//.test(target(i))).map((i) => `${i.from} → ${i.to}`)).toEqual([]);
+  expect(core.filter((i) => /^src\/(sources|formats|cli)\//.test(target(i))).map((i) => `${i.from} → ${i.to}`)).toEqual(
+    [],
+  );
 });
 
 test('what lies around the core keeps its order: sources and formats know nothing of the command line', () => {

@@ -8,7 +8,15 @@ import { cases as inline } from './cases/inline.js';
 import { cases as positioned } from './cases/positioned.js';
 import { cases as tables } from './cases/tables.js';
 
-const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = { block, floats, inline, flex, positioned, tables, controls };
+const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
+  block,
+  floats,
+  inline,
+  flex,
+  positioned,
+  tables,
+  controls,
+};
 
 /** How far a box may lie from the browser's, px. */
 const TOLERANCE = 0.05;
@@ -19,7 +27,8 @@ function differences(one: LayoutCase): string[] {
   return Object.entries(one.boxes).flatMap(([id, expected]) => {
     const rect = scene.rect(page.document.byId(id)!);
     const got = rect && [rect.x, rect.y, rect.width, rect.height];
-    if (expected === null || got === null) return expected === got ? [] : [`#${id}: ${JSON.stringify(expected)} got ${JSON.stringify(got)}`];
+    if (expected === null || got === null)
+      return expected === got ? [] : [`#${id}: ${JSON.stringify(expected)} got ${JSON.stringify(got)}`];
     const off = expected.some((value, i) => Math.abs(value - got[i]!) > TOLERANCE);
     return off ? [`#${id}: ${expected.join(' ')} got ${got.map((v) => Math.round(v * 100) / 100).join(' ')}`] : [];
   });

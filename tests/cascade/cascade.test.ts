@@ -3,7 +3,8 @@ import { formatPosition, positionOf } from '../../src/core/base/index.js';
 import { find, pageFrom, sceneAt, styled } from '../support/page.js';
 import { valueOf } from '../support/computed.js';
 
-const value = (css: string, body: string, property: string, width = 800) => valueOf(styled(css, body), '#x', property, width);
+const value = (css: string, body: string, property: string, width = 800) =>
+  valueOf(styled(css, body), '#x', property, width);
 
 describe('which declaration wins', () => {
   test.each<[string, string, string, string]>([
@@ -18,11 +19,26 @@ describe('which declaration wins', () => {
     ['unlayered over layers', '@layer a{#x{top:1px}}p{top:2px}', '<p id=x>', '2px'],
     ['later layers over earlier', '@layer a,b;@layer b{p{top:2px}}@layer a{#x{top:1px}}', '<p id=x>', '2px'],
     ['a layer over the layers inside it', '@layer a{@layer b{#x{top:1px}}p{top:2px}}', '<p id=x>', '2px'],
-    ['important turns layers round', '@layer a{p{top:1px!important}}@layer b{#x{top:2px!important}}', '<p id=x>', '1px'],
-    ['important layers over unlayered important', '@layer a{p{top:1px!important}}#x{top:2px!important}', '<p id=x>', '1px'],
+    [
+      'important turns layers round',
+      '@layer a{p{top:1px!important}}@layer b{#x{top:2px!important}}',
+      '<p id=x>',
+      '1px',
+    ],
+    [
+      'important layers over unlayered important',
+      '@layer a{p{top:1px!important}}#x{top:2px!important}',
+      '<p id=x>',
+      '1px',
+    ],
     ['anonymous layers are apart', '@layer{#x{top:1px}}@layer{p{top:2px}}', '<p id=x>', '2px'],
     ['revert goes back to the browser', 'p{display:inline}#x{display:revert}', '<p id=x>', 'auto'],
-    ['revert-layer goes back a layer', '@layer a{p{top:1px}}@layer b{#x{top:2px}}@layer b{#x{top:revert-layer}}', '<p id=x>', '1px'],
+    [
+      'revert-layer goes back a layer',
+      '@layer a{p{top:1px}}@layer b{#x{top:2px}}@layer b{#x{top:revert-layer}}',
+      '<p id=x>',
+      '1px',
+    ],
     ['hints lose to any rule', '*{width:7px}', '<table id=x width=50>', 'auto'],
     ['nested rules count by their parent', '.a{& p{top:1px}}p{top:2px}', '<div class=a><p id=x>', '1px'],
     ['where() weighs nothing', ':where(#x){top:1px}p{top:2px}', '<p id=x>', '2px'],
@@ -34,7 +50,9 @@ describe('which declaration wins', () => {
   });
 
   test('the winner tells its place, selector and text', () => {
-    const page = pageFrom('<!doctype html><link rel=stylesheet href=a.css><p id=x>', { 'a.css': 'p { color: red }\n#x {\n  color: blue;\n}' });
+    const page = pageFrom('<!doctype html><link rel=stylesheet href=a.css><p id=x>', {
+      'a.css': 'p { color: red }\n#x {\n  color: blue;\n}',
+    });
     const winner = winnerOf(sceneAt(page).style(find(page, '#x')), 'color')!;
     expect(formatPosition(positionOf(winner.declaration.span))).toBe('a.css:3:3');
     expect(winner.match.selector!.text).toBe('#x');
@@ -56,12 +74,24 @@ describe('inheritance', () => {
     ['unset of inherited', 'div{color:red}p{color:blue}#x{color:unset}', '<div><p id=x>', 'color', 'rgb(255, 0, 0)'],
     ['unset of others', 'p{top:5px}#x{top:unset}', '<div><p id=x>', 'top', 'auto'],
     ['initial', 'div{color:red}#x{color:initial}', '<div><p id=x>', 'color', 'rgb(0, 0, 0)'],
-    ['em of the own font size', 'div{font-size:20px}p{font-size:10px;padding-top:2em}', '<div><p id=x>', 'padding-top', '20px'],
+    [
+      'em of the own font size',
+      'div{font-size:20px}p{font-size:10px;padding-top:2em}',
+      '<div><p id=x>',
+      'padding-top',
+      '20px',
+    ],
     ['em of font-size is the parent’s', 'div{font-size:20px}p{font-size:2em}', '<div><p id=x>', 'font-size', '40px'],
     ['rem', 'html{font-size:10px}p{font-size:2rem}', '<p id=x>', 'font-size', '20px'],
     ['unitless line height scales', 'div{line-height:2}p{font-size:10px}', '<div><p id=x>', 'line-height', '20px'],
     ['percent line height does not', 'div{line-height:200%}p{font-size:10px}', '<div><p id=x>', 'line-height', '32px'],
-    ['currentcolor is the own colour', 'p{color:red;border-top:1px solid}', '<p id=x>', 'border-top-color', 'rgb(255, 0, 0)'],
+    [
+      'currentcolor is the own colour',
+      'p{color:red;border-top:1px solid}',
+      '<p id=x>',
+      'border-top-color',
+      'rgb(255, 0, 0)',
+    ],
     ['monospace is smaller', '', '<code id=x>', 'font-size', '13px'],
     ['monospace keeps an absolute size', 'code{font-size:16px}', '<code id=x>', 'font-size', '16px'],
     ['two families are no bare monospace', 'code{font-family:monospace,monospace}', '<code id=x>', 'font-size', '16px'],
@@ -101,7 +131,10 @@ describe('custom properties', () => {
 });
 
 describe('settings', () => {
-  const page = styled('p{top:1px}p:hover{color:red}@media (min-width:600px){p{top:2px}}#w{width:10vw}li:hover ul{display:block}ul{display:none}', '<p id=x>a</p><p id=y>b</p><div id=w></div><li id=l><ul id=u></ul></li>');
+  const page = styled(
+    'p{top:1px}p:hover{color:red}@media (min-width:600px){p{top:2px}}#w{width:10vw}li:hover ul{display:block}ul{display:none}',
+    '<p id=x>a</p><p id=y>b</p><div id=w></div><li id=l><ul id=u></ul></li>',
+  );
 
   test('media conditions follow the width', () => {
     expect(valueOf(page, '#x', 'top', 599)).toBe('1px');

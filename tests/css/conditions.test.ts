@@ -1,6 +1,15 @@
 import { compileMedia, supports, type Medium } from '../../src/core/css/index.js';
 
-const medium: Medium = { width: 800, height: 600, hover: true, pointer: 'fine', scripting: true, dark: false, reducedMotion: false, print: false };
+const medium: Medium = {
+  width: 800,
+  height: 600,
+  hover: true,
+  pointer: 'fine',
+  scripting: true,
+  dark: false,
+  reducedMotion: false,
+  print: false,
+};
 const holds = (text: string, change: Partial<Medium> = {}) => compileMedia(text).evaluate({ ...medium, ...change });
 
 describe('media queries', () => {
@@ -65,7 +74,13 @@ describe('media queries', () => {
     ['(max-width: 767.98px)', [{ px: 767.98, side: 'above' }]],
     ['(width > 600px)', [{ px: 600, side: 'above' }]],
     ['(width < 600px)', [{ px: 600, side: 'from' }]],
-    ['(400px <= width <= 900px)', [{ px: 400, side: 'from' }, { px: 900, side: 'above' }]],
+    [
+      '(400px <= width <= 900px)',
+      [
+        { px: 400, side: 'from' },
+        { px: 900, side: 'above' },
+      ],
+    ],
     ['(min-height: 500px)', []],
     ['not all and (min-width: 30rem)', [{ px: 480, side: 'from' }]],
   ])('thresholds of %s', (text, expected) => {

@@ -88,16 +88,43 @@ describe('computed values', () => {
 
 describe('shorthands', () => {
   test.each<[string, Record<string, string>]>([
-    ['margin: 1px 2px 3px 4px', { 'margin-top': '1px', 'margin-right': '2px', 'margin-bottom': '3px', 'margin-left': '4px' }],
+    [
+      'margin: 1px 2px 3px 4px',
+      { 'margin-top': '1px', 'margin-right': '2px', 'margin-bottom': '3px', 'margin-left': '4px' },
+    ],
     ['margin: 1px 2px', { 'margin-top': '1px', 'margin-right': '2px', 'margin-bottom': '1px', 'margin-left': '2px' }],
-    ['padding: 1px 2px 3px', { 'padding-top': '1px', 'padding-right': '2px', 'padding-bottom': '3px', 'padding-left': '2px' }],
+    [
+      'padding: 1px 2px 3px',
+      { 'padding-top': '1px', 'padding-right': '2px', 'padding-bottom': '3px', 'padding-left': '2px' },
+    ],
     ['position:absolute;inset: 1px 2px', { top: '1px', right: '2px', bottom: '1px', left: '2px' }],
-    ['border: solid red', { 'border-top-style': 'solid', 'border-left-color': 'rgb(255, 0, 0)', 'border-bottom-width': '3px' }],
-    ['border-left: 2px dashed', { 'border-left-width': '2px', 'border-left-style': 'dashed', 'border-right-style': 'none' }],
+    [
+      'border: solid red',
+      { 'border-top-style': 'solid', 'border-left-color': 'rgb(255, 0, 0)', 'border-bottom-width': '3px' },
+    ],
+    [
+      'border-left: 2px dashed',
+      { 'border-left-width': '2px', 'border-left-style': 'dashed', 'border-right-style': 'none' },
+    ],
     ['border-color: red blue', { 'border-top-color': 'rgb(255, 0, 0)', 'border-left-color': 'rgb(0, 0, 255)' }],
-    ['border-radius: 5px 10px / 20px', { 'border-top-left-radius': '5px 20px', 'border-top-right-radius': '10px 20px' }],
-    ['outline: 2px solid blue', { 'outline-width': '2px', 'outline-style': 'solid', 'outline-color': 'rgb(0, 0, 255)' }],
-    ['font: italic bold 20px/1.2 Georgia, serif', { 'font-style': 'italic', 'font-weight': '700', 'font-size': '20px', 'line-height': '24px', 'font-family': 'Georgia, serif' }],
+    [
+      'border-radius: 5px 10px / 20px',
+      { 'border-top-left-radius': '5px 20px', 'border-top-right-radius': '10px 20px' },
+    ],
+    [
+      'outline: 2px solid blue',
+      { 'outline-width': '2px', 'outline-style': 'solid', 'outline-color': 'rgb(0, 0, 255)' },
+    ],
+    [
+      'font: italic bold 20px/1.2 Georgia, serif',
+      {
+        'font-style': 'italic',
+        'font-weight': '700',
+        'font-size': '20px',
+        'line-height': '24px',
+        'font-family': 'Georgia, serif',
+      },
+    ],
     ['font: 12px Arial', { 'font-size': '12px', 'font-weight': '400', 'line-height': 'normal' }],
     ['flex: 1', { 'flex-grow': '1', 'flex-shrink': '1', 'flex-basis': '0px' }],
     ['flex: auto', { 'flex-grow': '1', 'flex-shrink': '1', 'flex-basis': 'auto' }],
@@ -109,12 +136,31 @@ describe('shorthands', () => {
     ['overflow: hidden scroll', { 'overflow-x': 'hidden', 'overflow-y': 'scroll' }],
     ['list-style: none', { 'list-style-type': 'none', 'list-style-image': 'none' }],
     ['list-style: square inside', { 'list-style-type': 'square', 'list-style-position': 'inside' }],
-    ['background: url(a.png) no-repeat center / cover, red', { 'background-color': 'rgb(255, 0, 0)', 'background-image': 'url("a.png")', 'background-size': 'cover, auto' }],
-    ['transition: color .2s ease-in, top 1s', { 'transition-property': 'color, top', 'transition-duration': '0.2s, 1s' }],
+    [
+      'background: url(a.png) no-repeat center / cover, red',
+      { 'background-color': 'rgb(255, 0, 0)', 'background-image': 'url("a.png")', 'background-size': 'cover, auto' },
+    ],
+    [
+      'transition: color .2s ease-in, top 1s',
+      { 'transition-property': 'color, top', 'transition-duration': '0.2s, 1s' },
+    ],
     ['animation: slide 2s infinite', { 'animation-name': 'slide', 'animation-iteration-count': 'infinite' }],
-    ['grid-area: 1 / 2 / 3 / 4', { 'grid-row-start': '1', 'grid-column-start': '2', 'grid-row-end': '3', 'grid-column-end': '4' }],
-    ['grid-template: "a b" 40px / 1fr 2fr', { 'grid-template-areas': '"a b"', 'grid-template-rows': '40px', 'grid-template-columns': '1fr 2fr' }],
-    ['text-decoration: underline dotted red', { 'text-decoration-line': 'underline', 'text-decoration-style': 'dotted', 'text-decoration-color': 'rgb(255, 0, 0)' }],
+    [
+      'grid-area: 1 / 2 / 3 / 4',
+      { 'grid-row-start': '1', 'grid-column-start': '2', 'grid-row-end': '3', 'grid-column-end': '4' },
+    ],
+    [
+      'grid-template: "a b" 40px / 1fr 2fr',
+      { 'grid-template-areas': '"a b"', 'grid-template-rows': '40px', 'grid-template-columns': '1fr 2fr' },
+    ],
+    [
+      'text-decoration: underline dotted red',
+      {
+        'text-decoration-line': 'underline',
+        'text-decoration-style': 'dotted',
+        'text-decoration-color': 'rgb(255, 0, 0)',
+      },
+    ],
     ['-webkit-box-shadow: none; -webkit-transition: none', { 'box-shadow': 'none' }],
     ['all: initial', { color: 'rgb(0, 0, 0)', display: 'inline' }],
   ])('%s', (declarations, expected) => {
@@ -149,12 +195,15 @@ describe('the table', () => {
   });
 
   test.each(PROPERTY_KEYS.map(cssName))('%s takes the wide keywords', (name) => {
-    for (const keyword of ['inherit', 'initial', 'unset', 'revert', 'revert-layer']) expect(Array.isArray(expandDeclaration(name, keyword))).toBe(true);
+    for (const keyword of ['inherit', 'initial', 'unset', 'revert', 'revert-layer'])
+      expect(Array.isArray(expandDeclaration(name, keyword))).toBe(true);
   });
 
   test('its own printed values can be read again', () => {
     const plain = computedOf('');
-    const unread = PROPERTY_KEYS.map(cssName).filter((name) => typeof expandDeclaration(name, plain[name]!) === 'string');
+    const unread = PROPERTY_KEYS.map(cssName).filter(
+      (name) => typeof expandDeclaration(name, plain[name]!) === 'string',
+    );
     expect(unread).toEqual([]);
   });
 });

@@ -1,5 +1,15 @@
 import fc from 'fast-check';
-import { compileSelectors, factsOf, holds, parseAnPlusB, satisfies, SelectorError, unpack, type FactName, type Guard } from '../../src/core/css/index.js';
+import {
+  compileSelectors,
+  factsOf,
+  holds,
+  parseAnPlusB,
+  satisfies,
+  SelectorError,
+  unpack,
+  type FactName,
+  type Guard,
+} from '../../src/core/css/index.js';
 import { stateView } from '../../src/core/cascade/index.js';
 import { findAll, pageFrom } from '../support/page.js';
 
@@ -129,7 +139,20 @@ describe('nesting', () => {
 });
 
 describe('what is not a selector', () => {
-  test.each([[''], ['a >'], ['> a'], ['a >> b'], [':unknown'], ['::unknown'], ['a..b'], ['[=x]'], ['a::before b'], [':not()'], [':nth-child(x)'], ['1a']])('%s', (selector) => {
+  test.each([
+    [''],
+    ['a >'],
+    ['> a'],
+    ['a >> b'],
+    [':unknown'],
+    ['::unknown'],
+    ['a..b'],
+    ['[=x]'],
+    ['a::before b'],
+    [':not()'],
+    [':nth-child(x)'],
+    ['1a'],
+  ])('%s', (selector) => {
     expect(() => compileSelectors(selector)).toThrow(SelectorError);
   });
 
@@ -181,7 +204,9 @@ describe('guards', () => {
 
   test('markup decides what poses leave alone', () => {
     expect(holds(guardOf('input:checked', 'c1'), stateView({}))).toBe(true);
-    expect(holds(guardOf('input:checked', 'c1'), stateView({ toggled: new Map([[PAGE.document.byId('c1')!, false]]) }))).toBe(false);
+    expect(
+      holds(guardOf('input:checked', 'c1'), stateView({ toggled: new Map([[PAGE.document.byId('c1')!, false]]) })),
+    ).toBe(false);
     expect(holds(guardOf('details:open', 'd1'), stateView({}))).toBe(true);
   });
 

@@ -51,8 +51,21 @@ describe('component values', () => {
     ['"a b"', [{ type: 'string', value: 'a b' }]],
     ['#fff', [{ type: 'hash', value: 'fff' }]],
     ['url(a.png)', [{ type: 'url', value: 'a.png' }]],
-    ['a/b', [{ type: 'ident', name: 'a', raw: 'a' }, { type: 'delim', value: '/' }, { type: 'ident', name: 'b', raw: 'b' }]],
-    ['a/**/b', [{ type: 'ident', name: 'a', raw: 'a' }, { type: 'ident', name: 'b', raw: 'b' }]],
+    [
+      'a/b',
+      [
+        { type: 'ident', name: 'a', raw: 'a' },
+        { type: 'delim', value: '/' },
+        { type: 'ident', name: 'b', raw: 'b' },
+      ],
+    ],
+    [
+      'a/**/b',
+      [
+        { type: 'ident', name: 'a', raw: 'a' },
+        { type: 'ident', name: 'b', raw: 'b' },
+      ],
+    ],
     ['1e3', [{ type: 'number', value: 1000, integer: false }]],
   ])('%s', (text, expected) => {
     expect(parseComponents(text)).toEqual(expected);
@@ -109,9 +122,12 @@ describe('lengths', () => {
     expect(readLength(item(text))!(context).px).toBeCloseTo(expected, 6);
   });
 
-  test.each([['5'], ['auto'], ['1deg'], ['calc(1px + 2)'], ['calc(1px * 1px)'], ['"4px"'], ['calc()'], ['4parsecs']])('%s is no length', (text) => {
-    expect(readLength(item(text))).toBeNull();
-  });
+  test.each([['5'], ['auto'], ['1deg'], ['calc(1px + 2)'], ['calc(1px * 1px)'], ['"4px"'], ['calc()'], ['4parsecs']])(
+    '%s is no length',
+    (text) => {
+      expect(readLength(item(text))).toBeNull();
+    },
+  );
 
   test.each([
     ['50%', 200, 100],
@@ -222,13 +238,18 @@ describe('colours', () => {
   });
 
   test('dark schemes take the other colour', () => {
-    expect(printColour(readColour(item('light-dark(#111, #eee)'))!({ ...context, dark: true }))).toBe('rgb(238, 238, 238)');
+    expect(printColour(readColour(item('light-dark(#111, #eee)'))!({ ...context, dark: true }))).toBe(
+      'rgb(238, 238, 238)',
+    );
     expect(printColour(readColour(item('canvas'))!({ ...context, dark: true }))).toBe('rgb(18, 18, 18)');
   });
 
-  test.each([['#12345'], ['nosuchcolour'], ['12px'], ['rgb(1,2)'], ['light-dark(red)'], ['url(red)']])('%s is no colour', (text) => {
-    expect(readColour(item(text))).toBeNull();
-  });
+  test.each([['#12345'], ['nosuchcolour'], ['12px'], ['rgb(1,2)'], ['light-dark(red)'], ['url(red)']])(
+    '%s is no colour',
+    (text) => {
+      expect(readColour(item(text))).toBeNull();
+    },
+  );
 
   const channel = fc.integer({ min: 0, max: 255 });
   const opaque = fc.record({ r: channel, g: channel, b: channel, a: fc.constant(1) });

@@ -1,6 +1,15 @@
 import fc from 'fast-check';
 import { LimitLog, positionOf, SourceText } from '../../src/core/base/index.js';
-import { closest, collapseSpace, DEPTH_CAP, descendants, isAncestorOrSelf, parseHtml, splitTokens, textContent } from '../../src/core/html/index.js';
+import {
+  closest,
+  collapseSpace,
+  DEPTH_CAP,
+  descendants,
+  isAncestorOrSelf,
+  parseHtml,
+  splitTokens,
+  textContent,
+} from '../../src/core/html/index.js';
 
 const parse = (html: string, scripting = true) => parseHtml(new SourceText('page.html', html), { scripting });
 
@@ -85,7 +94,10 @@ describe('places', () => {
 describe('bounds', () => {
   test('deep nesting is cut as browsers cut it, and said', () => {
     const limits = new LimitLog();
-    const document = parseHtml(new SourceText('deep.html', '<!doctype html>' + '<div>'.repeat(5000)), { scripting: true, limits });
+    const document = parseHtml(new SourceText('deep.html', '<!doctype html>' + '<div>'.repeat(5000)), {
+      scripting: true,
+      limits,
+    });
     const depth = (path: string) => path.split('>').length;
     expect(Math.max(...document.elements.map((e) => depth(e.path)))).toBeLessThanOrEqual(DEPTH_CAP);
     expect(document.elements.filter((e) => e.tag === 'div')).toHaveLength(5000);

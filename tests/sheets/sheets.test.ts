@@ -5,18 +5,34 @@ import { pageFrom } from '../support/page.js';
 import { valueOf } from '../support/computed.js';
 
 const sheet = (text: string) => parseSheet(new SourceText('a.css', text));
-const flat = (text: string) => sheet(text).rules.map((r) => `${r.selectors.map((s) => s.text).join(', ')} { ${r.declarations.map((d) => `${d.name}: ${d.text}${d.important ? ' !important' : ''}`).join('; ')} }`);
+const flat = (text: string) =>
+  sheet(text).rules.map(
+    (r) =>
+      `${r.selectors.map((s) => s.text).join(', ')} { ${r.declarations.map((d) => `${d.name}: ${d.text}${d.important ? ' !important' : ''}`).join('; ')} }`,
+  );
 
 describe('structure of a sheet', () => {
   test.each<[string, string, string[]]>([
-    ['rules in order', 'a { color: red } b { color: blue; top: 1px }', ['a { color: red }', 'b { color: blue; top: 1px }']],
-    ['important', 'a { color: red!important; top: 1px ! important }', ['a { color: red !important; top: 1px !important }']],
+    [
+      'rules in order',
+      'a { color: red } b { color: blue; top: 1px }',
+      ['a { color: red }', 'b { color: blue; top: 1px }'],
+    ],
+    [
+      'important',
+      'a { color: red!important; top: 1px ! important }',
+      ['a { color: red !important; top: 1px !important }'],
+    ],
     ['comments', 'a /* x */ b { /* y */ color: /* z */ red }', ['a  b { color: red }']],
     ['the star hack is malformed', 'a { *zoom: 1; color: red }', ['a { color: red }']],
     ['a bad declaration loses only itself', 'a { color; top: 1px }', ['a { top: 1px }']],
     ['a bad selector loses the rule', 'a, :nonsense { color: red } b { top: 0 }', ['b { top: 0 }']],
     ['unknown at-rules are dropped', '@nonsense x { a { top: 0 } } b { top: 0 }', ['b { top: 0 }']],
-    ['nested rules follow their parent', 'a { color: red; & b { top: 0 } left: 1px }', ['a { color: red }', '& b { top: 0 }', 'a { left: 1px }']],
+    [
+      'nested rules follow their parent',
+      'a { color: red; & b { top: 0 } left: 1px }',
+      ['a { color: red }', '& b { top: 0 }', 'a { left: 1px }'],
+    ],
     ['nested without an ampersand', 'a { .x { top: 0 } > li { left: 0 } }', ['.x { top: 0 }', '> li { left: 0 }']],
     ['nested media', 'a { @media print { top: 0 } }', ['a { top: 0 }']],
     ['supports that holds', '@supports (display: grid) { a { top: 0 } }', ['a { top: 0 }']],
@@ -35,7 +51,9 @@ describe('structure of a sheet', () => {
   });
 
   test('imports count only at the top', () => {
-    const { imports } = sheet('@charset "utf-8"; @import "a.css"; @import url(b.css) layer(x) screen; p { top: 0 } @import "late.css";');
+    const { imports } = sheet(
+      '@charset "utf-8"; @import "a.css"; @import url(b.css) layer(x) screen; p { top: 0 } @import "late.css";',
+    );
     expect(imports.map((i) => [i.url, i.layer, i.condition?.text ?? null])).toEqual([
       ['a.css', null, null],
       ['b.css', 'x', 'screen'],
@@ -43,7 +61,9 @@ describe('structure of a sheet', () => {
   });
 
   test('imports with supports()', () => {
-    const { imports } = sheet('@import "a.css" supports(display: grid) print; @import "b.css" supports(display: nope);');
+    const { imports } = sheet(
+      '@import "a.css" supports(display: grid) print; @import "b.css" supports(display: nope);',
+    );
     expect(imports.map((i) => [i.supported, i.condition?.text ?? null])).toEqual([
       [true, 'print'],
       [false, null],
@@ -61,7 +81,9 @@ describe('structure of a sheet', () => {
   });
 
   test('what was dropped or not supported is said', () => {
-    const kinds = sheet('@container (min-width: 5px) { a { top: 0 } } :nonsense { top: 0 } @made-up { }').limits.map((l) => [l.kind, l.subject]);
+    const kinds = sheet('@container (min-width: 5px) { a { top: 0 } } :nonsense { top: 0 } @made-up { }').limits.map(
+      (l) => [l.kind, l.subject],
+    );
     expect(kinds).toEqual([
       ['repaired', 'selector :nonsense'],
       ['unknown', '@made-up'],
@@ -76,7 +98,9 @@ describe('structure of a sheet', () => {
   });
 
   test('style attributes', () => {
-    expect(parseStyleAttribute(new SourceText('p', 'color: red; top: 1px !important; ;')).map((d) => [d.name, d.important])).toEqual([
+    expect(
+      parseStyleAttribute(new SourceText('p', 'color: red; top: 1px !important; ;')).map((d) => [d.name, d.important]),
+    ).toEqual([
       ['color', false],
       ['top', true],
     ]);
@@ -129,7 +153,10 @@ describe('sheets of a page', () => {
   });
 
   test('imports that go round in circles end', () => {
-    const circle = pageFrom('<!doctype html><link rel=stylesheet href=a.css><p>x', { 'a.css': '@import "b.css"; p { top: 1px }', 'b.css': '@import "a.css"; p { left: 1px }' });
+    const circle = pageFrom('<!doctype html><link rel=stylesheet href=a.css><p>x', {
+      'a.css': '@import "b.css"; p { top: 1px }',
+      'b.css': '@import "a.css"; p { left: 1px }',
+    });
     expect(valueOf(circle, 'p', 'top')).toBe('1px');
     expect(circle.limits.some((l) => l.kind === 'budget')).toBe(true);
   });

@@ -4,7 +4,8 @@ import type { Page } from '../../src/core/index.js';
 import { find, sceneAt, styled } from './page.js';
 
 /** Every property as the cascade computes it, printed. */
-export const printed = (style: ComputedStyle): Record<string, string> => Object.fromEntries(PROPERTY_KEYS.map((key, i) => [cssName(key), printValue(style, i)]));
+export const printed = (style: ComputedStyle): Record<string, string> =>
+  Object.fromEntries(PROPERTY_KEYS.map((key, i) => [cssName(key), printValue(style, i)]));
 
 /** All computed values of an element with one style attribute. */
 export function computedOf(declarations: string): Record<string, string> {

@@ -8,7 +8,10 @@ const URL_BASE = 'file:///site/';
 
 /** A page from text, with the sheets it refers to. */
 export function pageFrom(html: string, files: Files = {}, options: { scripting?: boolean } = {}): Page {
-  const draft = new PageDraft({ name: 'page.html', url: `${URL_BASE}page.html`, html }, { scripting: options.scripting ?? true });
+  const draft = new PageDraft(
+    { name: 'page.html', url: `${URL_BASE}page.html`, html },
+    { scripting: options.scripting ?? true },
+  );
   const resources = new Map<string, { name: string; text: string } | null>();
   for (let wanted = draft.wantedSheets(resources); wanted.length > 0; wanted = draft.wantedSheets(resources)) {
     for (const url of wanted) {
@@ -21,7 +24,8 @@ export function pageFrom(html: string, files: Files = {}, options: { scripting?:
 }
 
 /** A standards-mode page with one sheet and a body. */
-export const styled = (css: string, body: string): Page => pageFrom(`<!doctype html><html><head><style>${css}</style></head><body>${body}</body></html>`);
+export const styled = (css: string, body: string): Page =>
+  pageFrom(`<!doctype html><html><head><style>${css}</style></head><body>${body}</body></html>`);
 
 export function find(page: Page, selector: string): ElementNode {
   const found = findAll(page, selector)[0];
@@ -31,11 +35,18 @@ export function find(page: Page, selector: string): ElementNode {
 
 export function findAll(page: Page, selector: string): ElementNode[] {
   const compiled = compileSelectors(selector);
-  const context = { quirks: page.document.quirks, scripting: true, root: page.document.root, scope: null, budget: { left: 1e6 } };
+  const context = {
+    quirks: page.document.quirks,
+    scripting: true,
+    root: page.document.root,
+    scope: null,
+    budget: { left: 1e6 },
+  };
   return page.document.elements.filter((e) => compiled.some((s) => s.match(e, context) === true));
 }
 
-export const sceneAt = (page: Page, width = 800, rest: Partial<Omit<Setting, 'width'>> = {}): Scene => page.scene(setting(width, rest));
+export const sceneAt = (page: Page, width = 800, rest: Partial<Omit<Setting, 'width'>> = {}): Scene =>
+  page.scene(setting(width, rest));
 
 /** x, y, width, height of an element's border box, rounded to hundredths. */
 export function boxOf(page: Page, selector: string, width = 800): number[] | null {

@@ -29,41 +29,75 @@ export function backdropAt(
   canvas: Rgba,
   styleOf: (box: Box) => ComputedStyle,
 ): Backdrop {
-  const unknown = new Set<string>();
-  const stack: { group: Group | null; colours: readonly Rgba[] }[] = [{ group: null, colours: [canvas] }];
-  const leave = (to: Group | null) => {
-    while (stack.length > 1 && !chain(to).includes(stack[stack.length - 1]!.group)) {
-      const done = stack.pop()!;
-      const under = stack[stack.length - 1]!;
+  const stack = new Canvases(canvas);
+  for (let i = 0; i < Math.min(until, items.length); i++) {
+    const item = items[i]!;
+    const { fragment, box } = item.node;
+    if (fragment.kind === 'text' || box.style.visibility !== 'visible' || !covers(item.node, x, y)) continue;
+    const layers = layersOf(item, styleOf);
+    if (layers.length > 0) stack.enter(item.group);
+    for (const layer of layers) stack.paint(layer);
+  }
+  const last = items[until];
+  if (last) {
+    stack.enter(last.group);
+    if (top) stack.paint([top]);
+  }
+  return stack.finish();
+}
+
+/** What is painted as one layer: its possible colours, or the name of something whose colours are not known. */
+type Layer = readonly Rgba[] | string;
+
+/** A canvas for the page and one for every group that is made see-through as a whole. */
+class Canvases {
+  readonly #stack: { readonly group: Group | null; colours: readonly Rgba[]; readonly unknown: Set<string> }[];
+
+  constructor(canvas: Rgba) {
+    this.#stack = [{ group: null, colours: [canvas], unknown: new Set() }];
+  }
+
+  get #current() {
+    return this.#stack[this.#stack.length - 1]!;
+  }
+
+  enter(to: Group | null): void {
+    this.#leave(to);
+    for (const group of chain(to).reverse()) {
+      if (group && !this.#stack.some((s) => s.group === group))
+        this.#stack.push({ group, colours: [{ r: 0, g: 0, b: 0, a: 0 }], unknown: new Set() });
+    }
+  }
+
+  paint(layer: Layer): void {
+    const current = this.#current;
+    if (typeof layer === 'string') {
+      current.unknown.add(layer);
+      return;
+    }
+    // What lies beneath an opaque ground no longer matters.
+    if (layer.every((c) => c.a >= 1)) current.unknown.clear();
+    current.colours = overlay(current.colours, layer);
+  }
+
+  #leave(to: Group | null): void {
+    const kept = chain(to);
+    while (this.#stack.length > 1 && !kept.includes(this.#current.group)) {
+      const done = this.#stack.pop()!;
+      const under = this.#current;
       under.colours = overlay(
         under.colours,
         done.colours.map((c) => fade(c, done.group!.opacity)),
       );
+      for (const name of done.unknown) under.unknown.add(name);
     }
-  };
-  const enter = (to: Group | null) => {
-    leave(to);
-    for (const group of chain(to).reverse())
-      if (group && !stack.some((s) => s.group === group)) stack.push({ group, colours: [{ r: 0, g: 0, b: 0, a: 0 }] });
-  };
-  for (let i = 0; i < Math.min(until, items.length); i++) {
-    const item = items[i]!;
-    if (item.node.fragment.kind === 'text' || item.node.box.style.visibility !== 'visible' || !covers(item.node, x, y))
-      continue;
-    const layers = layersOf(item, unknown, styleOf);
-    if (layers.length === 0) continue;
-    enter(item.group);
-    const current = stack[stack.length - 1]!;
-    for (const colours of layers) current.colours = overlay(current.colours, colours);
   }
-  const last = items[until];
-  if (top && last) {
-    enter(last.group);
-    const current = stack[stack.length - 1]!;
-    current.colours = overlay(current.colours, [top]);
-  } else if (last) enter(last.group);
-  leave(null);
-  return { colours: stack[0]!.colours, unknown: [...unknown] };
+
+  finish(): Backdrop {
+    const unknown = new Set(this.#stack.flatMap((s) => [...s.unknown]));
+    this.#leave(null);
+    return { colours: this.#stack[0]!.colours, unknown: [...unknown] };
+  }
 }
 
 function chain(group: Group | null): (Group | null)[] {
@@ -72,23 +106,21 @@ function chain(group: Group | null): (Group | null)[] {
   return out;
 }
 
-/** Possible colours of each layer of a box's background, lowest first. */
-function layersOf(item: PaintItem, unknown: Set<string>, styleOf: (box: Box) => ComputedStyle): Rgba[][] {
+/** The layers of a box's background, lowest first. */
+function layersOf(item: PaintItem, styleOf: (box: Box) => ComputedStyle): Layer[] {
   const { box } = item.node;
   if (box.inner === 'text' || (box.anonymous && box.inner !== 'replaced')) return [];
-  const layers: Rgba[][] = [];
+  const layers: Layer[] = [];
   const style = styleOf(box);
   if (style.backgroundColor.a > 0) layers.push([style.backgroundColor]);
   if (style.backgroundClip !== 'text') {
-    for (const image of style.backgroundImage.toReversed()) {
-      if (image.kind === 'gradient') layers.push([...image.colours]);
-      else unknown.add(image.kind === 'url' ? image.url : image.text);
-    }
+    for (const image of style.backgroundImage.toReversed())
+      layers.push(image.kind === 'gradient' ? image.colours : image.kind === 'url' ? image.url : image.text);
   }
   if (box.inner === 'replaced' && box.element && /^(img|video|canvas|iframe|object|embed)$/.test(box.element.tag))
-    unknown.add(box.element.attributes.get('src') ?? box.element.tag);
-  if (style.backdropFilter !== 'none') unknown.add(`backdrop-filter: ${style.backdropFilter}`);
-  if (style.mixBlendMode !== 'normal') unknown.add(`mix-blend-mode: ${style.mixBlendMode}`);
+    layers.push(box.element.attributes.get('src') ?? box.element.tag);
+  if (style.backdropFilter !== 'none') layers.push(`backdrop-filter: ${style.backdropFilter}`);
+  if (style.mixBlendMode !== 'normal') layers.push(`mix-blend-mode: ${style.mixBlendMode}`);
   return layers;
 }
 

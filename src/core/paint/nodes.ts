@@ -108,6 +108,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     matrix = matrix ? multiply(matrix, mine) : mine;
   }
   const clip = own && !box.viewport ? clipOf(fragment, rect, matrix) : null;
+  const hidden = own && hiddenByClip(style);
   const clips = clip ? [...around.clips, clip] : around.clips;
   const padding = paddingBox(fragment);
   const padded: Rect = { x: rect.x + padding.x, y: rect.y + padding.y, width: padding.width, height: padding.height };
@@ -126,7 +127,15 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     const made = node(child.fragment, child.x, child.y, inside, site);
     (isDetached(made.box) && made.fragment.kind === 'box' ? site.detached : children).push(made);
   }
-  const made: PaintNode = { fragment, box, rect, matrix, clips: around.clips, children, fixed: inside.fixed };
+  const made: PaintNode = {
+    fragment,
+    box,
+    rect,
+    matrix,
+    clips: hidden ? clips : around.clips,
+    children,
+    fixed: inside.fixed,
+  };
   if (fragment.kind === 'box') site.byBox.set(box, children);
   if (around.top && isDetached(box)) site.detached.push(made);
   return made;

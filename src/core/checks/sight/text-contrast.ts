@@ -1,5 +1,5 @@
 import { centre } from '../../base/index.js';
-import { contrastRatio, type Rgba } from '../../css/index.js';
+import { contrastRatio, luminance, type Rgba } from '../../css/index.js';
 import { figure, type State } from '../../findings/index.js';
 import type { PaintItem } from '../../paint/index.js';
 import { boundsOf, elementOf } from '../../paint/index.js';
@@ -138,7 +138,7 @@ function worst(control: Control, scene: Scene, state: State, look: Look): Observ
 /** The nearest colours that pass, the smaller change first; null where no text colour suits all of the ground. */
 function remedyFor({ ink, ground, grounds, needed }: Reading): string | null {
   const text = passingColour(ink, ground, needed);
-  const textPasses = text && grounds.every((g) => contrastRatio(text.colour, g) >= needed - 0.01) ? text : null;
+  const textPasses = text && passesOn(text.colour, grounds, needed) ? text : null;
   if (!textPasses && grounds.length > 1) return null;
   const base = passingColour(ground, ink, needed);
   const options = [
@@ -150,6 +150,14 @@ function remedyFor({ ink, ground, grounds, needed }: Reading): string | null {
     .filter((o, i, all) => i === 0 || o.share < 0.6 || all[0]!.share > 0.6);
   if (sorted.length === 0) return null;
   return `Make ${sorted.map((o) => o.says).join(' or ')} (${sorted.length > 1 ? 'either gives' : 'that gives'} ${needed}:1).`;
+}
+
+/** On a ground that runs from one colour to another, a colour in between is met somewhere. */
+function passesOn(ink: Rgba, grounds: readonly Rgba[], needed: number): boolean {
+  const levels = grounds.map(luminance);
+  const own = luminance(ink);
+  const between = own > Math.min(...levels) && own < Math.max(...levels);
+  return !between && grounds.every((g) => contrastRatio(ink, g) >= needed - 0.01);
 }
 
 const floor = (ratio: number): number => Math.floor(ratio * 100) / 100;

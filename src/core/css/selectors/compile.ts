@@ -189,7 +189,8 @@ function compileSimple(node: Node, state: State): Matcher | null {
       return (e, c) => e.id === value || (c.quirks && e.id?.toLowerCase() === lower);
     }
     case 'class': {
-      if (node.value === '' || /^\s*\.-?\d/.test(String(node))) throw new SelectorError(`not a class name: ${node.value}`);
+      if (node.value === '' || /^\s*\.-?\d/.test(String(node)))
+        throw new SelectorError(`not a class name: ${node.value}`);
       state.specificity += pack(0, 1, 0);
       const { value } = node;
       const lower = value.toLowerCase();

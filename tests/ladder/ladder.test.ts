@@ -1,0 +1,160 @@
+import fc from 'fast-check';
+import { SourceText } from '../../src/core/base/index.js';
+import { endsOf, firstBeyond, join, rungsAt, rungsOf, spread, type Rung } from '../../src/core/ladder/index.js';
+import type { SheetThreshold } from '../../src/core/sheets/index.js';
+
+const source = new SourceText('a.css', 'x');
+const threshold = (px: number, side: 'from' | 'above', text = `${side} ${px}`): SheetThreshold => ({
+  px,
+  side,
+  places: [{ text, span: { source, start: 0, end: 1 } }],
+});
+const bands = (rungs: readonly Rung[]) => rungs.map((r) => [r.from, r.to]);
+
+describe('rungs', () => {
+  test.each<[string, SheetThreshold[], [number, number][]]>([
+    ['none', [], [[320, 1920]]],
+    [
+      'min-width begins at its value',
+      [threshold(768, 'from')],
+      [
+        [320, 767],
+        [768, 1920],
+      ],
+    ],
+    [
+      'max-width ends at its value',
+      [threshold(767, 'above')],
+      [
+        [320, 767],
+        [768, 1920],
+      ],
+    ],
+    [
+      'fractions',
+      [threshold(767.98, 'above'), threshold(767.5, 'from')],
+      [
+        [320, 767],
+        [768, 1920],
+      ],
+    ],
+    [
+      'both sides of one value',
+      [threshold(600, 'from'), threshold(600, 'above')],
+      [
+        [320, 599],
+        [600, 600],
+        [601, 1920],
+      ],
+    ],
+    ['outside the range', [threshold(100, 'from'), threshold(5000, 'above')], [[320, 1920]]],
+    ['at the very start', [threshold(320, 'from')], [[320, 1920]]],
+    [
+      'at the very end',
+      [threshold(1920, 'from')],
+      [
+        [320, 1919],
+        [1920, 1920],
+      ],
+    ],
+  ])('%s', (_name, thresholds, expected) => {
+    expect(bands(rungsOf(thresholds, { from: 320, to: 1920 }))).toEqual(expected);
+  });
+
+  test('what begins a rung is told once for each place', () => {
+    const [, second] = rungsOf(
+      [threshold(768, 'from', '(min-width: 768px)'), threshold(767.98, 'above', '(max-width: 767.98px)')],
+      { from: 320, to: 1000 },
+    );
+    expect(second!.starts).toEqual([
+      { condition: '(min-width: 768px)', place: 'a.css:1:1' },
+      { condition: '(max-width: 767.98px)', place: 'a.css:1:1' },
+    ]);
+  });
+
+  test('rungs cover the range without gaps', () => {
+    const one = fc.record({
+      px: fc.double({ min: 300, max: 2000, noNaN: true }),
+      side: fc.constantFrom<'from' | 'above'>('from', 'above'),
+    });
+    fc.assert(
+      fc.property(fc.array(one, { maxLength: 12 }), (list) => {
+        const rungs = rungsOf(
+          list.map((t) => threshold(t.px, t.side)),
+          { from: 320, to: 1920 },
+        );
+        const joined = rungs.every(
+          (r, i) => r.from <= r.to && (i === 0 ? r.from === 320 : r.from === rungs[i - 1]!.to + 1),
+        );
+        return (
+          joined &&
+          rungs.at(-1)!.to === 1920 &&
+          list.every(
+            (t) => firstBeyond(t) <= 320 || firstBeyond(t) > 1920 || rungs.some((r) => r.from === firstBeyond(t)),
+          )
+        );
+      }),
+    );
+  });
+
+  test('chosen widths', () => {
+    const rungs = rungsOf([threshold(768, 'from')], { from: 320, to: 1920 });
+    expect(bands(rungsAt(rungs, [1280, 375]))).toEqual([
+      [375, 375],
+      [1280, 1280],
+    ]);
+    expect(bands(rungsAt(rungs, [100]))).toEqual([[100, 100]]);
+    expect(endsOf(rungs[0]!)).toEqual([320, 767]);
+  });
+});
+
+describe('over which widths something holds', () => {
+  const rungs = rungsOf([threshold(600, 'from'), threshold(900, 'from')], { from: 320, to: 1200 });
+
+  test.each<[string, (w: number) => boolean, [number, number][]]>([
+    ['everywhere', () => true, [[320, 1200]]],
+    ['nowhere', () => false, []],
+    ['one rung', (w) => w >= 600 && w < 900, [[600, 899]]],
+    ['the end lies inside a rung', (w) => w <= 437, [[320, 437]]],
+    ['the start lies inside a rung', (w) => w >= 701, [[701, 1200]]],
+    [
+      'two pieces',
+      (w) => w < 600 || w >= 1000,
+      [
+        [320, 599],
+        [1000, 1200],
+      ],
+    ],
+  ])('%s', (_name, holds, expected) => {
+    expect(spread(rungs, holds).map((r) => [r.from, r.to])).toEqual(expected);
+  });
+
+  test('a single change is found to the px', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 320, max: 1200 }), fc.boolean(), (edge, below) => {
+        const holds = (w: number) => (below ? w <= edge : w >= edge);
+        const ranges = spread(rungs, holds);
+        const covered = (w: number) => ranges.some((r) => r.from <= w && w <= r.to);
+        return (
+          covered(edge) &&
+          [320, 599, 600, 899, 900, 1200, edge - 1, edge + 1].every(
+            (w) => w < 320 || w > 1200 || covered(w) === holds(w),
+          )
+        );
+      }),
+    );
+  });
+
+  test('touching ranges join', () => {
+    expect(
+      join([
+        { from: 5, to: 9 },
+        { from: 1, to: 4 },
+        { from: 20, to: 30 },
+      ]),
+    ).toEqual([
+      { from: 1, to: 9 },
+      { from: 20, to: 30 },
+    ]);
+  });
+});

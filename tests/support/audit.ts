@@ -1,0 +1,22 @@
+import { auditPage, type AuditOptions, type AuditResult, type Finding } from '../../src/core/index.js';
+import { pageFrom, type Files } from './page.js';
+
+const AT_ONE_WIDTH: Partial<AuditOptions> = { at: [1000] };
+
+/** Audits a page from text; at one width unless told otherwise. */
+export const auditText = (
+  html: string,
+  options: Partial<AuditOptions> = AT_ONE_WIDTH,
+  files: Files = {},
+): AuditResult => auditPage(pageFrom(html, files), options);
+
+/** A page whose one menu has the given items. */
+export const menuPage = (css: string, items: string, around = ''): string =>
+  `<!doctype html><html><head><style>body{margin:0;font:16px/24px Arial}nav ul{margin:0;padding:0;list-style:none}${css}</style></head><body><nav aria-label="Main"><ul>${items}</ul></nav>${around}</body></html>`;
+
+export const links = (...labels: string[]): string =>
+  labels.map((label) => `<li><a href="${label.toLowerCase()}.html">${label}</a></li>`).join('');
+
+/** `check/message state label` for each finding and place. */
+export const said = (findings: readonly Finding[]): string[] =>
+  findings.flatMap((f) => f.places.map((p) => `${f.check}/${f.message} ${f.state} ${p.label}`));
