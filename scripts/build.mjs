@@ -27,9 +27,14 @@ const common = {
   logLevel: 'warning',
   legalComments: 'none',
 };
-// Some packages still call require(); in a module it has to be made first.
+// Some packages still use require() and __filename; in a module they have to be made first.
 const banner = {
-  js: "import { createRequire as ropeLadderRequire } from 'node:module'; const require = ropeLadderRequire(import.meta.url);",
+  js: [
+    "import { createRequire as ropeLadderRequire } from 'node:module';",
+    "import { fileURLToPath as ropeLadderPath } from 'node:url';",
+    'const require = ropeLadderRequire(import.meta.url);',
+    'const __filename = ropeLadderPath(import.meta.url);',
+  ].join(' '),
 };
 await build({
   ...common,

@@ -7,13 +7,14 @@ import { checksCommand } from './commands/checks.js';
 import { measureCommand } from './commands/measure.js';
 import { EXIT, UsageError } from './errors.js';
 import { finish } from './finish.js';
+import { STANDARD_INPUT } from './options.js';
 import { runPending } from './work.js';
 
 const { version } = createRequire(import.meta.url)('../package.json') as { version: string };
 
 /** Parses the command line and runs one command; every failure ends in a sentence and an exit code. */
 async function main(words: readonly string[]): Promise<void> {
-  const parser = yargs([...words])
+  const parser = yargs(words.map((word) => (word === '-' ? STANDARD_INPUT : word)))
     .scriptName('rope-ladder')
     .usage('$0 <command>\n\nAudits built navigation menus from their markup and style sheets.')
     .command(auditCommand)

@@ -1,6 +1,9 @@
 import { CHECKS } from '../core/index.js';
 import { UsageError } from './errors.js';
 
+/** Stands for `-` among the words: the argument parser drops a lone hyphen from a list of positionals. */
+export const STANDARD_INPUT = 'standard-input:';
+
 const WIDTH_CAP = 10_000;
 
 /** Whole px from text such as `375` or `320,768`. */

@@ -4,7 +4,7 @@ import { formatFor, writeWhole } from '../../formats/index.js';
 import { loadFile, loadStandardInput, SourceError } from '../../sources/index.js';
 import { EXIT, UsageError, type ExitCode } from '../errors.js';
 import { finish } from '../finish.js';
-import { parseChecks, parseWidth, parseWidths } from '../options.js';
+import { parseChecks, parseWidth, parseWidths, STANDARD_INPUT } from '../options.js';
 import { progressOn } from '../progress.js';
 import { terminalOf } from '../terminal.js';
 import { later } from '../work.js';
@@ -72,7 +72,7 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
     try {
       progress.say(`Reading ${name}`);
       const source = { scripting: true, ...(args.root === undefined ? {} : { root: args.root }) };
-      const page = name === '-' ? await loadStandardInput(source) : await loadFile(name, source);
+      const page = name === STANDARD_INPUT ? await loadStandardInput(source) : await loadFile(name, source);
       results.push(
         auditPage(page, { ...options, onCheck: (id, i, n) => progress.say(`${name}: ${id} (${i + 1} of ${n})`) }),
       );

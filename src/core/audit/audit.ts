@@ -1,5 +1,4 @@
-import type { Limit, Position } from '../base/index.js';
-import { positionOf } from '../base/index.js';
+import { formatPosition, positionOf, type Limit, type Position } from '../base/index.js';
 import { CHECKS, placeOf, selectorOf, type Check, type Look, type Observation } from '../checks/index.js';
 import { fill, LEVELS, mergePlaces, type Finding, type Level, type WidthRange } from '../findings/index.js';
 import { endsOf, rungsAt, rungsOf, spread, type Rung } from '../ladder/index.js';
@@ -98,7 +97,7 @@ export function auditPage(page: Page, given: Partial<AuditOptions> = {}): AuditR
     checks: chosen.map((check) => check.meta.id),
     findings: mergePlaces(findings),
     crashed,
-    limits: page.limits,
+    limits: [...page.limits, ...unopened(menus, rungs, lookAt)],
   });
 }
 
@@ -165,6 +164,25 @@ function makeFinding({ meta }: Check, o: Observation, widths: readonly WidthRang
     needed: o.needed ?? null,
     says: fill(message.says, o.data),
     mends: fill(message.mends, o.data),
+  });
+}
+
+/** Parts of menus that show only after a press or under the pointer are not opened yet, and the result says so. */
+function unopened(menus: readonly Menu[], rungs: readonly Rung[], lookAt: (width: number) => Look): Limit[] {
+  const scenes = rungs.flatMap((rung) => endsOf(rung).map((width) => lookAt(width).scene));
+  return menus.flatMap((menu): Limit[] => {
+    const hidden = menu.items.filter((item) => scenes.some((scene) => scene.seen(item.element) === null));
+    const opens = menu.toggles.length > 0 || menu.items.some((item) => item.submenu !== null);
+    if (hidden.length === 0 || !opens) return [];
+    return [
+      {
+        kind: 'unsupported',
+        subject: `opened parts of ${menu.id}`,
+        consequence: `${hidden.length} of its ${menu.items.length} items are hidden at some width until something opens them, and are judged only where they show at rest`,
+        place: menu.root.startTag ? formatPosition(positionOf(menu.root.startTag)) : null,
+        count: hidden.length,
+      },
+    ];
   });
 }
 

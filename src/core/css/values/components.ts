@@ -38,10 +38,27 @@ export function parseComponents(text: string): readonly Component[] {
   let known = cache.get(text);
   if (!known) {
     if (cache.size > CACHE_CAP) cache.clear();
-    known = simple(text) ?? Object.freeze(fromNodes(parseListOfComponentValues(tokenize({ css: text }))));
+    known =
+      simple(text) ?? Object.freeze(fromNodes(parseListOfComponentValues(tokenize({ css: closeBrackets(text) }))));
     cache.set(text, known);
   }
   return known;
+}
+
+const CLOSERS: Readonly<Record<string, string>> = { '(': ')', '[': ']', '{': '}' };
+
+/** Brackets left open at the end of a sheet are closed there. @spec css-syntax-3 §5.4.8, §5.4.9 */
+function closeBrackets(text: string): string {
+  if ((text.match(/[([{]/g)?.length ?? 0) <= (text.match(/[)\]}]/g)?.length ?? 0)) return text;
+  const open: string[] = [];
+  for (const token of tokenize({ css: text })) {
+    const source = token[1];
+    const last = source.slice(-1);
+    if (token[0] === TokenType.Function) open.push(')');
+    else if (source.length === 1 && CLOSERS[last]) open.push(CLOSERS[last]);
+    else if (source.length === 1 && last === open[open.length - 1]) open.pop();
+  }
+  return text + open.reverse().join('');
 }
 
 const NUMERIC = /^([+-]?(?:\d+\.?\d*|\.\d+))([a-z]+|%)?$/i;

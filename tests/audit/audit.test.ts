@@ -1,0 +1,169 @@
+import fc from 'fast-check';
+import { auditPage, mergePlaces, printFigure, printWidths, type Finding } from '../../src/core/index.js';
+import { pageFrom, styled } from '../support/page.js';
+import { auditText, links, menuPage } from '../support/audit.js';
+
+describe('an audit', () => {
+  const css = 'a{color:#999}@media (max-width:600px){nav{display:none}}@media (min-width:1200px){a{color:#222}}';
+  const result = auditText(menuPage(css, links('Home', 'Fares')), {});
+
+  test('its rungs and the form of the menu in each', () => {
+    expect(result.rungs.map((r) => [r.from, r.to, r.forms['menu-1']])).toEqual([
+      [320, 600, ['none', 'none']],
+      [601, 1199, ['column', 'column']],
+      [1200, 1920, ['column', 'column']],
+    ]);
+    expect(result.rungs[1]!.starts[0]!.place).toMatch(/^page\.html:1:\d+$/);
+  });
+
+  test('findings hold where they hold, nowhere else', () => {
+    expect(result.findings.map((f) => f.widths)).toEqual([[{ from: 601, to: 1199 }]]);
+  });
+
+  test('chosen widths only', () => {
+    const at = auditText(menuPage(css, links('Home', 'Fares')), { at: [500, 700] });
+    expect(at.rungs.map((r) => r.from)).toEqual([500, 700]);
+    expect(at.findings[0]!.widths).toEqual([{ from: 700, to: 700 }]);
+  });
+
+  test('chosen checks only', () => {
+    expect(auditText(menuPage(css, links('Home', 'Fares')), { only: ['small-target'] }).findings).toEqual([]);
+    expect(auditText(menuPage(css, links('Home', 'Fares')), { skip: ['text-contrast'] }).checks).not.toContain(
+      'text-contrast',
+    );
+    expect(auditText(menuPage(css, links('Home', 'Fares')), { level: 'A' }).checks).toEqual(['uncrawlable-link']);
+  });
+
+  test('the same page gives the same result', () => {
+    const html = menuPage(css, links('Home', 'Fares'));
+    expect(JSON.stringify(auditText(html, {}))).toBe(JSON.stringify(auditText(html, {})));
+  });
+
+  test('a page without a menu has no findings and says nothing false', () => {
+    const none = auditPage(styled('', '<p>Nothing here</p>'));
+    expect(none.menus).toEqual([]);
+    expect(none.findings).toEqual([]);
+  });
+
+  test('what opens on demand and was not looked at is a limit', () => {
+    const html = menuPage(
+      'li ul{display:none}li:hover ul{display:block}',
+      `<li><a href=i>Islands</a><ul>${links('Sula', 'Kelp')}</ul></li>`,
+    );
+    expect(auditText(html, {}).limits.some((l) => l.kind === 'unsupported' && /opened/.test(l.subject))).toBe(true);
+    expect(auditText(menuPage('', links('Home', 'Fares')), {}).limits).toEqual([]);
+  });
+
+  test('progress is told', () => {
+    const told: string[] = [];
+    auditPage(pageFrom(menuPage(css, links('Home', 'Fares'))), {
+      onCheck: (id, i, n) => told.push(`${i + 1}/${n} ${id}`),
+    });
+    expect(told).toEqual(['1/3 small-target', '2/3 text-contrast', '3/3 uncrawlable-link']);
+  });
+
+  test('any markup and any sheet end in a result', () => {
+    const piece = fc.constantFrom(
+      '<nav>',
+      '<ul>',
+      '<li>',
+      '<a href=x>',
+      'text',
+      '</a>',
+      '</ul>',
+      '<button>',
+      '<table>',
+      '<td>',
+      '<svg>',
+      '<details>',
+      '<p style="display:flex">',
+      '<b style="float:left">',
+      '</nav>',
+      '<input>',
+      '&nbsp;',
+    );
+    const rule = fc.constantFrom(
+      'a{color:red}',
+      'nav{display:flex;position:sticky}',
+      '@media (min-width:700px){a{display:none}}',
+      'li{float:left;width:calc(',
+      '}',
+      'a:hover{top:1px',
+      '*{position:absolute}',
+      'td{display:contents}',
+      'ul{transform:scale(0)}',
+      'a{font-size:0}',
+    );
+    fc.assert(
+      fc.property(fc.array(piece, { maxLength: 25 }), fc.array(rule, { maxLength: 5 }), (body, rules) => {
+        const audit = auditPage(pageFrom(`<style>${rules.join('')}</style>${body.join('')}`), { at: [400, 900] });
+        return audit.crashed.length === 0 && Array.isArray(audit.findings);
+      }),
+      { numRuns: 120 },
+    );
+  });
+});
+
+describe('merging', () => {
+  const place = (label: string) => ({ selector: label, path: label, label, at: null });
+  const base: Finding = {
+    key: 'k',
+    check: 'text-contrast',
+    message: 'low',
+    verdict: 'fault',
+    weight: 'hinders',
+    criteria: [],
+    menu: 'menu-1',
+    state: 'normal',
+    pose: 'closed',
+    widths: [{ from: 320, to: 1920 }],
+    places: [place('a')],
+    cause: { selector: 'a', text: 'color: #999', at: { file: 'a.css', line: 1, column: 4 } },
+    measured: { value: 3, unit: ':1' },
+    needed: { value: 4.5, unit: ':1' },
+    says: 's',
+    mends: 'm',
+  };
+
+  test('one cause and equal widths make one finding, the worst place first', () => {
+    const [merged, ...rest] = mergePlaces([
+      base,
+      { ...base, key: 'k2', places: [place('b')], measured: { value: 2, unit: ':1' } },
+    ]);
+    expect(rest).toEqual([]);
+    expect(merged!.places.map((p) => p.label)).toEqual(['b', 'a']);
+    expect(merged!.measured!.value).toBe(2);
+  });
+
+  test.each<[string, Partial<Finding>]>([
+    ['other widths', { widths: [{ from: 320, to: 600 }] }],
+    ['another cause', { cause: { ...base.cause!, at: { file: 'a.css', line: 2, column: 4 } } }],
+    ['another state', { state: 'hover' }],
+    ['another menu', { menu: 'menu-2' }],
+    ['another verdict', { verdict: 'look' }],
+    ['another message', { message: 'unknown' }],
+  ])('%s keep findings apart', (_name, change) => {
+    expect(mergePlaces([base, { ...base, key: 'k2', ...change }])).toHaveLength(2);
+  });
+
+  test('heavier first, looks last', () => {
+    const sorted = mergePlaces([
+      { ...base, key: '1', weight: 'polish', menu: 'm1' },
+      { ...base, key: '2', verdict: 'look', menu: 'm2' },
+      { ...base, key: '3', weight: 'blocks', menu: 'm3' },
+      { ...base, key: '4', menu: 'm4' },
+    ]);
+    expect(sorted.map((f) => f.key)).toEqual(['3', '4', '2', '1']);
+  });
+
+  test('printing', () => {
+    expect(
+      printWidths([
+        { from: 320, to: 575 },
+        { from: 992, to: 992 },
+      ]),
+    ).toBe('320–575, 992');
+    expect(printFigure({ value: 4.5, unit: ':1' })).toBe('4.5:1');
+    expect(printFigure({ value: 24, unit: 'px' })).toBe('24 px');
+  });
+});

@@ -1,0 +1,68 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { auditPage, CHECKS, type AuditResult, type Page } from '../../src/core/index.js';
+import { loadFile } from '../../src/sources/index.js';
+import { findAll } from '../support/page.js';
+
+interface Planted {
+  readonly page: string;
+  readonly check: string;
+  readonly state?: string;
+  readonly selector: string;
+  readonly widths?: readonly (readonly [number, number])[];
+  readonly note: string;
+}
+
+const planted = (JSON.parse(readFileSync('demo/expected/launched.json', 'utf8')) as { faults: Planted[] }).faults;
+const built = new Set(CHECKS.map((c) => c.meta.id));
+const due = planted.filter((f) => built.has(f.check));
+
+async function audited(file: string): Promise<{ page: Page; result: AuditResult }> {
+  const page = await loadFile(file, { scripting: true });
+  return { page, result: auditPage(page) };
+}
+
+describe('the demo site as launched', () => {
+  test('every built check has faults planted for it', () => {
+    expect([...new Set(due.map((f) => f.check))].sort()).toEqual([...built].sort());
+  });
+
+  test.each(due.map((f) => [`${f.check}: ${f.note}`, f] as const))('%s', async (_name, fault) => {
+    const { page, result } = await audited(`demo/launched/${fault.page}`);
+    const paths = new Set(findAll(page, fault.selector).map((e) => e.path));
+    const found = result.findings.filter(
+      (f) => f.check === fault.check && f.state === (fault.state ?? f.state) && f.places.some((p) => paths.has(p.path)),
+    );
+    expect(found.length).toBeGreaterThan(0);
+    expect(found[0]!.widths.map((w) => [w.from, w.to])).toEqual(fault.widths);
+  });
+
+  test('nothing else is found on the first page', async () => {
+    const { page, result } = await audited('demo/launched/index.html');
+    const known = (check: string, state: string, path: string) =>
+      due.some(
+        (f) =>
+          f.check === check && (f.state ?? state) === state && findAll(page, f.selector).some((e) => e.path === path),
+      );
+    const states = (state: string) => (state === 'focus' ? ['focus', 'normal', 'current'] : [state]);
+    const unexpected = result.findings.flatMap((f) =>
+      f.places
+        .filter((p) => !states(f.state).some((s) => known(f.check, s, p.path)))
+        .map((p) => `${f.check} ${f.state} ${p.selector}`),
+    );
+    expect(unexpected).toEqual([]);
+  });
+});
+
+describe('the demo site as mended', () => {
+  test.each(readdirSync('demo/mended').filter((name) => name.endsWith('.html')))('%s is clean', async (name) => {
+    const { result } = await audited(`demo/mended/${name}`);
+    expect(result.findings.map((f) => `${f.check} ${f.state} ${f.places[0]!.selector} ${f.says}`)).toEqual([]);
+    expect(result.menus).toHaveLength(4);
+    expect(result.crashed).toEqual([]);
+  });
+
+  test('at the strictest level something is left to do', async () => {
+    const page = await loadFile('demo/mended/index.html', { scripting: true });
+    expect(auditPage(page, { level: 'AAA' }).findings.length).toBeGreaterThan(0);
+  });
+});

@@ -1,0 +1,210 @@
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
+import { join } from 'node:path';
+import { auditModel } from '../../src/formats/schema.js';
+import { Site } from '../support/command.js';
+
+const MENU =
+  '<nav aria-label="Main"><ul><li><a href="a.html">Home</a></li><li><a href="b.html">Fares</a></li></ul></nav>';
+const page = (css: string, body = MENU) =>
+  `<!doctype html><html lang="en"><head><title>Pier</title><link rel="stylesheet" href="site.css"><style>${css}</style></head><body>${body}</body></html>`;
+
+const site = new Site({
+  'clean.html': page('a{color:#111;display:inline-block;padding:8px}'),
+  'pale.html': page('a{color:#aaa;display:inline-block;padding:8px}@media (max-width:600px){a{color:#111}}'),
+  'menuless.html': page('', '<p>Nothing to steer by</p>'),
+  'empty.html': '  \n ',
+  'picture.html': new Uint8Array([0x89, 0x50, 0x4e, 0x47, 0, 0, 0, 1, 2, 3]),
+  'lost.html': page('a{color:#111;display:inline-block;padding:8px}').replace('site.css', 'nowhere.css'),
+  'broken.html': page('a{color:#111;display:inline-block;padding:8px} @media (((( { p { color'),
+  'hostile.html': page('a{color:#aaa}', MENU.replace('Home', 'Ho\u001b[31mme\u0007')),
+  'site.css': 'body { margin: 0; font: 16px/24px Arial }',
+  'sub/deep.html': page('a{color:#111;display:inline-block;padding:8px}').replace('site.css', '/site.css'),
+});
+
+afterAll(() => site.remove());
+
+describe('what is printed', () => {
+  const { code, out, err } = site.run(['audit', 'pale.html']);
+
+  test('menus, ladder, findings and a summary', () => {
+    expect(out).toContain('menu-1 Main: 2 items');
+    expect(out).toMatch(/320–600\s+column/);
+    expect(out).toMatch(/hinders\s+text-contrast\s+601–1920 px\s+WCAG 1\.4\.3 AA/);
+    expect(out).toContain('“Home” is #aaaaaa on #ffffff');
+    expect(out).toContain('and 1 more like it: “Fares”');
+    expect(out).toMatch(/set by pale\.html:1:\d+\s+a \{ color: #aaa \}/);
+    expect(out).toContain('1 finding: 1 hinders.');
+    expect(out).toContain('3 checks, 1 menu, 2 rungs.');
+  });
+
+  test('no colour in a pipe, nothing on standard error, exit code 1', () => {
+    expect(out).not.toContain('\u001b');
+    expect(err).toBe('');
+    expect(code).toBe(1);
+  });
+
+  test('lines keep to the width of the terminal', () => {
+    const narrow = site.run(['audit', 'pale.html'], { env: { COLUMNS: '60' } });
+    const tooLong = narrow.out.split('\n').filter((line) => line.length > 62);
+    expect(tooLong).toEqual([]);
+  });
+
+  test('colour where it is asked for, never against NO_COLOR', () => {
+    expect(site.run(['audit', 'pale.html', '--color']).out).toContain('\u001b[');
+    expect(site.run(['audit', 'pale.html'], { env: { FORCE_COLOR: '1' } }).out).toContain('\u001b[');
+    expect(site.run(['audit', 'pale.html'], { env: { FORCE_COLOR: '1', NO_COLOR: '1' } }).out).not.toContain('\u001b[');
+    expect(site.run(['audit', 'pale.html', '--no-color'], { env: { FORCE_COLOR: '1' } }).out).not.toContain('\u001b[');
+  });
+
+  test('control codes of a page never reach the terminal', () => {
+    expect(site.run(['audit', 'hostile.html']).out).not.toMatch(/[\u0007\u001b]/);
+  });
+
+  test('a clean page', () => {
+    const clean = site.run(['audit', 'clean.html']);
+    expect(clean.code).toBe(0);
+    expect(clean.out).toContain('No findings.');
+  });
+
+  test('a page without a menu says so', () => {
+    const none = site.run(['audit', 'menuless.html']);
+    expect(none.code).toBe(0);
+    expect(none.out).toContain('No menu was found');
+  });
+});
+
+describe('exit codes and --fail-on', () => {
+  test.each<[string[], number]>([
+    [['audit', 'clean.html'], 0],
+    [['audit', 'pale.html'], 1],
+    [['audit', 'pale.html', '--fail-on', 'blocks'], 0],
+    [['audit', 'pale.html', '--fail-on', 'polish'], 1],
+    [['audit', 'pale.html', '--fail-on', 'never'], 0],
+    [['audit', 'pale.html', '--at', '500'], 0],
+    [['audit', 'pale.html', '--skip', 'text-contrast'], 0],
+    [['audit', 'pale.html', '--only', 'small-target,uncrawlable-link'], 0],
+    [['audit', 'pale.html', '--to', '600'], 0],
+    [['audit', 'clean.html', 'pale.html'], 1],
+    [['audit', 'clean.html', 'gone.html'], 3],
+    [['--help'], 0],
+    [['audit', '--help'], 0],
+    [['--version'], 0],
+  ])('%j ends with %d', (words, expected) => {
+    expect(site.run(words).code).toBe(expected);
+  });
+});
+
+describe('wrong use', () => {
+  test.each<[string[], RegExp]>([
+    [[], /Name a command/],
+    [['aduit', 'clean.html'], /Unknown (argument|command)/],
+    [['audit'], /Not enough non-option arguments/],
+    [['audit', 'clean.html', '--nonsense'], /Unknown argument: nonsense/],
+    [['audit', 'clean.html', '--at', 'wide'], /--at takes whole px.*not “wide”.*For example/s],
+    [['audit', 'clean.html', '--at', '0'], /--at takes whole px/],
+    [['audit', 'clean.html', '--from', '900', '--to', '400'], /--from 900 is wider than --to 400/],
+    [['audit', 'clean.html', '--only', 'contrast'], /there is no check “contrast”.*text-contrast/is],
+    [['audit', 'clean.html', '--level', 'B'], /Invalid values/],
+    [['audit', 'clean.html', '--write', 'out.docx'], /no format is known for “out.docx”.*\.json/is],
+    [['audit', 'clean.html', '--write', 'no/such/folder/out.json'], /folder .* does not exist/],
+    [['checks', 'nonsense'], /there is no check “nonsense”/i],
+  ])('%j', (words, message) => {
+    const { code, err, out } = site.run(words);
+    expect(code).toBe(2);
+    expect(err).toMatch(message);
+    expect(err).not.toMatch(/\n\s+at /);
+    expect(out).toBe('');
+  });
+});
+
+describe('pages that cannot be read', () => {
+  test.each<[string, RegExp]>([
+    ['gone.html', /gone\.html does not exist.*Check the path/s],
+    ['empty.html', /empty\.html is empty/],
+    ['picture.html', /picture\.html is not a text file/],
+    ['sub', /sub is a folder.*sub\/index\.html/s],
+  ])('%s', (name, message) => {
+    const { code, err } = site.run(['audit', name]);
+    expect(code).toBe(3);
+    expect(err).toMatch(message);
+    expect(err).not.toMatch(/\n\s+at /);
+  });
+
+  test('the others are audited all the same', () => {
+    const { out, code } = site.run(['audit', 'gone.html', 'clean.html']);
+    expect(code).toBe(3);
+    expect(out).toContain('clean.html');
+  });
+
+  test('a missing sheet is said, the rest is audited', () => {
+    const { out, code } = site.run(['audit', 'lost.html']);
+    expect(code).toBe(0);
+    expect(out).toContain('Not taken into account');
+    expect(out).toContain('sheet nowhere.css: it could not be read');
+  });
+
+  test('a broken sheet is mended as browsers do', () => {
+    expect(site.run(['audit', 'broken.html']).code).toBe(0);
+  });
+
+  test('a folder as site root answers absolute addresses', () => {
+    expect(site.run(['audit', 'sub/deep.html']).out).not.toContain('Not taken into account');
+    const inside = site.run(['audit', 'deep.html', '--root', '.'], {});
+    expect(inside.code).toBe(3);
+  });
+});
+
+describe('--json and --write', () => {
+  test('the model keeps to its schema', () => {
+    const { out, code } = site.run(['audit', 'pale.html', 'lost.html', '--json']);
+    expect(code).toBe(1);
+    const model = auditModel.parse(JSON.parse(out));
+    expect(model.pages.map((p) => p.page)).toEqual(['pale.html', 'lost.html']);
+    expect(model.pages[0]!.findings).toHaveLength(1);
+    expect(model.pages[1]!.limits).toMatchObject([{ kind: 'missing' }]);
+  });
+
+  test('files are written whole, next to the printed view', () => {
+    const { out, err } = site.run(['audit', 'pale.html', '--write', 'result.json']);
+    expect(out).toContain('menu-1');
+    expect(err).toContain('Written: result.json');
+    expect(auditModel.parse(JSON.parse(readFileSync(join(site.folder, 'result.json'), 'utf8'))).pages).toHaveLength(1);
+    expect(readdirSync(site.folder).filter((name) => name.startsWith('result.json'))).toEqual(['result.json']);
+  });
+
+  test('nothing is written when the use is wrong', () => {
+    site.run(['audit', 'pale.html', '--write', 'wrong.json', '--at', 'x']);
+    expect(existsSync(join(site.folder, 'wrong.json'))).toBe(false);
+  });
+
+  test('the same run gives the same bytes', () => {
+    expect(site.run(['audit', 'pale.html', '--json']).out).toBe(site.run(['audit', 'pale.html', '--json']).out);
+  });
+
+  test('standard input', () => {
+    const { out, code } = site.run(['audit', '-', '--json'], { input: page('a{color:#aaa}') });
+    expect(code).toBe(1);
+    expect(JSON.parse(out).pages[0].page).toBe('standard input');
+    expect(site.run(['audit', '-']).code).toBe(3);
+  });
+});
+
+describe('help', () => {
+  test('commands, examples, options', () => {
+    const top = site.run(['--help']).out;
+    for (const word of ['audit', 'measure', 'checks', '--version']) expect(top).toContain(word);
+    const own = site.run(['audit', '--help']).out;
+    for (const word of ['Examples', '--at', '--level', '--fail-on', '--write', '--only', 'standard input'])
+      expect(own).toContain(word);
+  });
+
+  test('checks are listed and explained', () => {
+    expect(site.run(['checks']).out).toContain('text-contrast  Menu text stands out from its ground');
+    expect(site.run(['checks', 'small-target']).out).toContain('WCAG 2.5.8 (AA)');
+    expect(JSON.parse(site.run(['checks', '--json']).out)).toHaveLength(3);
+  });
+
+  test('a completion script', () => {
+    expect(site.run(['completion'], { env: { SHELL: '/bin/bash' } }).out).toContain('rope-ladder');
+  });
+});
