@@ -93,8 +93,9 @@ function names(into: Scores): void {
     { encoding: 'utf8', maxBuffer: 1 << 28 },
   );
   console.log(out.trimEnd());
-  for (const [, kind, hit, of] of out.matchAll(/(name|role)s?\D+(\d+) of (\d+)/gi))
-    into[`aria.${kind!.toLowerCase()}`] = Number(percent(Number(hit) / Number(of)));
+  const total = /^total\s+names.*?\((\d+)\/(\d+)\)\s+roles.*?\((\d+)\/(\d+)\)/m.exec(out)!.slice(1).map(Number);
+  into['aria.names'] = Number(percent(total[0]! / total[1]!));
+  into['aria.roles'] = Number(percent(total[2]! / total[3]!));
 }
 
 async function main(): Promise<void> {

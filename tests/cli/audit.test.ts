@@ -31,8 +31,8 @@ describe('what is printed', () => {
     expect(out).toMatch(/320–600\s+column/);
     expect(out).toMatch(/hinders\s+text-contrast\s+601–1920 px\s+WCAG 1\.4\.3 AA/);
     expect(out).toContain('“Home” is #aaaaaa on #ffffff');
-    expect(out).toContain('and 1 more like it: “Fares”');
-    expect(out).toMatch(/set by pale\.html:1:\d+\s+a \{ color: #aaa \}/);
+    expect(out).toContain('and    1 more like it: “Fares”');
+    expect(out).toMatch(/by {5}pale\.html:1:\d+\s+a \{ color: #aaa \}/);
     expect(out).toContain('1 finding: 1 hinders.');
     expect(out).toContain('3 checks, 1 menu, 2 rungs.');
   });

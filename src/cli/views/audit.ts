@@ -46,10 +46,7 @@ function menusPart({ menus }: AuditResult, terminal: Terminal): string {
     return `${colours.bold('Menus')}\n${indent('No menu was found: no navigation landmark and no list of links that is named or placed like one. If the page has one, it may be made by a script.', 2, columns)}`;
   const lines = menus.map((menu) => {
     const subs = menu.items.filter((item) => item.submenu).length;
-    const opened =
-      menu.toggles.length > 0
-        ? `, opened by ${menu.toggles.map((t) => `“${harmless(t.label || t.selector)}”`).join(' or ')}`
-        : '';
+    const opened = menu.toggles.length > 0 ? `, opened by ${menu.toggles.map(toggleName).join(' or ')}` : '';
     const place = menu.at ? `  ${colours.dim(`${harmless(menu.selector)}  ${formatPosition(menu.at)}`)}` : '';
     return indent(
       `${colours.cyan(menu.id)} ${harmless(menu.label)}: ${plural(menu.items.length, 'item')}${subs > 0 ? `, ${plural(subs, 'submenu')}` : ''}${opened}${menu.landmark ? '' : ', in no landmark'}${place}`,
@@ -60,48 +57,50 @@ function menusPart({ menus }: AuditResult, terminal: Terminal): string {
   return `${colours.bold('Menus')}\n${lines.join('\n')}`;
 }
 
+/** A toggle by its label, or as what it is where it has none. */
+function toggleName({ label, selector }: AuditedMenu['toggles'][number]): string {
+  const last = harmless(selector.split(' > ').slice(-1)[0]!);
+  return label === '' ? `a control without a name (${last})` : `“${harmless(label)}”`;
+}
+
+/** A table without lines. */
+const PLAIN = Object.fromEntries(
+  'top top-mid top-left top-right bottom bottom-mid bottom-left bottom-right left-mid mid mid-mid right right-mid middle'
+    .split(' ')
+    .map((name) => [name, '']),
+);
+
 function ladderPart({ menus, rungs }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
   if (menus.length === 0) return '';
-  const wide = columns >= 60 + menus.length * 14;
+  const room = columns - 24 - menus.length * 12;
+  const wide = room >= 20;
   const form = (pair: readonly [string, string]) => (pair[0] === pair[1] ? pair[0] : `${pair[0]} → ${pair[1]}`);
   const table = new Table({
     head: ['px', ...menus.map((m) => m.id), ...(wide ? ['begins with'] : [])],
     style: { head: [], border: [], compact: true, 'padding-left': 0, 'padding-right': 2 },
-    chars: {
-      top: '',
-      'top-mid': '',
-      'top-left': '',
-      'top-right': '',
-      bottom: '',
-      'bottom-mid': '',
-      'bottom-left': '',
-      'bottom-right': '',
-      left: '  ',
-      'left-mid': '',
-      mid: '',
-      'mid-mid': '',
-      right: '',
-      'right-mid': '',
-      middle: '',
-    },
+    chars: { ...PLAIN, left: '  ' },
   });
   for (const rung of rungs) {
-    const first = rung.starts[0];
-    const more = rung.starts.length > 1 ? ` and ${rung.starts.length - 1} more` : '';
-    const begins = first ? `${first.condition}  ${first.place}${more}` : '';
-    const room = columns - 24 - menus.length * 13;
-    table.push([
-      `${rung.from}–${rung.to}`,
-      ...menus.map((m) => form(rung.forms[m.id]!)),
-      ...(wide ? [colours.dim(begins.length > room ? `${begins.slice(0, Math.max(10, room - 1))}…` : begins)] : []),
-    ]);
+    const begins = wide ? [colours.dim(beginning(rung, room))] : [];
+    table.push([`${rung.from}–${rung.to}`, ...menus.map((m) => form(rung.forms[m.id]!)), ...begins]);
   }
   return `${colours.bold('Ladder')}  ${colours.dim('the form each menu shows between two breakpoints')}\n${table
     .toString()
     .split('\n')
     .map((line) => line.trimEnd())
     .join('\n')}`;
+}
+
+/** The condition a rung begins with and, where there is room, its place. */
+function beginning({ starts }: AuditResult['rungs'][number], room: number): string {
+  const [first] = starts;
+  if (!first) return '';
+  const more = starts.length > 1 ? ` +${starts.length - 1}` : '';
+  const whole = `${first.condition}  ${first.place}${more}`;
+  if (whole.length <= room) return whole;
+  const short = `${first.condition}${more}`;
+  return short.length <= room ? short : `${first.condition.slice(0, Math.max(8, room - more.length - 1))}…${more}`;
 }
 
 const WEIGHT_PAINT: Readonly<Record<Weight, 'red' | 'yellow' | 'blue'>> = {
@@ -133,35 +132,22 @@ function findingView(finding: Finding, result: AuditResult, terminal: Terminal):
     finding.widths[0]!.to === result.widths.to;
   const widths = everywhere ? 'every width' : `${printWidths(finding.widths)} px`;
   const state = finding.state === 'normal' ? '' : `  ${finding.state}`;
-  const head = `  ${paint(colours.bold(weight.padEnd(7)))}  ${finding.check}  ${widths}${state}${criteria ? `  ${colours.dim(criteria)}` : ''}`;
+  const head = `  ${paint(weight.padEnd(7))}  ${colours.bold(finding.check)}  ${widths}${state}${criteria ? `  ${colours.dim(criteria)}` : ''}`;
   const [place, ...others] = finding.places;
+  const row = (word: string, text: string) => indent(colours.dim(`${word.padEnd(6)} ${text}`), 4, columns);
   const lines = [
     wrapAnsi(head, columns, { hard: true, trim: false }),
     indent(harmless(finding.says), 4, columns),
-    indent(`${colours.green('Mend')}  ${harmless(finding.mends)}`, 4, columns),
+    indent(`${colours.green('mend')}   ${harmless(finding.mends)}`, 4, columns),
+    row('at', `${place!.at ? `${formatPosition(place!.at)}  ` : ''}${harmless(place!.selector)}`),
   ];
-  lines.push(
-    indent(colours.dim(`${harmless(place!.selector)}${place!.at ? `  ${formatPosition(place!.at)}` : ''}`), 4, columns),
-  );
-  if (finding.cause)
-    lines.push(
-      indent(
-        colours.dim(
-          `set by ${formatPosition(finding.cause.at)}  ${harmless(`${finding.cause.selector ? `${finding.cause.selector} { ${finding.cause.text} }` : finding.cause.text}`)}`,
-        ),
-        4,
-        columns,
-      ),
-    );
+  if (finding.cause) {
+    const { selector, text, at } = finding.cause;
+    lines.push(row('by', `${formatPosition(at)}  ${harmless(selector ? `${selector} { ${text} }` : text)}`));
+  }
   if (others.length > 0) {
     const named = others.slice(0, 6).map((p) => `“${harmless(p.label || p.selector)}”`);
-    lines.push(
-      indent(
-        colours.dim(`and ${others.length} more like it: ${named.join(', ')}${others.length > 6 ? ' …' : ''}`),
-        4,
-        columns,
-      ),
-    );
+    lines.push(row('and', `${others.length} more like it: ${named.join(', ')}${others.length > 6 ? ' …' : ''}`));
   }
   return lines.join('\n');
 }

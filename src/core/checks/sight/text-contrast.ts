@@ -1,6 +1,6 @@
 import { centre } from '../../base/index.js';
 import { contrastRatio, luminance, type Rgba } from '../../css/index.js';
-import { figure, type State } from '../../findings/index.js';
+import { figure, type Cause, type State } from '../../findings/index.js';
 import type { PaintItem } from '../../paint/index.js';
 import { boundsOf, elementOf } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
@@ -123,11 +123,14 @@ function worst(control: Control, scene: Scene, state: State, look: Look): Observ
           ground: hexOf(low.ground),
           ratio: floor(low.ratio),
           needed: low.needed,
-          remedy: remedy ?? '',
+          remedy: remedy?.says ?? '',
         },
         measured: figure(floor(low.ratio), ':1'),
         needed: figure(low.needed, ':1'),
-        cause: causeOf(scene.paintStyle(low.item.node.box), 'color'),
+        cause:
+          remedy?.of === 'ground'
+            ? groundCause(low.item, scene)
+            : causeOf(scene.paintStyle(low.item.node.box), 'color'),
       },
     ];
   }
@@ -135,21 +138,34 @@ function worst(control: Control, scene: Scene, state: State, look: Look): Observ
   return [{ ...base, message: 'unknown', verdict: 'look', data: { label, when, what: unknown.what } }];
 }
 
+/** What to change and what that starts with. */
+interface Remedy {
+  readonly says: string;
+  readonly of: 'text' | 'ground';
+}
+
 /** The nearest colours that pass, the smaller change first; null where no text colour suits all of the ground. */
-function remedyFor({ ink, ground, grounds, needed }: Reading): string | null {
+function remedyFor({ ink, ground, grounds, needed }: Reading): Remedy | null {
   const text = passingColour(ink, ground, needed);
-  const textPasses = text && passesOn(text.colour, grounds, needed) ? text : null;
-  if (!textPasses && grounds.length > 1) return null;
-  const base = passingColour(ground, ink, needed);
-  const options = [
-    textPasses && { share: textPasses.share, says: `the text ${hexOf(textPasses.colour)}` },
-    grounds.length === 1 && base && { share: base.share, says: `the ground ${hexOf(base.colour)}` },
-  ].filter((o) => o !== null && o !== false);
-  const sorted = options
-    .sort((a, b) => a.share - b.share)
-    .filter((o, i, all) => i === 0 || o.share < 0.6 || all[0]!.share > 0.6);
-  if (sorted.length === 0) return null;
-  return `Make ${sorted.map((o) => o.says).join(' or ')} (${sorted.length > 1 ? 'either gives' : 'that gives'} ${needed}:1).`;
+  const options: { readonly of: Remedy['of']; readonly share: number; readonly colour: Rgba }[] = [];
+  if (text && passesOn(text.colour, grounds, needed)) options.push({ of: 'text', ...text });
+  const other = grounds.length === 1 ? passingColour(ground, ink, needed) : null;
+  if (other) options.push({ of: 'ground', ...other });
+  const [best, second] = options.sort((a, b) => a.share - b.share);
+  if (!best) return null;
+  // A second way is only worth naming if it is no far cry from what is there.
+  const both = second && second.share < 0.6 ? [best, second] : [best];
+  const named = both.map((o) => `the ${o.of} ${hexOf(o.colour)}`).join(' or ');
+  return { of: best.of, says: `Make ${named} (${both.length > 1 ? 'either gives' : 'that gives'} ${needed}:1).` };
+}
+
+/** The declaration of the nearest ground behind a text. */
+function groundCause(item: PaintItem, scene: Scene): Cause | null {
+  for (let e = elementOf(item); e; e = e.parent) {
+    const style = scene.style(e);
+    if (style.backgroundColor.a > 0) return causeOf(style, 'backgroundColor');
+  }
+  return null;
 }
 
 /** On a ground that runs from one colour to another, a colour in between is met somewhere. */
