@@ -3,11 +3,11 @@
  *   npm run conformance -- [--only slug,…] [--list N] [--set real|wpt|aria] [--floor]
  */
 import { execFileSync } from 'node:child_process';
-import { existsSync, readFileSync, readdirSync, writeFileSync } from 'node:fs';
+import { existsSync, readFileSync, readdirSync, realpathSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { measureEntries, measureManifest } from './conformance-measure.js';
 
-const ROOT = '../shared/conformance';
+const ROOT = existsSync('../shared/conformance') ? realpathSync('../shared/conformance') : '../shared/conformance';
 const OUT = '.cache/conformance';
 const FLOOR = 'conformance-floor.json';
 const REAL_WIDTHS = [320, 375, 600, 768, 991, 992, 1024, 1280, 1440];
