@@ -49,6 +49,7 @@ describe('uncrawlable-link', () => {
     ['runs something on this page', '<li><a href="#" onclick="toggle()">More</a></li>', []],
     ['opens by data-toggle', '<li><a href="#" data-toggle=collapse>More</a></li>', []],
     ['the current page may be without a link', '<li><a aria-current=page>Times</a></li>', []],
+    ['the current page may name itself', '<li class=current><a href="">Times</a></li>', []],
     ['a plain button', '<li><button>Search</button></li>', []],
     ['an anchor as a mere name', '<li><a name=x></a><a href=t>Times</a></li>', []],
   ])('%s', (_name, items, expected) => {

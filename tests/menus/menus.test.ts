@@ -23,6 +23,11 @@ describe('finding menus', () => {
       `<div class="main-menu">${'<a href=a>A</a><a href=b>B</a><a href=c>C</a>'}</div>`,
       ['main: A B C'],
     ],
+    [
+      'a list of panels with words of their own',
+      `<ul class="sf-menu">${links('A', 'B', 'C')}<li><div>Rather a lot of words in a panel of its own</div></li></ul>`,
+      ['other: A B C'],
+    ],
     ['one link is no menu', '<nav><a href=x>Only</a></nav>', []],
     [
       'a paragraph with links is none',
@@ -126,6 +131,11 @@ describe('toggles', () => {
     [
       'a submenu button is none',
       `<nav><ul><li><button aria-controls=s>More</button><ul id=s>${links('A', 'B')}</ul></li>${links('C', 'D', 'E')}</ul></nav>`,
+      [],
+    ],
+    [
+      'drop-down links of the list are none',
+      `<nav><ul><li><a href="#" class="nav-link dropdown-toggle" data-toggle=dropdown>More</a><ul>${links('A', 'B')}</ul></li>${links('C')}</ul></nav>`,
       [],
     ],
   ])('%s', (_name, body, expected) => {

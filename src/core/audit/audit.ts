@@ -180,7 +180,7 @@ function unopened(menus: readonly Menu[], rungs: readonly Rung[], lookAt: (width
         subject: `opened parts of ${menu.id}`,
         consequence: `${hidden.length} of its ${menu.items.length} items are hidden at some width until something opens them, and are judged only where they show at rest`,
         place: menu.root.startTag ? formatPosition(positionOf(menu.root.startTag)) : null,
-        count: hidden.length,
+        count: 1,
       },
     ];
   });

@@ -21,14 +21,17 @@ const isMenuRole = (e: ElementNode): boolean => /^(menubar|menu)$/.test((e.attri
 const links = (root: ElementNode): ElementNode[] =>
   [...descendants(root)].filter((e) => isControl(e) && e.tag !== 'summary');
 
-/** A wrapper whose links are its substance: a menu rather than a paragraph with links. */
-function isLinkList(root: ElementNode): boolean {
+/** A wrapper whose links are at least a share of its text: a menu rather than a paragraph with links. */
+function isLinkList(root: ElementNode, share: number): boolean {
   const found = links(root);
   if (found.length < 3) return false;
   const linked = found.reduce((sum, e) => sum + collapseSpace(textContent(e)).length, 0);
   const all = collapseSpace(textContent(root)).length;
-  return linked >= all * 0.6;
+  return linked >= all * share;
 }
+
+/** Lists named as menus may hold whole panels with words of their own. */
+const LISTS = new Set(['ul', 'ol', 'menu']);
 
 const inHeaderOrFooter = (e: ElementNode): boolean =>
   closest(
@@ -57,7 +60,11 @@ export function findMenus(document: HtmlDocument): readonly Menu[] {
     if (!listed) continue;
     const named = hasWord(e, MENU_WORDS);
     const placed = inHeaderOrFooter(e) && (e.tag === 'ul' || e.tag === 'ol' || e.tag === 'menu');
-    if ((named ? !inContent(e) || closest(e, isFixedByName) !== null : placed) && isLinkList(e)) claim(e);
+    if (
+      (named ? !inContent(e) || closest(e, isFixedByName) !== null : placed) &&
+      isLinkList(e, named && LISTS.has(e.tag) ? 0.25 : 0.6)
+    )
+      claim(e);
   }
   const sorted = roots.sort((a, b) => a.index - b.index);
   return sorted.map((root, i) => makeMenu(root, i, document, sorted));

@@ -118,7 +118,7 @@ function worded(e: ElementNode): boolean {
     words.some((w) => /^(menu|nav|navbar|drawer|navigation|burger|hamburger|sidebar|mobile)/.test(w));
   const text =
     `${e.attributes.get('aria-label') ?? ''} ${collapseSpace(textContent(e))} ${e.attributes.get('title') ?? ''}`.trim();
-  return byClass || (e.tag !== 'a' && text.length <= 30 && TOGGLE_TEXT.test(text) && !isInList(e));
+  return (byClass && !isInList(e)) || (e.tag !== 'a' && text.length <= 30 && TOGGLE_TEXT.test(text) && !isInList(e));
 }
 
 const isInList = (e: ElementNode): boolean => {

@@ -44,7 +44,7 @@ export const TOGGLE_WORDS = new Set([
   'menutoggle',
   'navicon',
 ]);
-export const CURRENT_WORDS = new Set(['current', 'active', 'selected', 'here']);
+export const CURRENT_WORDS = new Set(['current', 'active', 'selected', 'here', 'this']);
 export const CLOSE_WORDS = new Set(['close', 'closer', 'dismiss']);
 
 /** Labels people give a control that opens a menu, in a few common languages. */

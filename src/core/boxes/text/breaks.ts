@@ -4,9 +4,9 @@ export const OBJECT = '\ufffc';
 /** Offsets at which a paragraph may be broken (before the character at the offset), forced breaks left out. */
 export type LineBreaks = (text: string) => Set<number>;
 
-/** Letters, digits and punctuation of European scripts: what the short rules are right for. */
+/** Letters, digits and punctuation of European scripts, arrows and icon glyphs: what the short rules are right for. */
 const SHORT =
-  /^[\u0009-\u007e\u00a0-\u024f\u0370-\u03ff\u0400-\u052f\u2013\u2014\u2018-\u201e\u2022\u2026\u20ac\ufffc]*$/;
+  /^[\u0009-\u007e\u00a0-\u024f\u0370-\u03ff\u0400-\u052f\u2013\u2014\u2018-\u201e\u2022\u2026\u20ac\u2190-\u21ff\u2500-\u25ff\ue000-\uf8ff\ufffc]*$/;
 
 /** Whether a text needs the full rules of UAX 14. */
 export const needsFullBreaks = (text: string): boolean => !SHORT.test(text);

@@ -102,7 +102,8 @@ function faultOf(item: MenuItem): Fault | null {
     return navigatesByScript(element) || (element.attributes.get('role') === 'link' && !navigable(element))
       ? { message: 'not-a-link', data: { tag: element.tag } }
       : null;
-  if (item.current && href === undefined) return null;
+  // The item of the page one is on may do without an address, or name this very page.
+  if (item.current && (href === undefined || href.trim() === '' || href.trim() === '#')) return null;
   if (href !== undefined && /^\s*javascript:/i.test(href))
     return { message: 'script-href', data: { href: clip(href) } };
   if (isRealAddress(href)) return null;
