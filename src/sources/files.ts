@@ -4,6 +4,8 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import { imageSize } from 'image-size';
 import { PageDraft, type Page } from '../core/index.js';
 import type { PageOptions } from '../core/scene/index.js';
+import { bundledMetrics, webMetrics } from '../core/boxes/index.js';
+import { openFonts } from './fonts.js';
 import { decode, looksBinary } from './decode.js';
 import { SourceError } from './errors.js';
 
@@ -90,9 +92,15 @@ async function gather(draft: PageDraft, site: Site): Promise<Page> {
     for (const url of wanted) resources.set(url, readSheet(url, site, draft));
   }
   const images = new Map(draft.wantedImages().map((url) => [url, readImageSize(url, site)]));
+  const faces = await openFonts(draft.fontFaces(resources), (url) => readBytes(url, site));
   // The tables of line breaking take long to load; most pages do without.
   const breaks = draft.needsFullBreaks ? (await import('../core/boxes/text/full-breaks.js')).fullBreaks : undefined;
-  return draft.finish({ resources, images, ...(breaks ? { breaks } : {}) });
+  return draft.finish({
+    resources,
+    images,
+    ...(breaks ? { breaks } : {}),
+    ...(faces.length > 0 ? { metrics: webMetrics(faces, bundledMetrics) } : {}),
+  });
 }
 
 /** The file an address means: inside the root, or absolute from the root; null if neither. */
@@ -127,6 +135,13 @@ function readSheet(url: string, site: Site, draft: PageDraft): { name: string; t
   } else if (/^https?:/.test(url))
     draft.limits.add('missing', `sheet ${url}`, 'pages from disk do not reach the network');
   return null;
+}
+
+function readBytes(url: string, site: Site): Uint8Array | null {
+  const data = /^data:[^,]*?;base64,([^]*)$/i.exec(url);
+  if (data) return Buffer.from(data[1]!, 'base64');
+  const file = fileFor(url, site);
+  return file && statSync(file).size <= SIZE_CAP ? readFileSync(file) : null;
 }
 
 function dataSheet(url: string): { name: string; text: string } | null {

@@ -25,8 +25,8 @@ describe('finding menus', () => {
     ],
     [
       'a list of panels with words of their own',
-      `<ul class="sf-menu">${links('A', 'B', 'C')}<li><div>Rather a lot of words in a panel of its own</div></li></ul>`,
-      ['other: A B C'],
+      `<ul class="sf-menu">${links('Islands', 'Timetable', 'Fares')}<li><div>Rather a lot of words in a panel of its own</div></li></ul>`,
+      ['other: Islands Timetable Fares'],
     ],
     ['one link is no menu', '<nav><a href=x>Only</a></nav>', []],
     [

@@ -9,5 +9,14 @@ export {
 } from './contexts/independent.js';
 export { makeFragment, paddingBox, type Edges, type Fragment, type Placed } from './fragment.js';
 export { containsAbsolute, containsFixed, isPositioned, type Box } from './box.js';
-export { bundledMetrics, needsFullBreaks, shortBreaks, type LineBreaks, type TextMetrics } from './text/index.js';
+export {
+  bundledMetrics,
+  needsFullBreaks,
+  shortBreaks,
+  type LineBreaks,
+  type OpenFont,
+  type TextMetrics,
+  type WebFace,
+  webMetrics,
+} from './text/index.js';
 export type { Layout } from './layout.js';

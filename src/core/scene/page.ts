@@ -24,7 +24,15 @@ import {
 } from '../cascade/index.js';
 import { factsOf } from '../css/index.js';
 import { parseHtml, type ElementNode, type HtmlDocument } from '../html/index.js';
-import { baseUrl, collectSheets, resolveUrl, type Resources, type RuleSet, type SheetCache } from '../sheets/index.js';
+import {
+  baseUrl,
+  collectSheets,
+  resolveUrl,
+  type FontFace,
+  type Resources,
+  type RuleSet,
+  type SheetCache,
+} from '../sheets/index.js';
 import { Scene } from './scene.js';
 import { CLOSED, mediumOf, type Setting } from './setting.js';
 
@@ -68,6 +76,19 @@ export class PageDraft {
   /** URLs of sheets the page needs beyond those given; imports show only once their sheet is there. */
   wantedSheets(resources: Resources): readonly string[] {
     return collectSheets(this.document, this.text.url, resources, this.sheets, new LimitLog()).wanted;
+  }
+
+  /** The fonts the sheets declare, their sources as absolute URLs, in families some rule asks for. */
+  fontFaces(resources: Resources): readonly FontFace[] {
+    const { ruleSet } = collectSheets(this.document, this.text.url, resources, this.sheets, new LimitLog());
+    if (ruleSet.fontFaces.length === 0) return [];
+    const asked = ruleSet.rules.flatMap((r) => r.declarations.filter((d) => /^(font|font-family|--.*)$/.test(d.name)));
+    const words =
+      asked
+        .map((d) => d.text)
+        .join('\n')
+        .toLowerCase() + this.text.html.toLowerCase();
+    return ruleSet.fontFaces.filter((face) => words.includes(face.family.toLowerCase()));
   }
 
   /** Absolute URLs of pictures whose natural size layout may need. */

@@ -236,7 +236,9 @@ function add(
     });
   }
   for (const { condition, span } of sheet.conditions) note(condition, span, g);
-  g.fontFaces.push(...sheet.fontFaces);
+  if (place)
+    for (const face of sheet.fontFaces)
+      g.fontFaces.push({ ...face, sources: face.sources.flatMap((s) => resolveUrl(s, place.url) ?? []) });
   for (const property of sheet.properties) g.properties.set(property.name, property);
   for (const [name, frames] of sheet.keyframes) g.keyframes.set(name, frames);
 }

@@ -323,6 +323,9 @@ function fontFace(node: AtRule, span: Span, work: Work): void {
     sources,
     weight: given.get('font-weight') ?? 'normal',
     style: given.get('font-style') ?? 'normal',
+    overrides: Object.fromEntries(
+      [...given].filter(([name]) => /^(size-adjust|(ascent|descent|line-gap)-override)$/.test(name)),
+    ),
     span,
   });
 }

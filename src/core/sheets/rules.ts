@@ -46,11 +46,14 @@ export interface SheetThreshold {
   readonly places: readonly { readonly text: string; readonly span: Span }[];
 }
 
+/** An @font-face rule; `sources` are references as written, absolute addresses once its sheet is part of a page. */
 export interface FontFace {
   readonly family: string;
   readonly sources: readonly string[];
   readonly weight: string;
   readonly style: string;
+  /** Descriptors that change metrics, as written: size-adjust, ascent-override, descent-override, line-gap-override. */
+  readonly overrides: Readonly<Record<string, string>>;
   readonly span: Span;
 }
 

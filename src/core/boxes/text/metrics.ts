@@ -17,6 +17,8 @@ export interface Face {
 
 /** The seam between layout and fonts. */
 export interface TextMetrics {
+  /** Whether a family name stands for something these metrics hold. */
+  knows(family: string): boolean;
   face(families: readonly FontFamily[], weight: number, italic: boolean): Face;
 }
 
@@ -154,5 +156,6 @@ function kindOf(families: readonly FontFamily[]): Kind {
 
 /** Metrics from the shipped advance tables. */
 export const bundledMetrics: TextMetrics = {
+  knows: (family) => family.toLowerCase() in KNOWN,
   face: (families, weight, italic) => tableFace(kindOf(families), weight >= 600, italic),
 };

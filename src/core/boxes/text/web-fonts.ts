@@ -1,0 +1,142 @@
+import type { FontFamily } from '../../css/index.js';
+import type { Face, TextMetrics } from './metrics.js';
+
+/** What layout needs of an opened font file; lengths in font units. */
+export interface OpenFont {
+  readonly unitsPerEm: number;
+  readonly ascent: number;
+  /** Below the baseline, positive. */
+  readonly descent: number;
+  readonly lineGap: number;
+  readonly xHeight: number;
+  has(codePoint: number): boolean;
+  /** Advance of a run shaped as a whole. */
+  advance(text: string, kerning: boolean): number;
+}
+
+/** One face a page declares, with its file opened. */
+export interface WebFace {
+  readonly family: string;
+  /** Lightest and heaviest weight it serves. */
+  readonly weights: readonly [number, number];
+  readonly italic: boolean;
+  /** Factors and overrides of the rule; null where it has none. @spec css-fonts-5 §4.9, css-fonts-4 §11.2 */
+  readonly sizeAdjust: number;
+  readonly ascentOverride: number | null;
+  readonly descentOverride: number | null;
+  readonly lineGapOverride: number | null;
+  readonly font: OpenFont;
+}
+
+/** A page's own fonts in front of the bundled tables. */
+export function webMetrics(faces: readonly WebFace[], base: TextMetrics): TextMetrics {
+  const byFamily = new Map<string, WebFace[]>();
+  for (const face of faces) {
+    const name = face.family.toLowerCase();
+    byFamily.set(name, [...(byFamily.get(name) ?? []), face]);
+  }
+  const known = new Map<readonly FontFamily[], Map<number, Face>>();
+  return {
+    knows: (family) => byFamily.has(family.toLowerCase()) || base.knows(family),
+    face(families, weight, italic) {
+      let byCut = known.get(families);
+      if (!byCut) known.set(families, (byCut = new Map()));
+      const key = weight * 2 + Number(italic);
+      let face = byCut.get(key);
+      if (!face) byCut.set(key, (face = pick(families, weight, italic)));
+      return face;
+    },
+  };
+
+  function pick(families: readonly FontFamily[], weight: number, italic: boolean): Face {
+    const at = families.findIndex((f) => byFamily.has(f.name.toLowerCase()) || base.knows(f.name));
+    const own = at < 0 ? undefined : byFamily.get(families[at]!.name.toLowerCase());
+    if (!own) return base.face(families, weight, italic);
+    const rest = families.slice(at + 1);
+    return new WebFontFace(bestCut(own, weight, italic), webMetrics(faces, base).face(rest, weight, italic));
+  }
+}
+
+/** The faces of a family nearest to a weight and style; several where the family is split by characters. @spec css-fonts-4 §5.2 */
+function bestCut(faces: readonly WebFace[], weight: number, italic: boolean): readonly WebFace[] {
+  const sameStyle = faces.filter((f) => f.italic === italic);
+  const pool = sameStyle.length > 0 ? sameStyle : faces;
+  const distance = ({ weights: [low, high] }: WebFace): number => {
+    if (weight >= low && weight <= high) return 0;
+    const gap = weight < low ? low - weight : weight - high;
+    // Heavy weights look up first, light ones down.
+    const wrongWay = weight >= 500 ? high < weight : low > weight;
+    return gap + (wrongWay ? 1000 : 0);
+  };
+  const least = Math.min(...pool.map(distance));
+  return pool.filter((f) => distance(f) === least);
+}
+
+const SPACE = 0x20;
+
+class WebFontFace implements Face {
+  readonly name: string;
+  readonly exact = true;
+  readonly #lead: WebFace;
+  readonly #widths = new Map<string, number>();
+
+  constructor(
+    readonly faces: readonly WebFace[],
+    readonly fallback: Face,
+  ) {
+    this.#lead = faces.find((f) => f.font.has(SPACE)) ?? faces[0]!;
+    this.name = this.#lead.family;
+  }
+
+  width(text: string, size: number, kerning: boolean): number {
+    const snapped = Math.trunc(size * 64) / 64;
+    const key = kerning ? text : `\0${text}`;
+    let em = this.#widths.get(key);
+    if (em === undefined) {
+      if (this.#widths.size > 20_000) this.#widths.clear();
+      em = this.#measure(text, kerning);
+      this.#widths.set(key, em);
+    }
+    return em * snapped;
+  }
+
+  /** Width in em: runs of one font are shaped together, what no font of the family has is set in the next family. */
+  #measure(text: string, kerning: boolean): number {
+    let em = 0;
+    let run = '';
+    let owner: WebFace | null = null;
+    const flush = () => {
+      if (run === '') return;
+      if (owner) em += (owner.font.advance(run, kerning) / owner.font.unitsPerEm) * owner.sizeAdjust;
+      else em += this.fallback.width(run, 64, kerning) / 64;
+      run = '';
+    };
+    for (const character of text) {
+      const code = character.codePointAt(0)!;
+      const next = this.faces.find((f) => f.font.has(code)) ?? null;
+      if (next !== owner) flush();
+      owner = next;
+      run += character;
+    }
+    flush();
+    return em;
+  }
+
+  #share(units: number, override: number | null): number {
+    return (override ?? units / this.#lead.font.unitsPerEm) * this.#lead.sizeAdjust;
+  }
+
+  ascent(size: number): number {
+    return Math.round(this.#share(this.#lead.font.ascent, this.#lead.ascentOverride) * size);
+  }
+  descent(size: number): number {
+    return Math.round(this.#share(this.#lead.font.descent, this.#lead.descentOverride) * size);
+  }
+  lineHeight(size: number): number {
+    const gap = Math.round(this.#share(this.#lead.font.lineGap, this.#lead.lineGapOverride) * size);
+    return this.ascent(size) + this.descent(size) + gap;
+  }
+  xHeight(size: number): number {
+    return this.#share(this.#lead.font.xHeight, null) * size;
+  }
+}
