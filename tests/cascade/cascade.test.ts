@@ -218,3 +218,127 @@ describe('the browser’s own sheet and attributes', () => {
     expect(valueOf(pageFrom('<!doctype html><style>#x{width:50}</style><p id=x>'), '#x', 'width')).toBe('auto');
   });
 });
+
+describe('scopes', () => {
+  const body =
+    '<div class=a><p id=x>1</p><div class=stop><p id=y>2</p></div><div class=b><p id=z>3</p></div></div><p id=o>4</p>';
+  const tops = (css: string) => {
+    const page = styled(css, body);
+    return ['#x', '#y', '#z', '#o'].map((selector) => valueOf(page, selector, 'top'));
+  };
+
+  test.each<[string, string, string[]]>([
+    ['below the root only', '@scope (.a){p{top:1px}}', ['1px', '1px', '1px', 'auto']],
+    ['not below the limit', '@scope (.a) to (.stop){p{top:1px}}', ['1px', 'auto', '1px', 'auto']],
+    [':scope is the root', '@scope (.a){:scope > p{top:1px}}', ['1px', 'auto', 'auto', 'auto']],
+    ['a leading combinator starts there', '@scope (.a){> p{top:1px}}', ['1px', 'auto', 'auto', 'auto']],
+    ['the nearer scope wins', '@scope (.b){p{top:1px}}@scope (.a){p{top:2px}}', ['2px', '2px', '1px', 'auto']],
+    [
+      'specificity counts before nearness',
+      '@scope (.b){p{top:1px}}@scope (.a){p[id]{top:2px}}',
+      ['2px', '2px', '2px', 'auto'],
+    ],
+    ['without a root it is the whole page', '@scope{p{top:1px}}', ['1px', '1px', '1px', '1px']],
+    ['a bad root loses the rule', '@scope (:nonsense){p{top:1px}}p{left:0}', ['auto', 'auto', 'auto', 'auto']],
+  ])('%s', (_name, css, expected) => {
+    expect(tops(css)).toEqual(expected);
+  });
+});
+
+describe('container queries', () => {
+  const box = (css: string, width: number, body = '<div id=w><div id=c><p id=x>1</p></div></div>') =>
+    valueOf(styled(css, body), '#x', 'top', width);
+
+  test.each<[string, string, number, string]>([
+    ['wide enough', '#c{container-type:inline-size}@container (min-width:400px){p{top:1px}}', 800, '1px'],
+    ['too narrow', '#c{container-type:inline-size}@container (min-width:400px){p{top:1px}}', 300, 'auto'],
+    [
+      'the container counts, not the viewport',
+      '#w{width:200px}#c{container-type:inline-size}@container (width > 300px){p{top:1px}}',
+      800,
+      'auto',
+    ],
+    [
+      'padding is not part of it',
+      '#c{container-type:inline-size;width:400px;padding:50px}@container (width > 420px){p{top:1px}}',
+      800,
+      'auto',
+    ],
+    [
+      'by name',
+      '#w{container:none;container-type:inline-size;container-name:outer;width:600px}#c{container-type:inline-size;width:100px}@container outer (width > 500px){p{top:1px}}',
+      800,
+      '1px',
+    ],
+    ['no container, no match', '@container (min-width:1px){p{top:1px}}', 800, 'auto'],
+    [
+      'height needs a size container',
+      '#c{container-type:inline-size}@container (min-height:1px){p{top:1px}}',
+      800,
+      'auto',
+    ],
+    [
+      'height of a size container',
+      '#c{container-type:size;height:50px}@container (min-height:40px){p{top:1px}}',
+      800,
+      '1px',
+    ],
+    [
+      'inline-size and ranges',
+      '#c{container-type:inline-size;width:300px}@container (200px <= inline-size < 400px){p{top:1px}}',
+      800,
+      '1px',
+    ],
+    ['not', '#c{container-type:inline-size;width:300px}@container not (width > 400px){p{top:1px}}', 800, '1px'],
+    [
+      'together with media',
+      '#c{container-type:inline-size}@media (min-width:900px){@container (min-width:100px){p{top:1px}}}',
+      800,
+      'auto',
+    ],
+    [
+      'the container itself is not its own',
+      '#x{container-type:inline-size}@container (min-width:1px){p{top:1px}}',
+      800,
+      'auto',
+    ],
+  ])('%s', (_name, css, width, expected) => {
+    expect(box(css, width)).toBe(expected);
+  });
+
+  test('a container inside a queried one', () => {
+    const css =
+      '#w{container-type:inline-size}@container (min-width:500px){#c{width:200px}}#c{container-type:inline-size}@container (max-width:250px){p{top:1px}}';
+    expect(box(css, 800)).toBe('1px');
+  });
+});
+
+describe('registered properties and animations', () => {
+  test.each<[string, string, string]>([
+    ['an initial value', '@property --g{syntax:"<length>";inherits:false;initial-value:4px}#x{top:var(--g)}', '4px'],
+    [
+      'not inherited',
+      '@property --g{syntax:"<length>";inherits:false;initial-value:4px}div{--g:9px}#x{top:var(--g)}',
+      '4px',
+    ],
+    [
+      'inherited',
+      '@property --g{syntax:"<length>";inherits:true;initial-value:4px}div{--g:9px}#x{top:var(--g)}',
+      '9px',
+    ],
+    [
+      'an invalid value falls back',
+      '@property --g{syntax:"<length>";inherits:false;initial-value:4px}#x{--g:red;top:var(--g)}',
+      '4px',
+    ],
+    ['the end of a kept animation', '@keyframes k{to{top:7px}}#x{top:1px;animation:k 1s forwards}', '7px'],
+    ['an animation that is not kept', '@keyframes k{to{top:7px}}#x{top:1px;animation:k 1s}', '1px'],
+    ['an endless one', '@keyframes k{to{top:7px}}#x{top:1px;animation:k 1s infinite forwards}', '1px'],
+    ['important wins over it', '@keyframes k{to{top:7px}}#x{top:1px!important;animation:k 1s both}', '1px'],
+    ['it wins over the style attribute', '@keyframes k{to{top:7px}}#x{animation:k 1s forwards}', '7px'],
+    ['unknown frames', '#x{top:1px;animation:gone 1s forwards}', '1px'],
+  ])('%s', (_name, css, expected) => {
+    const body = _name.includes('attribute') ? '<div><p id=x style="top:3px">' : '<div><p id=x>';
+    expect(value(css, body, 'top')).toBe(expected);
+  });
+});

@@ -81,13 +81,13 @@ describe('structure of a sheet', () => {
   });
 
   test('what was dropped or not supported is said', () => {
-    const kinds = sheet('@container (min-width: 5px) { a { top: 0 } } :nonsense { top: 0 } @made-up { }').limits.map(
+    const kinds = sheet('@container style(--a: b) { a { top: 0 } } :nonsense { top: 0 } @made-up { }').limits.map(
       (l) => [l.kind, l.subject],
     );
     expect(kinds).toEqual([
       ['repaired', 'selector :nonsense'],
       ['unknown', '@made-up'],
-      ['unsupported', '@container'],
+      ['unsupported', '@container style() and scroll-state()'],
     ]);
   });
 

@@ -7,3 +7,5 @@ export {
   type AuditResult,
 } from './audit.js';
 export { measurePage, resolvedStyle, type Measured, type MeasuredElement, type MeasuredWidth } from './measure.js';
+export { ladderOf, type LadderResult, type LadderRung } from './rungs.js';
+export { longhandsNamed, why, type WhyBand, type WhyEntry, type WhyOptions, type WhyResult } from './why.js';

@@ -15,7 +15,7 @@ import {
 import type { Block, Winner } from './block.js';
 import { adjust, type Placement } from './adjust.js';
 import { indexOf, StyleObject, type ComputedStyle } from './style.js';
-import { resolveCustom, substitute, usesVariables, type CustomProperties } from './variables.js';
+import { resolveCustom, substitute, usesVariables, type CustomProperties, type Registry } from './variables.js';
 
 /** x-height and advance of the digit zero of a font, px. */
 export type FontUnits = (
@@ -29,6 +29,7 @@ export interface ComputeOptions {
   readonly medium: Medium;
   readonly fontUnits: FontUnits;
   readonly quirks: boolean;
+  readonly registry: Registry;
 }
 
 const FONT_SIZE = indexOf('fontSize');
@@ -128,7 +129,10 @@ export function computeStyle(
   const values: unknown[] = parent ? inheritedFrom(parent) : ROWS.map((row) => row.initial(context));
   const declared = new Map([...block.custom].map(([name, entry]) => [name, entry.declaration.text]));
   const inheritedCustom = parent?.custom ?? EMPTY;
-  const custom = declared.size === 0 ? inheritedCustom : resolveCustom(declared, inheritedCustom);
+  const custom =
+    declared.size === 0 && options.registry.size === 0
+      ? inheritedCustom
+      : resolveCustom(declared, inheritedCustom, options.registry);
   const flow = ownFlow(block, parent, custom, context);
   const winners = block.winners(flow);
   prepare(context, parent, root, options);

@@ -11,6 +11,7 @@ import {
 import type { ElementNode, HtmlDocument } from '../html/index.js';
 import {
   parseStyleAttribute,
+  type ContainerQuery,
   type Declaration,
   type Layer,
   type Origin,
@@ -19,7 +20,7 @@ import {
 } from '../sheets/index.js';
 
 /** Strength classes within one origin and importance. @spec css-cascade-5 §6.1 */
-export type Rank = 'hint' | 'sheet' | 'inline';
+export type Rank = 'hint' | 'sheet' | 'inline' | 'animation';
 
 /** A guarded group of declarations on one element: what a rule, a style attribute or hints say of it. */
 export interface Match {
@@ -30,8 +31,11 @@ export interface Match {
   readonly layer: Layer | null;
   readonly specificity: number;
   readonly order: number;
+  /** Steps from the scope's root; Infinity outside scopes. */
+  readonly proximity: number;
   readonly declarations: readonly Declaration[];
   readonly conditions: readonly MediaCondition[];
+  readonly containers: readonly ContainerQuery[];
   readonly guard: Guard;
   readonly selector: Selector | null;
   readonly rule: StyleRule | null;
@@ -63,7 +67,6 @@ interface Buckets {
 }
 
 const WORK_PER_ELEMENT = 20_000;
-const UNSUPPORTED_CONTAINERS = true;
 
 /**
  * Matches every selector once against every element it may concern.
@@ -91,7 +94,6 @@ export function matchDocument(document: HtmlDocument, ruleSet: RuleSet, limits: 
 function fill(ruleSet: RuleSet, quirks: boolean): Buckets {
   const buckets: Buckets = { id: new Map(), class: new Map(), tag: new Map(), any: [] };
   for (const rule of ruleSet.rules) {
-    if (UNSUPPORTED_CONTAINERS && rule.containers.length > 0) continue;
     rule.selectors.forEach((selector, i) => {
       const list = bucket(buckets, selector.bucket, quirks);
       list.push({ rule, selector, id: `${rule.order}.${i}` });
@@ -116,17 +118,19 @@ function matchElement(element: ElementNode, buckets: Buckets, context: MatchCont
     if (!list) return;
     for (const { rule, selector, id } of list) {
       if (selector.pseudoElement === 'other') continue;
-      const guard = selector.match(element, context);
+      const { guard, proximity } = matchScoped(element, rule, selector, context);
       if (guard === false) continue;
       const made: Match = {
-        id,
+        id: proximity === Infinity ? id : `${id}@${proximity}`,
         origin: rule.origin,
         rank: 'sheet',
         layer: rule.layer,
         specificity: selector.specificity,
         order: rule.order,
+        proximity,
         declarations: rule.declarations,
         conditions: rule.conditions,
+        containers: rule.containers,
         guard,
         selector,
         rule,
@@ -143,6 +147,32 @@ function matchElement(element: ElementNode, buckets: Buckets, context: MatchCont
   own.sort(byStrength);
   for (const list of pseudo.values()) list.sort(byStrength);
   return { own, pseudo };
+}
+
+/** A scoped selector is tried below every root the element lies under, the nearest one first. @spec css-cascade-6 §2.5 */
+function matchScoped(
+  element: ElementNode,
+  rule: StyleRule,
+  selector: Selector,
+  context: MatchContext,
+): { guard: Guard; proximity: number } {
+  const scope = rule.scopes[rule.scopes.length - 1];
+  if (!scope) return { guard: selector.match(element, context), proximity: Infinity };
+  const matches = (list: readonly Selector[], e: ElementNode, root: ElementNode | null) =>
+    list.some((s) => s.match(e, { ...context, scope: root }) === true);
+  let limited = false;
+  let steps = 0;
+  const passed: ElementNode[] = [];
+  for (let root: ElementNode | null = element; root; root = root.parent, steps++) {
+    passed.push(root);
+    const holder = root;
+    if (scope.roots ? !matches(scope.roots, root, null) : root !== context.root) continue;
+    limited = passed.some((e) => e !== holder && matches(scope.limits, e, holder));
+    if (limited) continue;
+    const guard = selector.match(element, { ...context, scope: root });
+    if (guard !== false) return { guard, proximity: steps };
+  }
+  return { guard: false, proximity: Infinity };
 }
 
 function fromAttributes(element: ElementNode): Match[] {
@@ -173,8 +203,10 @@ function fixed(id: string, rank: Rank, declarations: readonly Declaration[]): Ma
     layer: null,
     specificity: 0,
     order: 0,
+    proximity: Infinity,
     declarations,
     conditions: [],
+    containers: [],
     guard: true,
     selector: null,
     rule: null,
@@ -193,14 +225,22 @@ function styleSource(element: ElementNode, style: string): SourceText {
   return new SourceText(span.source.name, style, span.start + Math.max(0, value), span.source);
 }
 
-const RANKS: Readonly<Record<Rank, number>> = { hint: 0, sheet: 1, inline: 2 };
+const RANKS: Readonly<Record<Rank, number>> = { hint: 0, sheet: 1, inline: 2, animation: 3 };
+
+/** Nearer scopes are stronger. @spec css-cascade-6 §2.6 */
+const byProximity = (a: Match, b: Match): number =>
+  a.proximity === b.proximity ? 0 : a.proximity < b.proximity ? 1 : -1;
 const layerOrder = (match: Match): number => (match.layer ? match.layer.order : Number.MAX_SAFE_INTEGER);
 
 /** Normal declarations: origin, then style attribute, layer, specificity, order. */
 export function byStrength(a: Match, b: Match): number {
   if (a.origin !== b.origin) return a.origin === 'user-agent' ? -1 : 1;
   return (
-    RANKS[a.rank] - RANKS[b.rank] || layerOrder(a) - layerOrder(b) || a.specificity - b.specificity || a.order - b.order
+    RANKS[a.rank] - RANKS[b.rank] ||
+    layerOrder(a) - layerOrder(b) ||
+    a.specificity - b.specificity ||
+    byProximity(a, b) ||
+    a.order - b.order
   );
 }
 
@@ -208,6 +248,10 @@ export function byStrength(a: Match, b: Match): number {
 export function byImportantStrength(a: Match, b: Match): number {
   if (a.origin !== b.origin) return a.origin === 'user-agent' ? 1 : -1;
   return (
-    RANKS[a.rank] - RANKS[b.rank] || layerOrder(b) - layerOrder(a) || a.specificity - b.specificity || a.order - b.order
+    RANKS[a.rank] - RANKS[b.rank] ||
+    layerOrder(b) - layerOrder(a) ||
+    a.specificity - b.specificity ||
+    byProximity(a, b) ||
+    a.order - b.order
   );
 }

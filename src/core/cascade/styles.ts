@@ -12,13 +12,17 @@ import type { ElementNode } from '../html/index.js';
 import type { Placement } from './adjust.js';
 import { makeBlock, type Block } from './block.js';
 import type { PoseView } from './state.js';
-import { computeStyle, type ComputeOptions, type FontUnits } from './compute.js';
+import { containerHolds, NO_CONTAINERS, type ContainerSizes } from './containers.js';
+import { explainMatches, type Explanation, type Idle } from './explain.js';
+import { computeStyle, flowOf, type ComputeOptions, type FontUnits } from './compute.js';
 import type { Match, MatchedDocument } from './match.js';
 import type { ComputedStyle } from './style.js';
 
 /** The computed styles of a page at one setting. */
 export interface StyleTree {
   readonly medium: Medium;
+  /** Sizes the container queries were answered with. */
+  readonly sizes: ContainerSizes;
   /** Styles by element index. */
   readonly all: readonly ComputedStyle[];
   of(element: ElementNode): ComputedStyle;
@@ -49,6 +53,20 @@ const ATOMIC = new Set([
 
 const CONTROLS = new Set(['input', 'select', 'textarea', 'button', 'meter', 'progress']);
 
+const ANIMATION: Omit<Match, 'id' | 'declarations'> = {
+  origin: 'author',
+  rank: 'animation',
+  layer: null,
+  specificity: 0,
+  order: 0,
+  proximity: Infinity,
+  conditions: [],
+  containers: [],
+  guard: true,
+  selector: null,
+  rule: null,
+};
+
 /** A style as computed once; where viewport lengths took part, one for each viewport. */
 interface Shared {
   style: ComputedStyle | null;
@@ -76,9 +94,9 @@ export class Cascade {
   }
 
   /** All styles at a medium and a state. */
-  styles(medium: Medium, state: StateView): StyleTree {
+  styles(medium: Medium, state: StateView, sizes: ContainerSizes = NO_CONTAINERS): StyleTree {
     const out: ComputedStyle[] = new Array(this.matched.document.elements.length);
-    return this.#tree(medium, state, out, null, () => true);
+    return this.#tree(medium, state, out, null, () => true, sizes);
   }
 
   /** Styles in a pose, worked out only where it may differ from styles at the same medium in the closed pose. */
@@ -93,6 +111,7 @@ export class Cascade {
       out,
       base,
       (element, parentChanged) => parentChanged || dirty[element.index] === 1,
+      base.sizes,
     );
   }
 
@@ -120,9 +139,16 @@ export class Cascade {
     out: ComputedStyle[],
     base: StyleTree | null,
     stale: (element: ElementNode, parentChanged: boolean) => boolean,
+    sizes: ContainerSizes,
   ): StyleTree {
     const truth = new Map<MediaCondition, boolean>();
-    const options: ComputeOptions = { medium, fontUnits: this.fontUnits, quirks: this.matched.document.quirks };
+    const activity: Activity = { truth, medium, state, styles: out, sizes };
+    const options: ComputeOptions = {
+      medium,
+      fontUnits: this.fontUnits,
+      quirks: this.matched.document.quirks,
+      registry: this.matched.ruleSet.properties,
+    };
     const changed: ElementNode[] = [];
     const pseudos = new Map<PseudoElement, Map<number, ComputedStyle | null>>();
     for (const element of this.matched.document.elements) {
@@ -130,8 +156,11 @@ export class Cascade {
       const parent = element.parent ? out[element.parent.index]! : null;
       const parentChanged = base !== null && element.parent !== null && parent !== base.of(element.parent);
       if (!stale(element, parentChanged)) continue;
-      const block = this.#blockOf(element, truth, medium, state);
-      out[index] = this.#style(block, parent, out[0] ?? null, placementOf(element, out), options);
+      const block = this.#blockOf(element, activity);
+      const placement = placementOf(element, out);
+      const style = this.#style(block, parent, out[0] ?? null, placement, options);
+      const ended = this.#afterAnimations(block, style);
+      out[index] = ended ? this.#style(ended, parent, out[0] ?? null, placement, options) : style;
       if (base && (out[index] !== base.of(element) || this.#pseudoStateful[index])) changed.push(element);
     }
     const pseudo = (element: ElementNode, name: PseudoElement): ComputedStyle | null => {
@@ -144,7 +173,7 @@ export class Cascade {
       if (!known) pseudos.set(name, (known = new Map()));
       let style = known.get(element.index);
       if (style === undefined) {
-        const active = matches.filter((m) => isActive(m, truth, medium, state));
+        const active = matches.filter((m) => isActive(m, element, activity));
         const placement: Placement = { root: false, parentDisplay: parent.display, atomic: false, control: false };
         style =
           active.length === 0 ? null : this.#style(this.#block(active), parent, out[0] ?? null, placement, options);
@@ -154,6 +183,7 @@ export class Cascade {
     };
     return {
       medium,
+      sizes,
       all: out,
       of: (element) => out[element.index]!,
       pseudo,
@@ -162,24 +192,52 @@ export class Cascade {
     };
   }
 
-  #blockOf(element: ElementNode, truth: Map<MediaCondition, boolean>, medium: Medium, state: StateView): Block {
+  #blockOf(element: ElementNode, activity: Activity): Block {
     const matches = this.matched.byElement[element.index]!.own;
     let bits = 0;
     let bit = 1;
     let counted = true;
     for (const match of matches) {
-      if (match.guard === true && match.conditions.length === 0) continue;
-      if (isActive(match, truth, medium, state)) bits += bit;
+      if (match.guard === true && match.conditions.length === 0 && match.containers.length === 0) continue;
+      if (isActive(match, element, activity)) bits += bit;
       bit *= 2;
       if (bit > Number.MAX_SAFE_INTEGER / 4) counted = false;
     }
     const known = this.#byElement[element.index];
     const found = counted ? known?.get(bits) : undefined;
     if (found) return found;
-    const block = this.#block(matches.filter((m) => isActive(m, truth, medium, state)));
+    const block = this.#block(matches.filter((m) => isActive(m, element, activity)));
     if (known) known.set(bits, block);
     else this.#byElement[element.index] = new Map([[bits, block]]);
     return block;
+  }
+
+  /** Every declaration of one longhand on an element, strongest first, and what became of each. */
+  explain(element: ElementNode, index: number, tree: StyleTree, state: StateView): Explanation {
+    const activity: Activity = { truth: new Map(), medium: tree.medium, state, styles: tree.all, sizes: tree.sizes };
+    const flow = flowOf(tree.of(element));
+    const idle = (match: Match) => whyInactive(match, element, activity);
+    const { quirks } = this.matched.document;
+    return explainMatches(this.matched.byElement[element.index]!.own, index, flow, idle, quirks);
+  }
+
+  /** The block with the last frames of animations that keep them, or null. @spec css-animations-1 §3.9 (fill-mode) */
+  #afterAnimations(block: Block, style: ComputedStyle): Block | null {
+    if (style.animationName === 'none' || this.matched.ruleSet.keyframes.size === 0) return null;
+    const list = (text: string) => text.split(',').map((part) => part.trim());
+    const [fills, counts, directions] = [
+      style.animationFillMode,
+      style.animationIterationCount,
+      style.animationDirection,
+    ].map(list) as [string[], string[], string[]];
+    const frames = list(style.animationName).flatMap((name, i) => {
+      const at = (values: string[]) => values[i % values.length]!;
+      const keeps = /^(forwards|both)$/.test(at(fills)) && at(counts) !== 'infinite' && at(directions) === 'normal';
+      return keeps ? [{ name, declarations: this.matched.ruleSet.keyframes.get(name) ?? [] }] : [];
+    });
+    if (frames.every((f) => f.declarations.length === 0)) return null;
+    const added = frames.map(({ name, declarations }): Match => ({ ...ANIMATION, id: `k:${name}`, declarations }));
+    return this.#block([...new Set(block.entries.map((e) => e.match)), ...added]);
   }
 
   #block(matches: readonly Match[]): Block {
@@ -228,14 +286,32 @@ function placementCode({ root, atomic, control, parentDisplay }: Placement): num
   );
 }
 
-function isActive(match: Match, truth: Map<MediaCondition, boolean>, medium: Medium, state: StateView): boolean {
+/** What decides whether a match counts. */
+interface Activity {
+  readonly truth: Map<MediaCondition, boolean>;
+  readonly medium: Medium;
+  readonly state: StateView;
+  readonly styles: readonly ComputedStyle[];
+  readonly sizes: ContainerSizes;
+}
+
+/** Why a match does not count just now; null if it does. */
+function whyInactive(match: Match, element: ElementNode, activity: Activity): Idle | null {
+  const { truth, medium, state, styles, sizes } = activity;
   for (const condition of match.conditions) {
     let value = truth.get(condition);
     if (value === undefined) truth.set(condition, (value = condition.evaluate(medium)));
-    if (!value) return false;
+    if (!value) return { why: 'media', text: condition.text };
   }
-  return holds(match.guard, state);
+  const query = match.containers.find((q) => !containerHolds(q, element, styles, sizes, medium));
+  if (query) return { why: 'container', text: query.text };
+  return holds(match.guard, state)
+    ? null
+    : { why: 'state', text: [...new Set([...factsOf(match.guard)].map((f) => `:${f.name}`))].join(' ') };
 }
+
+const isActive = (match: Match, element: ElementNode, activity: Activity): boolean =>
+  whyInactive(match, element, activity) === null;
 
 function placementOf(element: ElementNode, styles: readonly ComputedStyle[]): Placement {
   let parentDisplay: Display | null = null;

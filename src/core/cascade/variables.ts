@@ -1,3 +1,5 @@
+import { parseComponents, readAngle, readColour, readLength, readNumber } from '../css/index.js';
+
 /** Longest text a var() chain may grow to before it is given up as invalid. */
 const LENGTH_CAP = 65_536;
 
@@ -94,18 +96,58 @@ function environment(inside: string, lookup: (name: string) => string | null): s
   return fallback === null ? null : substitute(fallback, lookup);
 }
 
+/** Registered custom properties by name. @spec css-properties-values-api-1 §2 */
+export type Registry = ReadonlyMap<
+  string,
+  { readonly syntax: string; readonly inherits: boolean; readonly initial: string | null }
+>;
+const NOT_REGISTERED: Registry = new Map();
+
+/** Whether a value may be held by a registered property, for the syntaxes that are one plain type. */
+function fitsSyntax(value: string, syntax: string | undefined): boolean {
+  if (syntax === undefined) return true;
+  const items = parseComponents(value.trim());
+  const [item] = items;
+  const one = items.length === 1;
+  switch (syntax) {
+    case '<length>':
+      return one && readLength(item, { percent: false }) !== null;
+    case '<percentage>':
+      return one && item!.type === 'percentage';
+    case '<length-percentage>':
+      return one && readLength(item) !== null;
+    case '<number>':
+      return one && readNumber(item) !== null;
+    case '<integer>':
+      return one && readNumber(item, { integer: true }) !== null;
+    case '<color>':
+      return one && readColour(item) !== null;
+    case '<angle>':
+      return one && readAngle(item) !== null;
+    default:
+      return true;
+  }
+}
+
 /**
  * Computed custom properties of an element: its own declarations resolved against each other and the parent's.
  * Members of a cycle compute to nothing.
  * @spec css-variables-1 §2.3
  */
-export function resolveCustom(declared: ReadonlyMap<string, string>, inherited: CustomProperties): CustomProperties {
+export function resolveCustom(
+  declared: ReadonlyMap<string, string>,
+  inherited: CustomProperties,
+  registry: Registry = NOT_REGISTERED,
+): CustomProperties {
+  const initial = (name: string) => registry.get(name)?.initial ?? null;
+  const passedOn = (name: string) =>
+    registry.get(name)?.inherits === false ? initial(name) : (inherited.get(name) ?? initial(name));
   const done = new Map<string, string | null>();
   const open = new Set<string>();
   const cyclic = new Set<string>();
   const lookup = (name: string): string | null => {
     const text = declared.get(name);
-    if (text === undefined) return inherited.get(name) ?? null;
+    if (text === undefined) return passedOn(name);
     if (done.has(name)) return done.get(name)!;
     if (open.has(name)) {
       for (const member of [...open].slice([...open].indexOf(name))) cyclic.add(member);
@@ -114,16 +156,19 @@ export function resolveCustom(declared: ReadonlyMap<string, string>, inherited: 
     open.add(name);
     const wide = text.trim().toLowerCase();
     let value: string | null;
-    if (wide === 'initial') value = null;
-    else if (['inherit', 'unset', 'revert', 'revert-layer'].includes(wide)) value = inherited.get(name) ?? null;
+    if (wide === 'initial') value = initial(name);
+    else if (wide === 'inherit') value = inherited.get(name) ?? initial(name);
+    else if (['unset', 'revert', 'revert-layer'].includes(wide)) value = passedOn(name);
     else value = usesVariables(text) ? substitute(text, lookup) : text;
     open.delete(name);
     if (cyclic.has(name)) value = null;
+    if (value !== null && !fitsSyntax(value, registry.get(name)?.syntax)) value = passedOn(name);
+    value ??= cyclic.has(name) ? initial(name) : value;
     done.set(name, value);
     return value;
   };
   const out = new Map(inherited);
-  for (const name of declared.keys()) {
+  for (const name of [...declared.keys(), ...registry.keys()]) {
     const value = lookup(name);
     if (value === null) out.delete(name);
     else out.set(name, value);

@@ -15,9 +15,12 @@ import {
 import {
   Cascade,
   differsInColourOnly,
+  isContainer,
   matchDocument,
   stateView,
   type ComputedStyle,
+  type ContainerSizes,
+  type Explanation,
   type FontUnits,
   type MatchedDocument,
   type StyleTree,
@@ -173,6 +176,17 @@ export class Page {
     return out;
   }
 
+  /** What became of every declaration of a longhand on an element at a setting. */
+  explain(element: ElementNode, index: number, s: Setting): Explanation {
+    return this.#cascade.explain(element, index, this.scene(s).styles, stateView(s.pose));
+  }
+
+  /** Whether any rule under a media condition speaks of an element or its pseudo-elements. */
+  conditionTouches(text: string, element: ElementNode): boolean {
+    const { own, pseudo } = this.#cascade.matched.byElement[element.index]!;
+    return [own, ...pseudo.values()].some((list) => list.some((m) => m.conditions.some((c) => c.text === text)));
+  }
+
   /** The page at a setting; equal settings give the same scene. */
   scene(s: Setting): Scene {
     const key = this.#keyOf(s);
@@ -195,7 +209,24 @@ export class Page {
     const medium = mediumOf(s, this.#scripting);
     const closed = Object.keys(s.pose).length === 0;
     if (!closed) return this.#posed(s, this.scene({ ...s, pose: CLOSED }));
-    return this.#laidOut(s, this.#cascade.styles(medium, stateView(s.pose)));
+    return this.#settled(s, this.#laidOut(s, this.#cascade.styles(medium, stateView(s.pose))));
+  }
+
+  /** Answers container queries from layout until they no longer change. @spec css-contain-3 §6.1 */
+  #settled(s: Setting, first: Scene): Scene {
+    if (!this.ruleSet.rules.some((rule) => rule.containers.length > 0)) return first;
+    let scene = first;
+    for (let round = 0; round < CONTAINER_ROUNDS; round++) {
+      const sizes = containerSizes(scene);
+      const known = scene.styles.sizes;
+      const same = [...sizes].every(
+        ([e, size]) => known.get(e)?.width === size.width && known.get(e)?.height === size.height,
+      );
+      if (same) return scene;
+      scene = this.#laidOut(s, this.#cascade.styles(scene.medium, stateView(s.pose), sizes));
+    }
+    this.#log.add('budget', '@container', 'a query kept changing its own answer; the last one was taken');
+    return scene;
   }
 
   /**
@@ -264,6 +295,23 @@ export class Page {
     this.#trees.push(made);
     return made;
   }
+}
+
+const CONTAINER_ROUNDS = 6;
+
+/** Content boxes of all size containers of a scene. */
+function containerSizes(scene: Scene): ContainerSizes {
+  const out = new Map<ElementNode, { width: number; height: number }>();
+  for (const element of scene.document.elements) {
+    const fragment = isContainer(scene.style(element)) ? scene.fragment(element) : null;
+    if (!fragment) continue;
+    const { border, padding } = fragment;
+    out.set(element, {
+      width: fragment.width - border.left - border.right - padding.left - padding.right,
+      height: fragment.height - border.top - border.bottom - padding.top - padding.bottom,
+    });
+  }
+  return out;
 }
 
 /** Fact → element it is asked of → properties set by rules that ask. */

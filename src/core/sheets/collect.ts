@@ -230,6 +230,7 @@ function add(
       declarations: rule.declarations,
       conditions: conditions.length > 0 ? [...conditions, ...rule.conditions] : rule.conditions,
       containers: rule.containers,
+      scopes: rule.scopes,
       layer: path.length > 0 ? layerAt(path, g.layers) : null,
       order: g.rules.length,
       span: rule.span,

@@ -9,7 +9,7 @@ import {
   type MediaCondition,
   type Selector,
 } from '../css/index.js';
-import type { ContainerQuery, Declaration, FontFace, RegisteredProperty } from './rules.js';
+import type { ContainerQuery, Declaration, FontFace, RegisteredProperty, Scope } from './rules.js';
 
 /** A rule of one sheet, its place among layers still relative to that sheet. */
 export interface SheetRule {
@@ -19,6 +19,7 @@ export interface SheetRule {
   readonly containers: readonly ContainerQuery[];
   /** Names of enclosing layers, outermost first; anonymous layers have unique names beginning with `#`. */
   readonly layers: readonly string[];
+  readonly scopes: readonly Scope[];
   readonly span: Span;
 }
 
@@ -53,6 +54,7 @@ interface Frame {
   readonly conditions: readonly MediaCondition[];
   readonly containers: readonly ContainerQuery[];
   readonly layers: readonly string[];
+  readonly scopes: readonly Scope[];
   /** Selectors of the enclosing style rule. */
   readonly parent: readonly Selector[] | null;
 }
@@ -99,7 +101,7 @@ export function parseSheet(source: SourceText): ParsedSheet {
     return { ...out, limits: limits.list() };
   }
   const work: Work = { out, limits, anonymous: 0, importsOpen: true };
-  walk(root, { conditions: [], containers: [], layers: [], parent: null }, work, 0);
+  walk(root, { conditions: [], containers: [], layers: [], scopes: [], parent: null }, work, 0);
   return { ...out, limits: limits.list() };
 }
 
@@ -167,15 +169,26 @@ function emit(
   node: ChildNode,
   work: Work,
 ): void {
-  const { conditions, containers, layers } = frame;
-  work.out.rules.push({ selectors, declarations, conditions, containers, layers, span: spanOf(node, work.out.source) });
+  const { conditions, containers, layers, scopes } = frame;
+  work.out.rules.push({
+    selectors,
+    declarations,
+    conditions,
+    containers,
+    layers,
+    scopes,
+    span: spanOf(node, work.out.source),
+  });
 }
 
 function styleRule(node: Rule, frame: Frame, work: Work, depth: number): void {
   work.importsOpen = false;
   let selectors: readonly Selector[];
   try {
-    selectors = compileSelectors(node.selector.replace(/\/\*[^]*?\*\//g, ' '), { parent: frame.parent });
+    const text = node.selector.replace(/\/\*[^]*?\*\//g, ' ');
+    selectors = compileSelectors(frame.scopes.length > 0 && !frame.parent ? scopedText(text) : text, {
+      parent: frame.parent,
+    });
   } catch (error) {
     if (!(error instanceof SelectorError)) throw error;
     work.limits.add(
@@ -222,16 +235,8 @@ function atRule(node: AtRule, frame: Frame, work: Work, depth: number): void {
       return;
     case 'layer':
       return layerRule(node, params, frame, work, depth);
-    case 'container': {
-      const match = /^(?!not\b|style\(|scroll-state\()([a-z_-][\w-]*)?\s*(.*)$/is.exec(params);
-      work.limits.add('unsupported', '@container', 'its rules are left out', span);
-      return walk(
-        node,
-        { ...frame, containers: [...frame.containers, { name: match?.[1] ?? null, text: match?.[2] ?? params }] },
-        work,
-        depth + 1,
-      );
-    }
+    case 'container':
+      return containerRule(node, params, frame, work, depth);
     case 'import':
       return importRule(params, frame, span, work);
     case 'font-face':
@@ -242,11 +247,42 @@ function atRule(node: AtRule, frame: Frame, work: Work, depth: number): void {
     case 'property':
       return registered(node, params, work);
     case 'scope':
-      work.limits.add('unsupported', '@scope', 'its rules are left out', span);
-      return;
+      return scopeRule(node, params, frame, work, depth);
     default:
       if (!IGNORED.has(name)) work.limits.add('unknown', `@${name}`, 'dropped as in browsers', span);
   }
+}
+
+/** Selectors of a scoped rule that begin with a combinator start from the scope's root. */
+function scopedText(text: string): string {
+  return text
+    .split(',')
+    .map((part) => (/^\s*[>+~]/.test(part) ? `:scope ${part}` : part.replace(/&/g, ':where(:scope)')))
+    .join(',');
+}
+
+/** @spec css-cascade-6 §2.5 */
+function scopeRule(node: AtRule, params: string, frame: Frame, work: Work, depth: number): void {
+  const match = /^(?:\(([^]*?)\))?\s*(?:to\s*\(([^]*)\))?$/i.exec(params);
+  if (!match) return;
+  try {
+    const roots = match[1] ? compileSelectors(match[1], { parent: frame.parent, relative: true }) : null;
+    const limits = match[2] ? compileSelectors(match[2].replace(/^\s*([>+~])/, ':scope $1'), { parent: null }) : [];
+    walk(node, { ...frame, parent: null, scopes: [...frame.scopes, { roots, limits }] }, work, depth + 1);
+  } catch (error) {
+    if (!(error instanceof SelectorError)) throw error;
+  }
+}
+
+/** @spec css-contain-3 §3 */
+function containerRule(node: AtRule, params: string, frame: Frame, work: Work, depth: number): void {
+  const match = /^(?!not\b|style\(|scroll-state\()([a-z_-][\w-]*)?\s*([^]*)$/i.exec(params);
+  const text = (match?.[2] ?? params).trim();
+  const span = spanOf(node, work.out.source);
+  if (/\b(style|scroll-state)\(/i.test(text)) {
+    work.limits.add('unsupported', '@container style() and scroll-state()', 'such queries are taken as false', span);
+  }
+  walk(node, { ...frame, containers: [...frame.containers, { name: match?.[1] ?? null, text }] }, work, depth + 1);
 }
 
 const IGNORED = new Set([

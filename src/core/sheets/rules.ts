@@ -25,6 +25,12 @@ export interface ContainerQuery {
   readonly text: string;
 }
 
+/** Where an @scope rule holds: below a root, not below a limit. @spec css-cascade-6 §2.5 */
+export interface Scope {
+  readonly roots: readonly Selector[] | null;
+  readonly limits: readonly Selector[];
+}
+
 /** A style rule, flattened: conditions of all enclosing at-rules and the selectors nesting made absolute. */
 export interface StyleRule {
   readonly origin: Origin;
@@ -34,6 +40,8 @@ export interface StyleRule {
   readonly conditions: readonly MediaCondition[];
   readonly containers: readonly ContainerQuery[];
   readonly layer: Layer | null;
+  /** Enclosing @scope rules, outermost first. */
+  readonly scopes: readonly Scope[];
   /** Order of appearance over all sheets. */
   readonly order: number;
   readonly span: Span;

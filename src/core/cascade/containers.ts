@@ -1,0 +1,56 @@
+import { compileMedia, type Medium } from '../css/index.js';
+import type { ElementNode } from '../html/index.js';
+import type { ContainerQuery } from '../sheets/index.js';
+import type { ComputedStyle } from './style.js';
+
+/** Content-box sizes of size containers as last laid out, px, by element. */
+export type ContainerSizes = ReadonlyMap<ElementNode, { readonly width: number; readonly height: number }>;
+
+export const NO_CONTAINERS: ContainerSizes = new Map();
+
+/** What a container answers queries about. */
+function sizesOf(style: ComputedStyle): 'none' | 'inline' | 'both' {
+  const types = style.containerType.toLowerCase().split(/\s+/);
+  return types.includes('size') ? 'both' : types.includes('inline-size') ? 'inline' : 'none';
+}
+
+export const isContainer = (style: ComputedStyle): boolean => sizesOf(style) !== 'none';
+
+const ASKS_HEIGHT = /\b(block-size|height|aspect-ratio|orientation)\b/i;
+
+/** The nearest ancestor that can answer a query. @spec css-contain-3 §3.1 */
+function containerFor(
+  query: ContainerQuery,
+  element: ElementNode,
+  styles: readonly ComputedStyle[],
+): ElementNode | null {
+  const needsHeight = ASKS_HEIGHT.test(query.text);
+  for (let e = element.parent; e; e = e.parent) {
+    const style = styles[e.index]!;
+    const kind = sizesOf(style);
+    if (kind === 'none' || (needsHeight && kind !== 'both')) continue;
+    if (query.name !== null && !style.containerName.split(/\s+/).includes(query.name)) continue;
+    return e;
+  }
+  return null;
+}
+
+/**
+ * Whether a size query holds for an element; false where no container is there or none was laid out yet.
+ * Relative lengths in the query count from the initial font size.
+ * @spec css-contain-3 §3, §6
+ */
+export function containerHolds(
+  query: ContainerQuery,
+  element: ElementNode,
+  styles: readonly ComputedStyle[],
+  sizes: ContainerSizes,
+  medium: Medium,
+): boolean {
+  if (query.text === '') return containerFor(query, element, styles) !== null;
+  const container = containerFor(query, element, styles);
+  const size = container && sizes.get(container);
+  if (!size) return false;
+  const text = query.text.replace(/\binline-size\b/gi, 'width').replace(/\bblock-size\b/gi, 'height');
+  return compileMedia(text).evaluate({ ...medium, width: size.width, height: size.height });
+}
