@@ -5,6 +5,8 @@ import { SourceError } from '../sources/index.js';
 import { auditCommand } from './commands/audit.js';
 import { checksCommand } from './commands/checks.js';
 import { measureCommand } from './commands/measure.js';
+import { rungsCommand } from './commands/rungs.js';
+import { whyCommand } from './commands/why.js';
 import { EXIT, UsageError } from './errors.js';
 import { finish } from './finish.js';
 import { STANDARD_INPUT } from './options.js';
@@ -19,6 +21,8 @@ async function main(words: readonly string[]): Promise<void> {
     .usage('$0 <command>\n\nAudits built navigation menus from their markup and style sheets.')
     .command(auditCommand)
     .command(measureCommand)
+    .command(rungsCommand)
+    .command(whyCommand)
     .command(checksCommand)
     .demandCommand(1, 'Name a command; --help lists them.')
     .strict()

@@ -14,3 +14,4 @@ export {
 export * from './audit/index.js';
 export { CHECKS, type Check, type CheckMeta } from './checks/index.js';
 export * from './findings/index.js';
+export { SelectorError } from './css/index.js';

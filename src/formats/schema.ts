@@ -61,7 +61,7 @@ const page = z.strictObject({
     z.strictObject({
       from: px,
       to: px,
-      starts: z.array(z.strictObject({ condition: z.string(), place: z.string() })),
+      starts: z.array(z.strictObject({ condition: z.string(), place: z.string(), change: z.enum(['begins', 'ends']) })),
       forms: z.record(z.string(), z.tuple([form, form])),
     }),
   ),

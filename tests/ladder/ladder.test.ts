@@ -1,10 +1,23 @@
 import fc from 'fast-check';
 import { SourceText } from '../../src/core/base/index.js';
-import { endsOf, firstBeyond, join, rungsAt, rungsOf, spread, type Rung } from '../../src/core/ladder/index.js';
+import {
+  endsOf,
+  firstBeyond,
+  join,
+  rungsAt,
+  rungsOf,
+  seamsOf,
+  spread,
+  type Rung,
+} from '../../src/core/ladder/index.js';
 import type { SheetThreshold } from '../../src/core/sheets/index.js';
 
 const source = new SourceText('a.css', 'x');
-const threshold = (px: number, side: 'from' | 'above', text = `${side} ${px}`): SheetThreshold => ({
+const threshold = (
+  px: number,
+  side: 'from' | 'above',
+  text = side === 'from' ? `(min-width: ${px}px)` : `(max-width: ${px}px)`,
+): SheetThreshold => ({
   px,
   side,
   places: [{ text, span: { source, start: 0, end: 1 } }],
@@ -67,8 +80,8 @@ describe('rungs', () => {
       { from: 320, to: 1000 },
     );
     expect(second!.starts).toEqual([
-      { condition: '(min-width: 768px)', place: 'a.css:1:1' },
-      { condition: '(max-width: 767.98px)', place: 'a.css:1:1' },
+      { condition: '(min-width: 768px)', place: 'a.css:1:1', change: 'begins' },
+      { condition: '(max-width: 767.98px)', place: 'a.css:1:1', change: 'ends' },
     ]);
   });
 
@@ -97,6 +110,15 @@ describe('rungs', () => {
     );
   });
 
+  test('conditions that never hold on a screen make no rung', () => {
+    const print = threshold(600, 'from', 'print and (min-width: 600px)');
+    const touch = threshold(700, 'from', '(hover: none) and (min-width: 700px)');
+    expect(bands(rungsOf([print, touch], { from: 320, to: 1920 }))).toEqual([
+      [320, 699],
+      [700, 1920],
+    ]);
+  });
+
   test('chosen widths', () => {
     const rungs = rungsOf([threshold(768, 'from')], { from: 320, to: 1920 });
     expect(bands(rungsAt(rungs, [1280, 375]))).toEqual([
@@ -105,6 +127,32 @@ describe('rungs', () => {
     ]);
     expect(bands(rungsAt(rungs, [100]))).toEqual([[100, 100]]);
     expect(endsOf(rungs[0]!)).toEqual([320, 767]);
+  });
+});
+
+describe('seams', () => {
+  const seams = (...list: SheetThreshold[]) =>
+    seamsOf([...list].sort((a, b) => a.px - b.px)).map((s) => [s.kind, s.from, s.to]);
+
+  test.each<[string, SheetThreshold[], unknown[]]>([
+    ['meeting to a hair', [threshold(767.98, 'above'), threshold(768, 'from')], []],
+    ['a fraction', [threshold(767, 'above'), threshold(768, 'from')], [['fraction', 767, 768]]],
+    ['a gap', [threshold(760, 'above'), threshold(768, 'from')], [['gap', 760, 768]]],
+    ['both at one px', [threshold(768, 'above'), threshold(768, 'from')], [['overlap', 768, 768]]],
+    ['both over some px', [threshold(770, 'above'), threshold(768, 'from')], [['overlap', 768, 770]]],
+    ['far apart on purpose', [threshold(600, 'above'), threshold(900, 'from')], []],
+    ['alone', [threshold(600, 'above')], []],
+    ['only the nearest pair', [threshold(599.98, 'above'), threshold(600, 'from'), threshold(605, 'above')], []],
+  ])('%s', (_name, list, expected) => {
+    expect(seams(...list)).toEqual(expected);
+  });
+
+  test('both places are named', () => {
+    const [seam] = seamsOf([threshold(767, 'above'), threshold(768, 'from')]);
+    expect(seam).toMatchObject({
+      lower: { condition: '(max-width: 767px)', place: 'a.css:1:1' },
+      upper: { condition: '(min-width: 768px)' },
+    });
   });
 });
 

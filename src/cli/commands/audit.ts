@@ -1,11 +1,12 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { auditPage, LEVELS, WEIGHTS, type AuditResult, type Level, type Weight } from '../../core/index.js';
 import { formatFor, writeWhole } from '../../formats/index.js';
-import { loadFile, loadStandardInput, SourceError } from '../../sources/index.js';
+import { SourceError } from '../../sources/index.js';
 import { EXIT, UsageError, type ExitCode } from '../errors.js';
 import { finish } from '../finish.js';
-import { parseChecks, parseWidth, parseWidths, STANDARD_INPUT } from '../options.js';
+import { parseChecks, parseWidth, parseWidths } from '../options.js';
 import { progressOn } from '../progress.js';
+import { readPage } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { later } from '../work.js';
 import { auditView } from '../views/audit.js';
@@ -71,8 +72,7 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
   for (const name of args.pages) {
     try {
       progress.say(`Reading ${name}`);
-      const source = { scripting: true, ...(args.root === undefined ? {} : { root: args.root }) };
-      const page = name === STANDARD_INPUT ? await loadStandardInput(source) : await loadFile(name, source);
+      const page = await readPage(name, args.root);
       results.push(
         auditPage(page, { ...options, onCheck: (id, i, n) => progress.say(`${name}: ${id} (${i + 1} of ${n})`) }),
       );

@@ -12,6 +12,7 @@ import {
   type Weight,
 } from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
+import { indent, NO_LINES, PLAIN_STYLE, plural } from './layout.js';
 
 type Paint = (text: string) => string;
 
@@ -28,17 +29,9 @@ export function auditView(result: AuditResult, terminal: Terminal): string {
   return `${parts.filter((part) => part !== '').join('\n\n')}\n`;
 }
 
-const indent = (text: string, by: number, columns: number): string =>
-  wrapAnsi(text, Math.max(20, columns - by), { hard: true })
-    .split('\n')
-    .map((line) => ' '.repeat(by) + line)
-    .join('\n');
-
 function heading({ page, widths, level }: AuditResult, { colours }: Terminal): string {
   return `${colours.bold(harmless(page))}  ${widths.from === widths.to ? widths.from : `${widths.from} to ${widths.to}`} px, level ${level}`;
 }
-
-const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
 
 function menusPart({ menus }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
@@ -63,13 +56,6 @@ function toggleName({ label, selector }: AuditedMenu['toggles'][number]): string
   return label === '' ? `a control without a name (${last})` : `“${harmless(label)}”`;
 }
 
-/** A table without lines. */
-const PLAIN = Object.fromEntries(
-  'top top-mid top-left top-right bottom bottom-mid bottom-left bottom-right left-mid mid mid-mid right right-mid middle'
-    .split(' ')
-    .map((name) => [name, '']),
-);
-
 function ladderPart({ menus, rungs }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
   if (menus.length === 0) return '';
@@ -78,8 +64,8 @@ function ladderPart({ menus, rungs }: AuditResult, terminal: Terminal): string {
   const form = (pair: readonly [string, string]) => (pair[0] === pair[1] ? pair[0] : `${pair[0]} → ${pair[1]}`);
   const table = new Table({
     head: ['px', ...menus.map((m) => m.id), ...(wide ? ['begins with'] : [])],
-    style: { head: [], border: [], compact: true, 'padding-left': 0, 'padding-right': 2 },
-    chars: { ...PLAIN, left: '  ' },
+    style: PLAIN_STYLE,
+    chars: NO_LINES,
   });
   for (const rung of rungs) {
     const begins = wide ? [colours.dim(beginning(rung, room))] : [];
@@ -97,10 +83,11 @@ function beginning({ starts }: AuditResult['rungs'][number], room: number): stri
   const [first] = starts;
   if (!first) return '';
   const more = starts.length > 1 ? ` +${starts.length - 1}` : '';
-  const whole = `${first.condition}  ${first.place}${more}`;
+  const condition = first.change === 'ends' ? `end of ${first.condition}` : first.condition;
+  const whole = `${condition}  ${first.place}${more}`;
   if (whole.length <= room) return whole;
-  const short = `${first.condition}${more}`;
-  return short.length <= room ? short : `${first.condition.slice(0, Math.max(8, room - more.length - 1))}…${more}`;
+  const short = `${condition}${more}`;
+  return short.length <= room ? short : `${condition.slice(0, Math.max(8, room - more.length - 1))}…${more}`;
 }
 
 const WEIGHT_PAINT: Readonly<Record<Weight, 'red' | 'yellow' | 'blue'>> = {

@@ -160,15 +160,13 @@ function matchScoped(
   if (!scope) return { guard: selector.match(element, context), proximity: Infinity };
   const matches = (list: readonly Selector[], e: ElementNode, root: ElementNode | null) =>
     list.some((s) => s.match(e, { ...context, scope: root }) === true);
-  let limited = false;
   let steps = 0;
   const passed: ElementNode[] = [];
   for (let root: ElementNode | null = element; root; root = root.parent, steps++) {
     passed.push(root);
     const holder = root;
     if (scope.roots ? !matches(scope.roots, root, null) : root !== context.root) continue;
-    limited = passed.some((e) => e !== holder && matches(scope.limits, e, holder));
-    if (limited) continue;
+    if (passed.some((e) => e !== holder && matches(scope.limits, e, holder))) continue;
     const guard = selector.match(element, { ...context, scope: root });
     if (guard !== false) return { guard, proximity: steps };
   }

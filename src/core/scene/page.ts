@@ -25,7 +25,7 @@ import {
   type MatchedDocument,
   type StyleTree,
 } from '../cascade/index.js';
-import { factsOf } from '../css/index.js';
+import { compileSelectors, factsOf, holds } from '../css/index.js';
 import { parseHtml, type ElementNode, type HtmlDocument } from '../html/index.js';
 import {
   baseUrl,
@@ -174,6 +174,21 @@ export class Page {
       for (const name of own) for (const property of this.#touched.get(name)?.get(e) ?? []) out.add(property);
     }
     return out;
+  }
+
+  /** Elements a selector matches at rest, in document order. Throws SelectorError if it is none. */
+  find(selector: string): readonly ElementNode[] {
+    const compiled = compileSelectors(selector);
+    const { document } = this;
+    const context = {
+      quirks: document.quirks,
+      scripting: this.#scripting,
+      root: document.root,
+      scope: null,
+      budget: { left: 1e7 },
+    };
+    const rest = stateView({});
+    return document.elements.filter((e) => compiled.some((s) => holds(s.match(e, context), rest)));
   }
 
   /** What became of every declaration of a longhand on an element at a setting. */

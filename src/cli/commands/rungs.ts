@@ -1,0 +1,54 @@
+import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
+import { ladderOf } from '../../core/index.js';
+import { UsageError } from '../errors.js';
+import { parseWidth } from '../options.js';
+import { readPage } from '../source-options.js';
+import { terminalOf } from '../terminal.js';
+import { rungsView } from '../views/rungs.js';
+import { later } from '../work.js';
+
+interface RungsArguments {
+  page: string;
+  root?: string;
+  from: number;
+  to: number;
+  height: number;
+  json: boolean;
+  color?: boolean;
+}
+
+const builder = (argv: Argv): Argv<RungsArguments> =>
+  argv
+    .positional('page', { type: 'string', demandOption: true, describe: 'A built page, or - for standard input' })
+    .option('root', { type: 'string', describe: 'Folder the site’s absolute addresses start from' })
+    .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
+    .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
+    .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
+    .option('json', { type: 'boolean', default: false, describe: 'Print as JSON' })
+    .example(
+      '$0 rungs dist/index.html',
+      'Every breakpoint, where it is written, and what the menus do there',
+    ) as unknown as Argv<RungsArguments>;
+
+async function handler(args: ArgumentsCamelCase<RungsArguments>): Promise<void> {
+  const from = parseWidth(args.from, '--from');
+  const to = parseWidth(args.to, '--to');
+  if (from > to) throw new UsageError(`--from ${from} is wider than --to ${to}`, 'Swap the two.');
+  const result = ladderOf(await readPage(args.page, args.root), {
+    from,
+    to,
+    height: parseWidth(args.height, '--height'),
+  });
+  process.stdout.write(
+    args.json
+      ? `${JSON.stringify(result, null, 2)}\n`
+      : rungsView(result, terminalOf(process.stdout, args.color, process.env)),
+  );
+}
+
+export const rungsCommand: CommandModule<object, RungsArguments> = {
+  command: 'rungs <page>',
+  describe: 'List the width bands of a page, what begins each, and the form of every menu in it',
+  builder: builder as never,
+  handler: later(handler),
+};

@@ -1,0 +1,85 @@
+import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
+import { longhandsNamed, why } from '../../core/index.js';
+import { UsageError } from '../errors.js';
+import { parseWidth, parseWidths } from '../options.js';
+import { oneElement, parsePose } from '../pose.js';
+import { readPage } from '../source-options.js';
+import { terminalOf } from '../terminal.js';
+import { whyView } from '../views/why.js';
+import { later } from '../work.js';
+
+interface WhyArguments {
+  page: string;
+  selector: string;
+  property: string;
+  root?: string;
+  at?: string[];
+  from: number;
+  to: number;
+  height: number;
+  pose?: string[];
+  json: boolean;
+  color?: boolean;
+}
+
+const builder = (argv: Argv): Argv<WhyArguments> =>
+  argv
+    .positional('page', { type: 'string', demandOption: true, describe: 'A built page, or - for standard input' })
+    .positional('selector', { type: 'string', demandOption: true, describe: 'The element, as in a style sheet' })
+    .positional('property', { type: 'string', demandOption: true, describe: 'The property, such as color' })
+    .option('root', { type: 'string', describe: 'Folder the site’s absolute addresses start from' })
+    .option('at', { type: 'string', array: true, describe: 'Only these widths, px' })
+    .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
+    .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
+    .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
+    .option('pose', { type: 'string', array: true, describe: 'hover:SELECTOR, focus:SELECTOR or press:SELECTOR' })
+    .option('json', { type: 'boolean', default: false, describe: 'Print as JSON' })
+    .example('$0 why dist/index.html ".site-menu a" color', 'Which declaration decides, at every width')
+    .example(
+      '$0 why dist/index.html "#fares" color --at 375 --pose "hover:#fares"',
+      'One width, under the pointer',
+    ) as unknown as Argv<WhyArguments>;
+
+async function handler(args: ArgumentsCamelCase<WhyArguments>): Promise<void> {
+  const property = longhand(args.property.trim().toLowerCase());
+  const from = parseWidth(args.from, '--from');
+  const to = parseWidth(args.to, '--to');
+  if (from > to) throw new UsageError(`--from ${from} is wider than --to ${to}`, 'Swap the two.');
+  const at = args.at ? parseWidths(args.at, '--at') : null;
+  const page = await readPage(args.page, args.root);
+  const element = oneElement(page, args.selector);
+  const moves = args.pose ?? [];
+  const result = why(page, element, property, {
+    from,
+    to,
+    at,
+    height: parseWidth(args.height, '--height'),
+    pose: parsePose(page, moves),
+    poseText: moves.join(' ') || 'closed',
+  });
+  process.stdout.write(
+    args.json
+      ? `${JSON.stringify(result, null, 2)}\n`
+      : whyView(result, terminalOf(process.stdout, args.color, process.env)),
+  );
+}
+
+/** A longhand; shorthands are answered with the names they stand for. */
+function longhand(name: string): string {
+  const names = longhandsNamed(name);
+  if (names.length === 0)
+    throw new UsageError(`no property is called “${name}”`, 'Check the spelling, or ask for another one.');
+  if (names.length > 1 || names[0] !== name)
+    throw new UsageError(
+      `${name} stands for ${names.slice(0, 8).join(', ')}${names.length > 8 ? ' and more' : ''}`,
+      'Ask for one of those.',
+    );
+  return name;
+}
+
+export const whyCommand: CommandModule<object, WhyArguments> = {
+  command: 'why <page> <selector> <property>',
+  describe: 'Show which declaration decides a value at each width, and why the others do not',
+  builder: builder as never,
+  handler: later(handler),
+};
