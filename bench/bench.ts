@@ -3,10 +3,11 @@
  * All figures come from one run and are best read as ratios.
  */
 import { existsSync, readFileSync } from 'node:fs';
-import { dirname, join } from 'node:path';
+import { dirname, join, resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { parse } from 'parse5';
 import safeParse from 'postcss-safe-parser';
-import { auditPage } from '../src/core/index.js';
+import { auditPage, PageDraft } from '../src/core/index.js';
 import { loadFile } from '../src/sources/index.js';
 import { inTurn, median } from './run.js';
 
@@ -67,5 +68,52 @@ async function warm(): Promise<void> {
   console.log(`Warm, in one process: audit ${ms(a)}, parsing alone ${ms(p)}: ${times(a, p)}`);
 }
 
+/** The largest page at hand: of the conformance folder if it is there, or else the demo. */
+const LARGE = '../shared/conformance/real/admin-rtl-fa';
+
+/** Reading, matching and computing all styles of a large page at ten widths, beside parsing its text alone. */
+async function cascade(): Promise<void> {
+  const there = existsSync(LARGE);
+  const [file, root] = there ? [join(LARGE, 'public/plain_page.html'), LARGE] : [PAGE, 'demo/launched'];
+  const html = readFileSync(file, 'utf8');
+  const sheets = [...html.matchAll(/<link[^>]+href="([^"]+\.css)"/g)]
+    .map((m) => join(dirname(file), m[1]!))
+    .filter((path) => existsSync(path));
+  const texts = sheets.map((path) => readFileSync(path, 'utf8'));
+  const widths = Array.from({ length: 10 }, (_, i) => 320 + i * 150);
+  const parsing: number[] = [];
+  const styling: number[] = [];
+  for (let i = 0; i < 9; i++) {
+    parsing.push(
+      timed(() => {
+        parse(html, { sourceCodeLocationInfo: true });
+        for (const text of texts) safeParse(text);
+      }),
+    );
+    const draft = new PageDraft(
+      { name: 'bench', url: pathToFileURL(resolve(file)).href, html },
+      { scripting: true, sheets: new Map() },
+    );
+    const resources = new Map(
+      sheets.map((path, n) => [pathToFileURL(resolve(path)).href, { name: path, text: texts[n]! }]),
+    );
+    // Reading the sheets belongs to parsing; what is timed is everything after that.
+    draft.wantedSheets(resources);
+    styling.push(
+      timed(() => {
+        const page = draft.finish({ resources, images: new Map() });
+        for (const width of widths) page.styles(width);
+      }),
+    );
+  }
+  const [p, s] = [median(parsing), median(styling)];
+  const kilobytes = Math.round((texts.join('').length + html.length) / 1024);
+  console.log(
+    `Matching and cascade at ${widths.length} widths, ${there ? root.split('/').pop() : root}, ${kilobytes} KB of text: ${ms(s)}`,
+  );
+  console.log(`  parsing alone ${ms(p)}; matching and cascade are ${times(s, p)} that`);
+}
+
 await wholeProcess();
 await warm();
+await cascade();

@@ -306,6 +306,16 @@ describe('container queries', () => {
     expect(box(css, width)).toBe(expected);
   });
 
+  test('container lengths', () => {
+    const css = '#c{container-type:inline-size;width:300px}p{top:10cqw;left:10cqh;right:5cqi}';
+    const page = styled(css, '<div id=c><p id=x>1</p></div><p id=y>2</p>');
+    expect([valueOf(page, '#x', 'top'), valueOf(page, '#x', 'right'), valueOf(page, '#y', 'top')]).toEqual([
+      '30px',
+      '15px',
+      '80px',
+    ]);
+  });
+
   test('a container inside a queried one', () => {
     const css =
       '#w{container-type:inline-size}@container (min-width:500px){#c{width:200px}}#c{container-type:inline-size}@container (max-width:250px){p{top:1px}}';

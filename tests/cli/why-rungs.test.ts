@@ -16,9 +16,9 @@ describe('why', () => {
     expect(err).toBe('');
     expect(out).toMatch(/^color of #home {2}page\.html:1:\d+/);
     expect(out).toContain('320–1920 px  rgb(17, 34, 51)');
-    expect(out).toMatch(/wins\s+nav a \{ color: var\(--ink\) \}\n\s+site\.css:2:9\s+weight 0-0-2/);
+    expect(out).toMatch(/wins\s+nav a \{ color: var\(--ink\) \}\n\s+site\.css:2:9\s+specificity 0-0-2/);
     expect(out).toMatch(
-      /loses\s+a \{ color: red \}\n\s+site\.css:3:5\s+weight 0-0-1\s+the winning selector is more specific/,
+      /loses\s+a \{ color: red \}\n\s+site\.css:3:5\s+specificity 0-0-1\s+the winning selector is more specific/,
     );
     expect(out).toMatch(/idle\s+nav a:hover \{ color: blue \}\n.*it waits for :hover/);
     expect(out).toMatch(/--ink is “#123”, set on html at site\.css:1:9/);

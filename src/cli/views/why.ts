@@ -52,7 +52,7 @@ function entryLines(entry: WhyEntry, { colours, columns }: Terminal): string {
   const facts = [
     entry.place ?? 'browser default',
     entry.layer ? `layer ${entry.layer}` : '',
-    `weight ${entry.specificity.join('-')}`,
+    `specificity ${entry.specificity.join('-')}`,
   ];
   const because = entry.because === '' ? [] : [entry.because];
   const first = `${paint(WORDS[entry.fate].padEnd(7))}  ${harmless(entry.selector === null ? text : own)}`;

@@ -30,6 +30,8 @@ export interface ComputeOptions {
   readonly fontUnits: FontUnits;
   readonly quirks: boolean;
   readonly registry: Registry;
+  /** Content box of the nearest size container as last laid out, px; null without one. */
+  readonly container: { readonly width: number; readonly height: number } | null;
 }
 
 const FONT_SIZE = indexOf('fontSize');
@@ -50,7 +52,7 @@ const FIRST = [
 const INHERITED = ROWS.map((row, index) => (row.inherited ? index : -1)).filter((index) => index >= 0);
 const EMPTY: CustomProperties = new Map();
 
-/** Notices which parts of the medium a computation read, so that its result can be shared where they are equal. */
+/** Notices which parts of the surroundings a computation read, so that its result can be shared where they are equal. */
 class Context implements ComputeContext {
   fontSize = 16;
   rootFontSize = 16;
@@ -80,10 +82,12 @@ class Context implements ComputeContext {
     return this.options.medium.height;
   }
   get containerWidth(): number {
-    return this.viewportWidth;
+    const { viewportWidth } = this;
+    return this.options.container?.width ?? viewportWidth;
   }
   get containerHeight(): number {
-    return this.viewportHeight;
+    const { viewportHeight } = this;
+    return this.options.container?.height ?? viewportHeight;
   }
   get xHeight(): number {
     return this.units().xHeight;

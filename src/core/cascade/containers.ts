@@ -35,6 +35,17 @@ function containerFor(
   return null;
 }
 
+/** Size of the nearest container container lengths refer to. @spec css-contain-3 §7 */
+export function nearestSize(
+  element: ElementNode,
+  styles: readonly ComputedStyle[],
+  sizes: ContainerSizes,
+): { readonly width: number; readonly height: number } | null {
+  if (sizes.size === 0) return null;
+  for (let e = element.parent; e; e = e.parent) if (isContainer(styles[e.index]!)) return sizes.get(e) ?? null;
+  return null;
+}
+
 /**
  * Whether a size query holds for an element; false where no container is there or none was laid out yet.
  * Relative lengths in the query count from the initial font size.

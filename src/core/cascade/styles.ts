@@ -12,7 +12,7 @@ import type { ElementNode } from '../html/index.js';
 import type { Placement } from './adjust.js';
 import { makeBlock, type Block } from './block.js';
 import type { PoseView } from './state.js';
-import { containerHolds, NO_CONTAINERS, type ContainerSizes } from './containers.js';
+import { containerHolds, nearestSize, NO_CONTAINERS, type ContainerSizes } from './containers.js';
 import { explainMatches, type Explanation, type Idle } from './explain.js';
 import { computeStyle, flowOf, type ComputeOptions, type FontUnits } from './compute.js';
 import type { Match, MatchedDocument } from './match.js';
@@ -73,6 +73,8 @@ interface Shared {
   byViewport: Map<string, ComputedStyle> | null;
 }
 
+const MOST_BITS = 52;
+const isConditional = (m: Match): boolean => m.guard !== true || m.conditions.length > 0 || m.containers.length > 0;
 const stateful = (matches: readonly Match[]): boolean => matches.some((match) => match.guard !== true);
 
 /** Computes styles of one matched document at any number of settings; blocks and styles are shared between them. */
@@ -82,6 +84,8 @@ export class Cascade {
   readonly #styles = new Map<ComputedStyle | null, Map<number, Shared>>();
   /** Blocks of each element by which of its conditional matches are active. */
   readonly #byElement: (Map<number, Block> | null)[];
+  /** Matches of each element that count only under some condition or state. */
+  readonly #conditional: readonly (readonly Match[])[];
   #asked: Map<FactName, Map<ElementNode, number[]>> | null = null;
   readonly #pseudoStateful: boolean[];
 
@@ -90,6 +94,7 @@ export class Cascade {
     readonly fontUnits: FontUnits,
   ) {
     this.#byElement = new Array<Map<number, Block> | null>(matched.document.elements.length).fill(null);
+    this.#conditional = matched.byElement.map((m) => m.own.filter(isConditional));
     this.#pseudoStateful = matched.byElement.map((m) => [...m.pseudo.values()].some(stateful));
   }
 
@@ -148,6 +153,7 @@ export class Cascade {
       fontUnits: this.fontUnits,
       quirks: this.matched.document.quirks,
       registry: this.matched.ruleSet.properties,
+      container: null,
     };
     const changed: ElementNode[] = [];
     const pseudos = new Map<PseudoElement, Map<number, ComputedStyle | null>>();
@@ -158,9 +164,10 @@ export class Cascade {
       if (!stale(element, parentChanged)) continue;
       const block = this.#blockOf(element, activity);
       const placement = placementOf(element, out);
-      const style = this.#style(block, parent, out[0] ?? null, placement, options);
+      const own = sizes.size === 0 ? options : { ...options, container: nearestSize(element, out, sizes) };
+      const style = this.#style(block, parent, out[0] ?? null, placement, own);
       const ended = this.#afterAnimations(block, style);
-      out[index] = ended ? this.#style(ended, parent, out[0] ?? null, placement, options) : style;
+      out[index] = ended ? this.#style(ended, parent, out[0] ?? null, placement, own) : style;
       if (base && (out[index] !== base.of(element) || this.#pseudoStateful[index])) changed.push(element);
     }
     const pseudo = (element: ElementNode, name: PseudoElement): ComputedStyle | null => {
@@ -193,22 +200,24 @@ export class Cascade {
   }
 
   #blockOf(element: ElementNode, activity: Activity): Block {
-    const matches = this.matched.byElement[element.index]!.own;
+    const { index } = element;
+    const conditional = this.#conditional[index]!;
     let bits = 0;
     let bit = 1;
-    let counted = true;
-    for (const match of matches) {
-      if (match.guard === true && match.conditions.length === 0 && match.containers.length === 0) continue;
+    for (const match of conditional) {
       if (isActive(match, element, activity)) bits += bit;
       bit *= 2;
-      if (bit > Number.MAX_SAFE_INTEGER / 4) counted = false;
     }
-    const known = this.#byElement[element.index];
-    const found = counted ? known?.get(bits) : undefined;
+    // Beyond 52 conditional matches a number no longer tells the sets apart.
+    const known = conditional.length <= MOST_BITS ? this.#byElement[index] : null;
+    const found = known?.get(bits);
     if (found) return found;
-    const block = this.#block(matches.filter((m) => isActive(m, element, activity)));
+    const matches = this.matched.byElement[index]!.own;
+    const block = this.#block(
+      conditional.length === 0 ? matches : matches.filter((m) => isActive(m, element, activity)),
+    );
     if (known) known.set(bits, block);
-    else this.#byElement[element.index] = new Map([[bits, block]]);
+    else this.#byElement[index] = new Map([[bits, block]]);
     return block;
   }
 
@@ -264,11 +273,12 @@ export class Cascade {
     const key = block.id * 256 + placementCode(placement) * 2 + Number(medium.dark);
     let shared = siblings.get(key);
     if (!shared) siblings.set(key, (shared = { style: null, byViewport: null }));
-    const viewport = shared.byViewport ? `${medium.width}x${medium.height}` : '';
-    const known = shared.byViewport ? shared.byViewport.get(viewport) : shared.style;
+    const { container } = options;
+    const around = `${medium.width}x${medium.height}${container ? `/${container.width}x${container.height}` : ''}`;
+    const known = shared.byViewport ? shared.byViewport.get(around) : shared.style;
     if (known) return known;
     const { style, readViewport } = computeStyle(block, parent, root, placement, options);
-    if (readViewport) (shared.byViewport ??= new Map()).set(`${medium.width}x${medium.height}`, style);
+    if (readViewport) (shared.byViewport ??= new Map()).set(around, style);
     else shared.style = style;
     return style;
   }
@@ -310,8 +320,17 @@ function whyInactive(match: Match, element: ElementNode, activity: Activity): Id
     : { why: 'state', text: [...new Set([...factsOf(match.guard)].map((f) => `:${f.name}`))].join(' ') };
 }
 
-const isActive = (match: Match, element: ElementNode, activity: Activity): boolean =>
-  whyInactive(match, element, activity) === null;
+/** The same as a plain answer, for the many times it is asked. */
+function isActive(match: Match, element: ElementNode, activity: Activity): boolean {
+  const { conditions, containers, guard } = match;
+  for (const condition of conditions) {
+    let value = activity.truth.get(condition);
+    if (value === undefined) activity.truth.set(condition, (value = condition.evaluate(activity.medium)));
+    if (!value) return false;
+  }
+  if (containers.length > 0 && whyInactive(match, element, activity) !== null) return false;
+  return guard === true || holds(guard, activity.state);
+}
 
 function placementOf(element: ElementNode, styles: readonly ComputedStyle[]): Placement {
   let parentDisplay: Display | null = null;

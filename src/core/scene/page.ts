@@ -37,7 +37,7 @@ import {
   type SheetCache,
 } from '../sheets/index.js';
 import { Scene } from './scene.js';
-import { CLOSED, mediumOf, type Setting } from './setting.js';
+import { CLOSED, mediumOf, setting, type Setting } from './setting.js';
 
 /** Everything of a page that was read, as text and figures. */
 export interface PageText {
@@ -140,6 +140,8 @@ export class Page {
   readonly #scenes = new Map<string, Scene>();
   readonly #trees: { readonly styles: StyleTree; readonly tree: BoxTree; readonly memory: LayoutMemory }[] = [];
   readonly #scripting: boolean;
+  /** Whether anything depends on the sizes of containers. */
+  readonly #asksContainers: boolean;
   #touched: Touched | null = null;
 
   constructor(draft: PageDraft, parts: PageParts) {
@@ -152,6 +154,10 @@ export class Page {
     this.#breaks = parts.breaks ?? null;
     this.document = draft.document;
     this.ruleSet = collectSheets(this.document, text.url, parts.resources, draft.sheets, this.#log).ruleSet;
+    const asks = /\dcq(w|h|i|b|min|max)\b/i;
+    this.#asksContainers = this.ruleSet.rules.some(
+      (r) => r.containers.length > 0 || r.declarations.some((d) => asks.test(d.text)),
+    );
     const base = baseUrl(this.document, text.url);
     this.#images = (reference) => {
       const url = resolveUrl(reference, base);
@@ -174,6 +180,11 @@ export class Page {
       for (const name of own) for (const property of this.#touched.get(name)?.get(e) ?? []) out.add(property);
     }
     return out;
+  }
+
+  /** Computed styles alone at a width, without layout: container queries count as not holding. */
+  styles(width: number, height = 800): StyleTree {
+    return this.#cascade.styles(mediumOf(setting(width, { height }), this.#scripting), stateView(CLOSED));
   }
 
   /** Elements a selector matches at rest, in document order. Throws SelectorError if it is none. */
@@ -229,7 +240,7 @@ export class Page {
 
   /** Answers container queries from layout until they no longer change. @spec css-contain-3 §6.1 */
   #settled(s: Setting, first: Scene): Scene {
-    if (!this.ruleSet.rules.some((rule) => rule.containers.length > 0)) return first;
+    if (!this.#asksContainers) return first;
     let scene = first;
     for (let round = 0; round < CONTAINER_ROUNDS; round++) {
       const sizes = containerSizes(scene);

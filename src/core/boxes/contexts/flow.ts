@@ -497,6 +497,11 @@ interface TopStrut {
  * @spec css2 §8.3.1
  */
 function topStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): TopStrut {
+  // Every ancestor looks down the same first children: each box answers once.
+  return layout.recall(box, `top/${containing}/${noFloats}`, () => findTopStrut(box, containing, noFloats, layout));
+}
+
+function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): TopStrut {
   const margins = usedMargins(box, containing);
   let strut = joinMargin(NO_STRUT, margins.top);
   const stop = (): TopStrut => ({ strut, through: false, place: strut });
