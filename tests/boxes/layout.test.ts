@@ -2,9 +2,12 @@ import { pageFrom, sceneAt } from '../support/page.js';
 import { pageOf, type LayoutCase } from '../support/layout-case.js';
 import { cases as block } from './cases/block.js';
 import { cases as controls } from './cases/controls.js';
+import { cases as culled } from './cases/culled.js';
 import { cases as flex } from './cases/flex.js';
 import { cases as floats } from './cases/floats.js';
+import { cases as grid } from './cases/grid.js';
 import { cases as inline } from './cases/inline.js';
+import { cases as menus } from './cases/menus.js';
 import { cases as positioned } from './cases/positioned.js';
 import { cases as tables } from './cases/tables.js';
 
@@ -16,6 +19,9 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   positioned,
   tables,
   controls,
+  grid,
+  menus,
+  culled,
 };
 
 /** How far a box may lie from the browser's, px. */

@@ -88,7 +88,7 @@ export class Scene {
     let known = this.#rects.get(element);
     if (known === undefined) {
       known = this.nodes(element).reduce<Rect | null>(
-        (all, node) => unite(all, boundsOf(node.matrix, node.rect)),
+        (all, node) => unite(all, boundsOf(node.matrix, inlineRect(node))),
         null,
       );
       this.#rects.set(element, known);
@@ -203,4 +203,41 @@ export class Scene {
     }
     return (this.#nodes = map);
   }
+}
+
+/** An inline box that paints nothing of its own: browsers keep no fragment for it and take the room of what it holds. */
+function isBare({ style, inner, outer, anonymous }: Box): boolean {
+  const edges = [style.paddingTop, style.paddingRight, style.paddingBottom, style.paddingLeft];
+  const margins = [style.marginLeft, style.marginRight];
+  const widths = [style.borderTopWidth, style.borderRightWidth, style.borderBottomWidth, style.borderLeftWidth];
+  return (
+    outer === 'inline' &&
+    inner === 'flow' &&
+    !anonymous &&
+    style.position === 'static' &&
+    style.backgroundColor.a === 0 &&
+    style.backgroundImage.length === 0 &&
+    style.outlineStyle === 'none' &&
+    style.opacity === 1 &&
+    edges.every((e) => e.px === 0 && e.percent === 0) &&
+    margins.every((m) => m !== 'auto' && m.px === 0 && m.percent === 0) &&
+    widths.every((w) => w === 0)
+  );
+}
+
+function inlineRect(node: PaintNode): Rect {
+  if (node.fragment.kind !== 'box' || !isBare(node.box)) return node.rect;
+  return node.children.reduce((all, child) => {
+    const inline = child.fragment.kind === 'box' && child.box.outer === 'inline' && child.box.inner === 'flow';
+    if (!inline) return all;
+    const { border, padding } = child.fragment;
+    const raised = border.top + padding.top + border.bottom + padding.bottom > 0;
+    return raised || isBare(child.box) ? (raised ? unite(all, child.rect) : uniteRaised(all, child)) : all;
+  }, node.rect);
+}
+
+/** Bare boxes pass on only what reaches beyond their own text. */
+function uniteRaised(all: Rect, child: PaintNode): Rect {
+  const inner = inlineRect(child);
+  return inner === child.rect ? all : unite(all, inner);
 }

@@ -518,10 +518,24 @@ function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: L
     if (!isInFlow(child)) continue;
     if (!clear && clearValue(child)) return stop();
     const inner = topStrut(child, width, clear, layout);
+    if (holdsFloats(child)) clear = false;
     strut = joinStruts(strut, inner.strut);
     if (!inner.through) return stop();
   }
   return through(box, frame) ? pass() : stop();
+}
+
+const floating = new WeakMap<Box, boolean>();
+
+/** Whether floats inside a box belong to the formatting context around it. */
+function holdsFloats(box: Box): boolean {
+  if (establishesFormattingContext(box)) return false;
+  let known = floating.get(box);
+  if (known === undefined) {
+    known = box.children.some((child) => isFloating(child) || holdsFloats(child));
+    floating.set(box, known);
+  }
+  return known;
 }
 
 /** Whether a box without content would let its margins meet. */

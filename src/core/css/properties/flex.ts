@@ -1,4 +1,5 @@
 import { isIdent, type Component } from '../values/index.js';
+import { areas, autoTracks, gridLine, trackList } from './grid.js';
 import { keyword, lengthOr, number, row, sizing, text, type PropertyRow, type Sizing } from './define.js';
 
 const SELF_POSITIONS = ['center', 'start', 'end', 'self-start', 'self-end', 'flex-start', 'flex-end'];
@@ -70,14 +71,14 @@ export const FLEX = {
   alignSelf: alignment('auto', SELF_POSITIONS, ['auto', 'normal', 'stretch', 'baseline', 'anchor-center']),
   rowGap: gap(),
   columnGap: gap(),
-  gridTemplateColumns: text('none'),
-  gridTemplateRows: text('none'),
-  gridTemplateAreas: text('none'),
-  gridAutoColumns: text('auto'),
-  gridAutoRows: text('auto'),
+  gridTemplateColumns: trackList(),
+  gridTemplateRows: trackList(),
+  gridTemplateAreas: areas(),
+  gridAutoColumns: autoTracks(),
+  gridAutoRows: autoTracks(),
   gridAutoFlow: text('row', (items) => items.every((item) => isIdent(item, 'row', 'column', 'dense'))),
-  gridRowStart: text('auto'),
-  gridRowEnd: text('auto'),
-  gridColumnStart: text('auto'),
-  gridColumnEnd: text('auto'),
+  gridRowStart: gridLine(),
+  gridRowEnd: gridLine(),
+  gridColumnStart: gridLine(),
+  gridColumnEnd: gridLine(),
 } as const;

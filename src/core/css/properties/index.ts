@@ -22,3 +22,4 @@ export type { FontFamily, LineHeight, FontStyle } from './fonts.js';
 export type { TransformStep } from './transform.js';
 export { physicalSide, type Flow } from './logical.js';
 export { parseFamilies } from './fonts.js';
+export type { Area, Areas, Breadth, GridLine, TrackList, TrackRepeat, TrackRun, TrackSize } from './grid.js';

@@ -253,7 +253,7 @@ function emit(
   run.baseline ??= run.y + placed.baseline;
   run.lastBaseline = run.y + placed.baseline;
   run.y += placed.height;
-  const forced = line.pieces[line.pieces.length - 1];
+  const forced = line.pieces.findLast((piece) => piece.forced);
   const clear = forced?.kind === 'break' ? forced.box.style.clear : 'none';
   if (clear !== 'none') {
     const bottom = space.floats.clearance(clear === 'inline-start' ? 'left' : clear === 'inline-end' ? 'right' : clear);

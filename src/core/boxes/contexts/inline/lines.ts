@@ -150,17 +150,20 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
       if (end > from && isVisible(work.slice(from, end))) break;
     }
     end = stop;
-    if (work[end - 1]!.forced) break;
+    if (work[end - 1]!.forced) {
+      // Boxes that end right after the break end on its line.
+      while (work[end]?.kind === 'close') end++;
+      break;
+    }
   }
   const taken = work.slice(from, end);
   const total = widthOf(work, from, end);
-  const last = taken[taken.length - 1];
   return {
     line: {
       pieces: taken,
       width: total.width - total.trailing,
       visible: isVisible(taken),
-      endsForced: last?.forced ?? false,
+      endsForced: taken.some((p) => p.forced),
     },
     next: end,
     pieces: work,

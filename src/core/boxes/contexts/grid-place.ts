@@ -1,0 +1,184 @@
+import type { Areas, GridLine, TrackList, TrackSize } from '../../css/index.js';
+import type { Box } from '../box.js';
+
+/** Tracks of one axis once repeats are written out: sizes, and the names of every line. */
+export interface Axis {
+  readonly explicit: readonly TrackSize[];
+  readonly names: ReadonlyMap<string, readonly number[]>;
+  /** Tracks of auto-fit repeats, which collapse where they stay empty: first and past-last index. */
+  readonly fitted: readonly [number, number] | null;
+}
+
+/** Lines from 0; the end one is exclusive. */
+export interface Slot {
+  readonly start: number;
+  readonly end: number;
+}
+
+export interface PlacedItem {
+  readonly box: Box;
+  readonly rows: Slot;
+  readonly columns: Slot;
+}
+
+const MOST_TRACKS = 2000;
+
+/**
+ * Writes out a track list.
+ * @param count how often an automatic repeat fits
+ * @spec css-grid-2 §7.2.3
+ */
+export function expandTracks(
+  list: TrackList,
+  areas: Areas,
+  which: 'rows' | 'columns',
+  count: (repeat: readonly TrackSize[], others: readonly TrackSize[]) => number,
+): Axis {
+  const sizes: TrackSize[] = [];
+  const names = new Map<string, number[]>();
+  let fitted: [number, number] | null = null;
+  const name = (words: readonly string[], line: number) => {
+    for (const word of words) {
+      const lines = names.get(word) ?? [];
+      if (!lines.includes(line)) names.set(word, [...lines, line]);
+    }
+  };
+  const others = list.parts
+    .flatMap((part) =>
+      'count' in part && typeof part.count === 'string'
+        ? []
+        : new Array<readonly TrackSize[]>('count' in part ? (part.count as number) : 1).fill(part.sizes),
+    )
+    .flat();
+  for (const part of list.parts) {
+    const times = !('count' in part) ? 1 : typeof part.count === 'number' ? part.count : count(part.sizes, others);
+    const from = sizes.length;
+    for (let i = 0; i < times && sizes.length < MOST_TRACKS; i++) {
+      part.sizes.forEach((size, j) => {
+        name(part.names[j]!, sizes.length);
+        sizes.push(size);
+      });
+      name(part.names[part.sizes.length]!, sizes.length);
+    }
+    if ('count' in part && part.count === 'auto-fit') fitted = [from, sizes.length];
+  }
+  const least = areas[which];
+  while (sizes.length < least) sizes.push({ min: 'auto', max: 'auto', fit: null });
+  for (const [area, lines] of areas.byName) {
+    name([`${area}-start`], lines[which][0] - 1);
+    name([`${area}-end`], lines[which][1] - 1);
+  }
+  return { explicit: sizes, names, fitted };
+}
+
+interface Wish {
+  /** Line from 0 (may be negative before the explicit grid), or null. */
+  readonly start: number | null;
+  readonly end: number | null;
+  readonly span: number;
+}
+
+/** @spec css-grid-2 §8.3 */
+function lineOf(value: GridLine, axis: Axis, side: 'start' | 'end'): number | null {
+  if (value === 'auto' || 'span' in value) return null;
+  const count = axis.explicit.length;
+  if (value.name === null) return value.line > 0 ? value.line - 1 : count + 1 + value.line;
+  const lines = axis.names.get(`${value.name}-${side}`) ?? axis.names.get(value.name);
+  if (!lines) return value.line > 0 ? count + value.line : -value.line;
+  const sorted = [...lines].sort((a, b) => a - b);
+  return value.line > 0
+    ? (sorted[value.line - 1] ?? count + value.line - sorted.length)
+    : (sorted[sorted.length + value.line] ?? 0);
+}
+
+function wishOf(start: GridLine, end: GridLine, axis: Axis): Wish {
+  const a = lineOf(start, axis, 'start');
+  const b = lineOf(end, axis, 'end');
+  const span = spanOf(start) ?? spanOf(end) ?? 1;
+  if (a !== null && b !== null) {
+    if (a === b) return { start: a, end: a + 1, span: 1 };
+    return { start: Math.min(a, b), end: Math.max(a, b), span: Math.abs(b - a) };
+  }
+  if (a !== null) return { start: a, end: a + (spanOf(end) ?? 1), span: spanOf(end) ?? 1 };
+  if (b !== null) return { start: b - (spanOf(start) ?? 1), end: b, span: spanOf(start) ?? 1 };
+  return { start: null, end: null, span };
+}
+
+const spanOf = (value: GridLine): number | null =>
+  value !== 'auto' && 'span' in value ? Math.min(value.span, MOST_TRACKS) : null;
+
+/**
+ * Places items: those with lines first, then the others in the order of the flow.
+ * Slots may lie before the explicit grid; the caller moves everything so that it starts at 0.
+ * @spec css-grid-2 §8.5
+ */
+export function placeItems(
+  boxes: readonly Box[],
+  rows: Axis,
+  columns: Axis,
+  flow: string,
+): { readonly items: readonly PlacedItem[]; readonly rowOffset: number; readonly columnOffset: number } {
+  const byColumn = flow.includes('column');
+  const dense = flow.includes('dense');
+  const minor = byColumn ? rows : columns;
+  const wishes = boxes.map((box) => {
+    const s = box.style;
+    const none: Wish = { start: null, end: null, span: 1 };
+    const r = box.anonymous ? none : wishOf(s.gridRowStart, s.gridRowEnd, rows);
+    const c = box.anonymous ? none : wishOf(s.gridColumnStart, s.gridColumnEnd, columns);
+    return { box, major: byColumn ? c : r, minor: byColumn ? r : c };
+  });
+  const taken = new Set<string>();
+  const out = new Map<Box, { major: Slot; minor: Slot }>();
+  const free = (a: Slot, b: Slot) => {
+    for (let i = a.start; i < a.end; i++)
+      for (let j = b.start; j < b.end; j++) if (taken.has(`${i},${j}`)) return false;
+    return true;
+  };
+  const put = (box: Box, a: Slot, b: Slot) => {
+    for (let i = a.start; i < a.end; i++) for (let j = b.start; j < b.end; j++) taken.add(`${i},${j}`);
+    out.set(box, { major: a, minor: b });
+  };
+  const slot = (start: number, span: number): Slot => ({ start, end: start + span });
+  for (const w of wishes)
+    if (w.major.start !== null && w.minor.start !== null)
+      put(w.box, { start: w.major.start, end: w.major.end! }, { start: w.minor.start, end: w.minor.end! });
+  const low = Math.min(0, ...wishes.map((w) => w.minor.start ?? 0));
+  const width = Math.max(minor.explicit.length, 1, ...wishes.map((w) => w.minor.end ?? w.minor.span + low));
+  // Items locked to a row look for room in it.
+  for (const w of wishes) {
+    if (w.major.start === null || w.minor.start !== null) continue;
+    const a = { start: w.major.start, end: w.major.end! };
+    let at = low;
+    while (!free(a, slot(at, w.minor.span)) && at < MOST_TRACKS) at++;
+    put(w.box, a, slot(at, w.minor.span));
+  }
+  const end = Math.max(width, ...[...out.values()].map((s) => s.minor.end));
+  let cursor = { major: Math.min(0, ...wishes.map((w) => w.major.start ?? 0)), minor: low };
+  const first = cursor.major;
+  for (const w of wishes) {
+    if (out.has(w.box)) continue;
+    if (dense) cursor = { major: first, minor: low };
+    if (w.minor.start !== null) {
+      if (w.minor.start < cursor.minor && !dense) cursor.major++;
+      cursor.minor = w.minor.start;
+      const b = { start: w.minor.start, end: w.minor.end! };
+      while (!free(slot(cursor.major, w.major.span), b) && cursor.major < MOST_TRACKS) cursor.major++;
+      put(w.box, slot(cursor.major, w.major.span), b);
+      continue;
+    }
+    for (;;) {
+      if (cursor.minor + w.minor.span > end && cursor.minor > low) cursor = { major: cursor.major + 1, minor: low };
+      if (free(slot(cursor.major, w.major.span), slot(cursor.minor, w.minor.span)) || cursor.major > MOST_TRACKS) break;
+      cursor.minor++;
+    }
+    put(w.box, slot(cursor.major, w.major.span), slot(cursor.minor, w.minor.span));
+  }
+  const items = boxes.map((box): PlacedItem => {
+    const s = out.get(box)!;
+    return { box, rows: byColumn ? s.minor : s.major, columns: byColumn ? s.major : s.minor };
+  });
+  const rowOffset = Math.min(0, ...items.map((i) => i.rows.start));
+  const columnOffset = Math.min(0, ...items.map((i) => i.columns.start));
+  return { items, rowOffset, columnOffset };
+}
