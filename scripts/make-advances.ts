@@ -15,6 +15,8 @@ const KERNED: readonly (readonly [number, number])[] = [
   [0x410, 0x44f],
 ];
 
+const ONE = 0x31;
+
 interface Face {
   unitsPerEm: number;
   ascent: number;
@@ -58,6 +60,8 @@ function collectKerning(font: Font, kerning: Face['kerning']): void {
     for (const right of codes) {
       const adjusted = font.layout(String.fromCodePoint(left, right)).positions[0]!.xAdvance;
       const change = Math.round(adjusted - font.glyphForCodePoint(left).advanceWidth);
+      // The compatible families that systems install leave this pair alone.
+      if (left === ONE && right === ONE) continue;
       if (change !== 0) (kerning[String.fromCodePoint(left)] ??= {})[String.fromCodePoint(right)] = change;
     }
   }
