@@ -10,6 +10,7 @@ import { cases as inline } from './cases/inline.js';
 import { cases as menus } from './cases/menus.js';
 import { cases as positioned } from './cases/positioned.js';
 import { cases as tables } from './cases/tables.js';
+import { cases as text } from './cases/text.js';
 
 const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   block,
@@ -18,6 +19,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   flex,
   positioned,
   tables,
+  text,
   controls,
   grid,
   menus,

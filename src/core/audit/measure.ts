@@ -117,7 +117,9 @@ export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Reco
 function keepsAutoMinimum(element: ElementNode, scene: Scene): boolean {
   const box = scene.box(element);
   if (!box) return false;
-  return ['flex', 'grid'].includes(box.parent?.inner ?? '') || scene.style(element).aspectRatio.ratio !== null;
+  const { aspectRatio, position } = scene.style(element);
+  const item = ['flex', 'grid'].includes(box.parent?.inner ?? '') && !['absolute', 'fixed'].includes(position);
+  return item || aspectRatio.ratio !== null;
 }
 
 function used(

@@ -181,8 +181,7 @@ function inputLabel(element: ElementNode): string {
 
 function text(parent: Box, data: string, style: ComputedStyle, building: Building): void {
   if (data === '') return;
-  const last = parent.children[parent.children.length - 1];
-  const before = last?.inner === 'text' ? last.text.slice(-1) : '';
+  const before = style.textTransform === 'none' ? '' : characterBefore(parent);
   push(
     parent,
     make(building, {
@@ -194,6 +193,24 @@ function text(parent: Box, data: string, style: ComputedStyle, building: Buildin
     }),
   );
 }
+
+/** The character in front of what comes next into a box, across the edges of inline boxes; empty where none is. */
+function characterBefore(parent: Box, skip = 0): string {
+  for (let i = parent.children.length - 1 - skip; i >= 0; i--) {
+    const child = parent.children[i]!;
+    if (child.inner === 'text') return child.text.slice(-1);
+    if (child.outer !== 'inline' || child.inner !== 'flow') return '';
+    const inside = lastCharacter(child);
+    if (inside !== '') return inside;
+  }
+  return parent.outer === 'inline' && parent.parent ? characterBefore(parent.parent, 1) : '';
+}
+
+const lastCharacter = (box: Box): string =>
+  box.children.reduceRight(
+    (found, child) => found || (child.inner === 'text' ? child.text.slice(-1) : lastCharacter(child)),
+    '',
+  );
 
 function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building: Building): void {
   const style = building.styles.pseudo(element, name);

@@ -6,7 +6,7 @@ export type LineBreaks = (text: string) => Set<number>;
 
 /** Letters, digits and punctuation of European scripts, arrows and icon glyphs: what the short rules are right for. */
 const SHORT =
-  /^[\u0009-\u007e\u00a0-\u024f\u0370-\u03ff\u0400-\u052f\u2013\u2014\u2018-\u201e\u2022\u2026\u20ac\u2190-\u21ff\u2500-\u25ff\ue000-\uf8ff\ufffc]*$/;
+  /^[\u0009-\u007e\u00a0-\u024f\u0370-\u03ff\u0400-\u052f\u200b\u2013\u2014\u2018-\u201e\u2022\u2026\u20ac\u2190-\u21ff\u2500-\u25ff\ue000-\uf8ff\ufffc]*$/;
 
 /** Whether a text needs the full rules of UAX 14. */
 export const needsFullBreaks = (text: string): boolean => !SHORT.test(text);
@@ -23,8 +23,8 @@ export const shortBreaks: LineBreaks = (text) => {
   for (let i = 1; i < text.length; i++) {
     const before = text[i - 1]!;
     const after = text[i]!;
-    if (after === ' ' || after === '\n' || after === '\t') continue;
-    if (before === ' ' || before === '\t') out.add(i);
+    if (after === ' ' || after === '\n' || after === '\t' || after === '\u200b') continue;
+    if (before === ' ' || before === '\t' || before === '\u200b') out.add(i);
     else if (before === '\u00a0' || after === '\u00a0') continue;
     else if (before === OBJECT || after === OBJECT) out.add(i);
     else if (before === '-' && LETTER.test(after) && i > 1 && ALPHANUMERIC.test(text[i - 2]!)) out.add(i);

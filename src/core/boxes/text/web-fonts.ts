@@ -64,9 +64,14 @@ function bestCut(faces: readonly WebFace[], weight: number, italic: boolean): re
   const distance = ({ weights: [low, high] }: WebFace): number => {
     if (weight >= low && weight <= high) return 0;
     const gap = weight < low ? low - weight : weight - high;
-    // Heavy weights look up first, light ones down.
-    const wrongWay = weight >= 500 ? high < weight : low > weight;
-    return gap + (wrongWay ? 1000 : 0);
+    return gap + 1000 * detour(low, high);
+  };
+  // Heavy weights look up first and light ones down; the middle looks up to 500, then down, then up.
+  const detour = (low: number, high: number): number => {
+    if (weight > 500) return Number(high < weight);
+    if (weight < 400) return Number(low > weight);
+    if (low > 500) return 2;
+    return Number(high < weight);
   };
   const least = Math.min(...pool.map(distance));
   return pool.filter((f) => distance(f) === least);

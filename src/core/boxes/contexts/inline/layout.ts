@@ -321,6 +321,7 @@ export function inlineIntrinsic(container: Box, layout: Layout): Intrinsic {
   const at = (key: 'min' | 'max') =>
     intrinsicOf(
       piecesOf(paragraphOf(container, layout), 0, layout, (box) => outer(box)[key]),
+      layout,
       (piece) => outer(piece.box),
     );
   const hasAtomic = paragraphOf(container, layout).items.some((item) => item.kind === 'atomic');

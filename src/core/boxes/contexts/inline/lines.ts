@@ -136,7 +136,8 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
     const stop = unitEnd(work, end);
     const before = sum.value;
     for (let i = end; i < stop; i++) sum.add(work[i]!);
-    const fits = sum.without(trailingOf(work, end, stop)) <= room + 1 / 64;
+    const hyphen = stop < work.length ? hyphenWidth(work[stop - 1]!, layout) : 0;
+    const fits = sum.without(trailingOf(work, end, stop)) + hyphen <= room + 1 / 64;
     if (!fits) {
       const cut =
         mayCut(work, end, stop) && (end === from || !work[end]!.breakBefore)
@@ -156,8 +157,8 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
       break;
     }
   }
-  const taken = work.slice(from, end);
-  const total = widthOf(work, from, end);
+  const taken = showHyphen(work.slice(from, end), end < work.length, layout);
+  const total = widthOf(taken, 0, taken.length);
   return {
     line: {
       pieces: taken,
@@ -168,6 +169,19 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
     next: end,
     pieces: work,
   };
+}
+
+const HYPHEN = '-';
+
+/** Width of the hyphen a piece ends in when its line is broken after it. @spec css-text-3 §6.1 */
+const hyphenWidth = ({ kind, text, box: { style } }: Piece, layout: Layout): number =>
+  kind === 'text' && text.endsWith('\u00ad') && style.hyphens !== 'none' ? textWidth(HYPHEN, style, layout) : 0;
+
+function showHyphen(pieces: Piece[], broken: boolean, layout: Layout): Piece[] {
+  const last = pieces[pieces.length - 1];
+  const width = last && broken ? hyphenWidth(last, layout) : 0;
+  if (!last || width === 0) return pieces;
+  return [...pieces.slice(0, -1), { ...last, text: last.text.slice(0, -1) + HYPHEN, width: last.width + width }];
 }
 
 function mayCut(pieces: readonly Piece[], from: number, to: number): boolean {
@@ -220,9 +234,17 @@ function cutUnit(
   return null;
 }
 
+const widestCharacter = (pieces: readonly Piece[], layout: Layout): number =>
+  Math.max(
+    ...pieces.map(({ kind, text, width, box: { style } }) =>
+      kind === 'text' ? Math.max(0, ...[...new Set(text)].map((c) => textWidth(c, style, layout))) : width,
+    ),
+  );
+
 /** Narrowest and widest the pieces can be set, px. @spec css-sizing-3 §5.1 */
 export function intrinsicOf(
   pieces: readonly Piece[],
+  layout: Layout,
   floats: (piece: Piece) => { min: number; max: number },
 ): { min: number; max: number } {
   let min = 0;
@@ -257,7 +279,7 @@ export function intrinsicOf(
       .some(
         (p) => p.kind === 'text' && (p.box.style.overflowWrap === 'anywhere' || p.box.style.wordBreak === 'break-word'),
       );
-    if (!anywhere) min = Math.max(min, unit.width - unit.trailing);
+    min = Math.max(min, anywhere ? widestCharacter(pieces.slice(i, end), layout) : unit.width - unit.trailing);
     for (let j = i; j < end; j++) {
       if (pieces[j]!.kind === 'float') {
         const size = floats(pieces[j]!);

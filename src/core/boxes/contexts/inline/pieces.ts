@@ -26,7 +26,7 @@ export function faceOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>) {
 /** Width of text in a style, letter and word spacing included. `before` is the character in front of it. */
 export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layout, 'metrics'>, before = ''): number {
   const face = faceOf(style, layout);
-  const kerning = style.fontKerning !== 'none' && style.letterSpacing.px === 0;
+  const kerning = style.fontKerning !== 'none';
   let width =
     before === '' || !kerning
       ? face.width(text, style.fontSize, kerning)
@@ -112,7 +112,7 @@ export function piecesOf(
         pieces.push(base);
     }
   }
-  return settleOpenings(pieces);
+  return settleOpenings(setTabs(pieces, layout));
 }
 
 /** Whether the last thing on the line is an opening tag: a break belongs in front of that. */
@@ -138,6 +138,27 @@ function settleOpenings(pieces: Piece[]): Piece[] {
     }
   }
   return pieces;
+}
+
+/** Widths of preserved tabs: each run of them ends at a tab stop, counted from the start of its line. @spec css-text-3 §4.2 */
+function setTabs(pieces: Piece[], layout: Layout): Piece[] {
+  let x = 0;
+  return pieces.map((piece) => {
+    const tabs = piece.kind === 'text' && piece.text[0] === '\t' ? piece.text.length : 0;
+    const width = tabs > 0 ? tabWidth(piece.box.style, tabs, x, layout) : piece.width;
+    x = piece.forced ? 0 : x + width;
+    return tabs > 0 ? { ...piece, width } : piece;
+  });
+}
+
+function tabWidth(style: ComputedStyle, tabs: number, x: number, layout: Layout): number {
+  const { tabSize, fontSize } = style;
+  const space = textWidth(' ', style, layout);
+  const interval = typeof tabSize === 'number' ? tabSize * space : resolveLength(tabSize, fontSize);
+  if (interval <= 0) return 0;
+  const rest = interval - (x % interval);
+  // Browsers pass over a stop nearer than half a space, where the standard says half a digit.
+  return (rest < space / 2 ? rest + interval : rest) + (tabs - 1) * interval;
 }
 
 function side(box: Box, basis: number, which: 'left' | 'right'): number {
@@ -178,14 +199,18 @@ function cutText(
       text: shown,
       width,
       trailing,
-      breakBefore: from === 0 ? first : wrap && text[from - 1] !== '\n',
+      breakBefore: from === 0 ? first : wrap && text[from - 1] !== '\n' && mayBreak(from),
       forced,
     });
     from = to;
   };
+  const mayBreak = (i: number): boolean =>
+    breaksAnywhere(style) ||
+    (paragraph.breaks.has(start + i) && !(style.hyphens === 'none' && text[i - 1] === '\u00ad'));
   for (let i = 0; i < text.length; i++) {
+    if (keepsSpaces(style) && i > from && (text[i] === '\t') !== (text[i - 1] === '\t')) emit(i, false);
     if (text[i] === '\n' && (keepsSpaces(style) || style.whiteSpace === 'pre-line')) emit(i + 1, true);
-    else if (i > from && wrap && (paragraph.breaks.has(start + i) || breaksAnywhere(style))) emit(i, false);
+    else if (i > from && wrap && mayBreak(i)) emit(i, false);
   }
   if (from < text.length) emit(text.length, false);
 }
