@@ -225,19 +225,35 @@ function isBare({ style, inner, outer, anonymous }: Box): boolean {
   );
 }
 
+/** Room of an inline box: its own fragment's, or that of what it holds where browsers keep no fragment for it. */
 function inlineRect(node: PaintNode): Rect {
-  if (node.fragment.kind !== 'box' || !isBare(node.box)) return node.rect;
-  return node.children.reduce((all, child) => {
-    const inline = child.fragment.kind === 'box' && child.box.outer === 'inline' && child.box.inner === 'flow';
-    if (!inline) return all;
+  if (!isCulled(node)) return node.rect;
+  return node.children.filter(isInlineBox).reduce((all, child) => {
     const { border, padding } = child.fragment;
     const raised = border.top + padding.top + border.bottom + padding.bottom > 0;
-    return raised || isBare(child.box) ? (raised ? unite(all, child.rect) : uniteRaised(all, child)) : all;
+    return raised ? unite(all, child.rect) : isCulled(child) ? unite(all, inlineRect(child)) : all;
   }, node.rect);
 }
 
-/** Bare boxes pass on only what reaches beyond their own text. */
-function uniteRaised(all: Rect, child: PaintNode): Rect {
-  const inner = inlineRect(child);
-  return inner === child.rect ? all : unite(all, inner);
+const isInlineBox = (node: PaintNode): boolean =>
+  node.fragment.kind === 'box' && node.box.outer === 'inline' && node.box.inner === 'flow';
+
+/** Bare, and every inline box inside, as far as they are bare too, stands on the same baseline in the same metrics. */
+function isCulled(node: PaintNode): boolean {
+  return isInlineBox(node) && isBare(node.box) && alike(node, node);
+}
+
+function alike(node: PaintNode, outer: PaintNode): boolean {
+  const above = (of: PaintNode) => (of.fragment.baseline ?? 0) - of.fragment.border.top - of.fragment.padding.top;
+  const area = ({ fragment: { height, border, padding } }: PaintNode) =>
+    height - border.top - padding.top - border.bottom - padding.bottom;
+  return node.children
+    .filter(isInlineBox)
+    .every(
+      (child) =>
+        child.box.style.verticalAlign === 'baseline' &&
+        above(child) === above(outer) &&
+        area(child) === area(outer) &&
+        (!isBare(child.box) || alike(child, outer)),
+    );
 }

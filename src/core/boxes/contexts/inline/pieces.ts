@@ -129,7 +129,7 @@ function hasOpenBefore(pieces: readonly Piece[]): boolean {
 function settleOpenings(pieces: Piece[]): Piece[] {
   for (let i = 1; i < pieces.length; i++) {
     const piece = pieces[i]!;
-    if (!piece.breakBefore || piece.kind === 'open' || piece.kind === 'block') continue;
+    if (!piece.breakBefore || piece.kind === 'block') continue;
     let first = i;
     while (first > 0 && pieces[first - 1]!.kind === 'open') first--;
     if (first < i) {

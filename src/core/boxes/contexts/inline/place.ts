@@ -43,29 +43,33 @@ export function leadedExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics
   return { above: above + upper, below: below + spare - upper };
 }
 
-/** An inline box open on the line: its baseline below the root's (down is positive). */
-interface Open {
-  readonly box: Box;
+/** An inline box on the line, or the root inline box that stands for the line itself. */
+interface Level {
   readonly style: ComputedStyle;
-  readonly shift: number;
+  readonly parent: Level | null;
+  readonly align: 'baseline' | 'top' | 'bottom';
+  /** How far it and what it holds reach from its own baseline; what is aligned to the line's edges left out. */
+  above: number;
+  below: number;
+  /** Its baseline below its parent's, known when it is closed. */
+  shift: number;
+}
+
+interface Open extends Level {
+  readonly box: Box;
   readonly startX: number;
   readonly children: Part[];
-  /** Group that is aligned to the line's edge rather than to a baseline. */
-  readonly group: Group;
   readonly continued: boolean;
 }
 
-interface Group {
-  readonly align: 'baseline' | 'top' | 'bottom';
-  above: number;
-  below: number;
-}
+/** Baseline of a level below the line's top, once the line is assembled. */
+type Baselines = (level: Level) => number;
 
 interface Part {
-  readonly fragment: (baseline: (group: Group) => number) => Fragment;
+  readonly fragment: (baselines: Baselines) => Fragment;
   readonly x: number;
-  /** Top of the part relative to the line, once baselines are known. */
-  readonly top: (baseline: (group: Group) => number) => number;
+  /** Top of the part relative to the line. */
+  readonly top: (baselines: Baselines) => number;
 }
 
 export interface LineInput {
@@ -90,96 +94,126 @@ export interface LineResult {
   readonly open: readonly Box[];
 }
 
-function include(group: Group, shift: number, extent: Extent): void {
-  group.above = Math.max(group.above, extent.above - shift);
-  group.below = Math.max(group.below, extent.below + shift);
+function levelOf(style: ComputedStyle, parent: Level | null, strut: Extent): Level {
+  const value = parent ? style.verticalAlign : 'baseline';
+  return { style, parent, align: value === 'top' || value === 'bottom' ? value : 'baseline', shift: 0, ...strut };
+}
+
+/** Places the pieces of one line: inline boxes with their children, baselines, the height of the line box. */
+class LineBuilder {
+  readonly root: Level;
+  readonly edges: Level[] = [];
+  readonly parts: Part[] = [];
+  readonly outOfFlow: { box: Box; x: number; inlineContainer: Box | null }[] = [];
+  readonly stack: Open[] = [];
+  x = 0;
+
+  constructor(readonly input: LineInput) {
+    const { style } = input.container;
+    this.root = levelOf(style, null, leadedExtent(style, input.layout));
+    for (const box of input.open) this.open(box, true);
+  }
+
+  get level(): Level {
+    return this.stack[this.stack.length - 1] ?? this.root;
+  }
+
+  add(part: Part): void {
+    (this.stack[this.stack.length - 1]?.children ?? this.parts).push(part);
+  }
+
+  open(box: Box, continued: boolean): void {
+    const level = levelOf(box.style, this.level, leadedExtent(box.style, this.input.layout));
+    this.stack.push({ ...level, box, startX: this.x, children: [], continued });
+  }
+
+  close(ends: boolean): void {
+    const done = this.stack.pop()!;
+    this.settle(done);
+    this.add(inlinePart(done, this.x - done.startX, !done.continued, ends, this.input.basis, this.input.layout));
+  }
+
+  /** Finds a level's baseline and lets its parent, or the line, make room for it. @spec css2 §10.8.1 (vertical-align) */
+  settle(level: Level): void {
+    if (level.align !== 'baseline') {
+      this.edges.push(level);
+      return;
+    }
+    const parent = level.parent!;
+    level.shift = shiftFor(level.style, parent.style, level, this.input.layout);
+    parent.above = Math.max(parent.above, level.above - level.shift);
+    parent.below = Math.max(parent.below, level.below + level.shift);
+  }
+
+  atomic(piece: Piece): void {
+    const { box } = piece;
+    const fragment = this.input.atomics.get(box)!;
+    const { margin } = fragment;
+    const baseline = atomicBaseline(fragment);
+    const level = levelOf(box.style, this.level, {
+      above: baseline + margin.top,
+      below: fragment.height - baseline + margin.bottom,
+    });
+    this.settle(level);
+    const offset = relativeOffset(box, this.input.basis, NaN);
+    this.add({
+      x: this.x + margin.left + offset.x,
+      fragment: () => fragment,
+      top: (baselines) => baselines(level) - baseline + offset.y,
+    });
+    this.x += piece.width;
+  }
 }
 
 /**
- * Places the pieces of one line: inline boxes with their children, baselines, the height of the line box.
- * Positions are relative to the start of the line, x to the right, y down from the line's top.
+ * Lays out one line. Positions are relative to the start of the line, x to the right, y down from the line's top.
  * @spec css2 §10.8.1, css-inline-3 §4
  */
 export function placeLine(input: LineInput): LineResult {
-  const { layout, container, basis } = input;
-  const rootGroup: Group = { align: 'baseline', above: -Infinity, below: -Infinity };
-  const groups: Group[] = [rootGroup];
-  const strut = leadedExtent(container.style, layout);
-  include(rootGroup, 0, strut);
-  const top: Part[] = [];
-  const outOfFlow: { box: Box; x: number; inlineContainer: Box | null }[] = [];
-  const stack: Open[] = [];
-  let x = 0;
-  const current = () => stack[stack.length - 1];
-  const parts = () => current()?.children ?? top;
-
-  const open = (box: Box, continued: boolean) => {
-    const parent = current();
-    const { shift, group } = alignOf(
-      box,
-      parent,
-      rootGroup,
-      groups,
-      layout,
-      leadedExtent(box.style, layout),
-      container,
-    );
-    include(group, shift, leadedExtent(box.style, layout));
-    stack.push({ box, style: box.style, shift, group, startX: x, children: [], continued });
-  };
-  const close = (ends: boolean) => {
-    const done = stack.pop()!;
-    const width = x - done.startX;
-    parts().push(inlinePart(done, width, !done.continued, ends, basis, layout));
-  };
-
-  for (const box of input.open) open(box, true);
+  const line = new LineBuilder(input);
   const pieces = mergeText(input.pieces);
   const lastText = pieces.findLast((p) => p.kind === 'text');
   for (const piece of pieces) {
     switch (piece.kind) {
       case 'open':
-        open(piece.box, false);
-        x += piece.width;
+        line.open(piece.box, false);
+        line.x += piece.width;
         break;
       case 'close':
-        x += piece.width;
-        close(true);
+        line.x += piece.width;
+        line.close(true);
         break;
       case 'text': {
-        const owner = current();
         const hang =
           piece === lastText && input.trailing && piece.box.style.whiteSpace !== 'pre-wrap' && hangs(pieces, piece)
             ? piece.trailing
             : 0;
         const spaces = input.expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
         const width = snapUp(piece.width - hang) + spaces * input.expand;
-        if (piece.text !== '')
-          parts().push(textPart(piece, x, width, owner?.shift ?? 0, owner?.group ?? rootGroup, layout));
-        x += width;
+        if (piece.text !== '') line.add(textPart(piece, line.x, width, line.level, input.layout));
+        line.x += width;
         break;
       }
       case 'break':
-        parts().push(textPart(piece, x, 0, current()?.shift ?? 0, current()?.group ?? rootGroup, layout));
+        line.add(textPart(piece, line.x, 0, line.level, input.layout));
         break;
       case 'atomic':
-        parts().push(atomicPart(piece, x, current(), rootGroup, groups, input));
-        x += piece.width;
+        line.atomic(piece);
         break;
       case 'out':
-        outOfFlow.push({
+        line.outOfFlow.push({
           box: piece.box,
-          x,
-          inlineContainer: [...stack].reverse().find((o) => o.style.position !== 'static')?.box ?? null,
+          x: line.x,
+          inlineContainer: [...line.stack].reverse().find((o) => o.style.position !== 'static')?.box ?? null,
         });
         break;
       default:
         break;
     }
   }
-  const stillOpen = stack.map((o) => o.box);
-  while (stack.length > 0) close(false);
-  return assemble(rootGroup, groups, top, outOfFlow, stillOpen);
+  const stillOpen = line.stack.map((o) => o.box);
+  while (line.stack.length > 0) line.close(false);
+  return assemble(line, stillOpen);
 }
 
 /** Spaces hang only where nothing but closing tags follows. */
@@ -191,29 +225,27 @@ function hangs(pieces: readonly Piece[], text: Piece): boolean {
     );
 }
 
-function assemble(
-  root: Group,
-  groups: readonly Group[],
-  parts: readonly Part[],
-  out: readonly { box: Box; x: number; inlineContainer: Box | null }[],
-  open: readonly Box[],
-): LineResult {
+function assemble({ root, edges, parts, outOfFlow: out }: LineBuilder, open: readonly Box[]): LineResult {
   let height = root.above + root.below;
   let above = root.above;
-  for (const group of groups) {
-    const size = group.above + group.below;
-    if (group.align === 'top' && size > height) height = size;
-    if (group.align === 'bottom' && size > height) {
-      above += size - height;
-      height = size;
-    }
+  for (const level of edges) {
+    const size = level.above + level.below;
+    if (size <= height) continue;
+    if (level.align === 'bottom') above += size - height;
+    height = size;
   }
-  const baseline = (group: Group): number =>
-    group.align === 'baseline' ? above : group.align === 'top' ? group.above : height - group.below;
+  const baselines = (level: Level): number =>
+    level.align === 'top'
+      ? level.above
+      : level.align === 'bottom'
+        ? height - level.below
+        : level.parent
+          ? baselines(level.parent) + level.shift
+          : above;
   const children = parts.map((part): Placed => ({
-    fragment: part.fragment(baseline),
+    fragment: part.fragment(baselines),
     x: part.x,
-    y: part.top(baseline),
+    y: part.top(baselines),
   }));
   const outOfFlow = out.map(({ box, x, inlineContainer }): OutOfFlow => ({
     box,
@@ -226,36 +258,10 @@ function assemble(
   return { children, height, baseline: above, outOfFlow, open };
 }
 
-/** Where a box's baseline goes relative to its parent's. @spec css2 §10.8.1 (vertical-align) */
-function alignOf(
-  box: Box,
-  parent: Open | undefined,
-  root: Group,
-  groups: Group[],
-  layout: Layout,
-  extent: Extent,
-  container: Box,
-): { shift: number; group: Group } {
-  const value = box.style.verticalAlign;
-  const parentStyle = parent?.style ?? container.style;
-  const base = parent?.shift ?? 0;
-  const group = parent?.group ?? root;
-  if (value === 'top' || value === 'bottom') {
-    const made: Group = { align: value, above: -Infinity, below: -Infinity };
-    groups.push(made);
-    return { shift: 0, group: made };
-  }
-  return { shift: base + shiftFor(value, box, parentStyle, extent, layout), group };
-}
-
-function shiftFor(
-  value: Exclude<ComputedStyle['verticalAlign'], 'top' | 'bottom'>,
-  box: Box,
-  parent: ComputedStyle,
-  extent: Extent,
-  layout: Layout,
-): number {
-  if (typeof value !== 'string') return -snap(resolveLength(value, lineHeightOf(box.style, layout)));
+/** How far below its parent's baseline a level's own goes. @param extent of the level and what it holds */
+function shiftFor(style: ComputedStyle, parent: ComputedStyle, extent: Extent, layout: Layout): number {
+  const value = style.verticalAlign;
+  if (typeof value !== 'string') return -snap(resolveLength(value, lineHeightOf(style, layout)));
   const area = contentExtent(parent, layout);
   switch (value) {
     case 'sub':
@@ -273,7 +279,7 @@ function shiftFor(
   }
 }
 
-function textPart(piece: Piece, x: number, width: number, shift: number, group: Group, layout: Layout): Part {
+function textPart(piece: Piece, x: number, width: number, level: Level, layout: Layout): Part {
   const { above, below } = contentExtent(piece.box.style, layout);
   const fragment = makeFragment({
     kind: 'text',
@@ -283,7 +289,7 @@ function textPart(piece: Piece, x: number, width: number, shift: number, group: 
     text: piece.text,
     baseline: above,
   });
-  return { fragment: () => fragment, x, top: (baseline) => baseline(group) + shift - above };
+  return { fragment: () => fragment, x, top: (baselines) => baselines(level) - above };
 }
 
 function inlinePart(done: Open, width: number, starts: boolean, ends: boolean, basis: number, layout: Layout): Part {
@@ -302,12 +308,12 @@ function inlinePart(done: Open, width: number, starts: boolean, ends: boolean, b
   const rise = border.top + padding.top;
   const x = done.startX + margin.left;
   const offset = relativeOffset(done.box, basis, NaN);
-  const top = (baseline: (group: Group) => number) => baseline(done.group) + done.shift - above - rise;
+  const top = (baselines: Baselines) => baselines(done) - above - rise;
   return {
     x: x + offset.x,
-    top: (baseline) => top(baseline) + offset.y,
-    fragment: (baseline) => {
-      const y = top(baseline);
+    top: (baselines) => top(baselines) + offset.y,
+    fragment: (baselines) => {
+      const y = top(baselines);
       return makeFragment({
         box: done.box,
         width: width - margin.left - margin.right,
@@ -317,35 +323,12 @@ function inlinePart(done: Open, width: number, starts: boolean, ends: boolean, b
         padding,
         baseline: rise + above,
         children: done.children.map((part): Placed => ({
-          fragment: part.fragment(baseline),
+          fragment: part.fragment(baselines),
           x: part.x - x,
-          y: part.top(baseline) - y,
+          y: part.top(baselines) - y,
         })),
       });
     },
-  };
-}
-
-function atomicPart(
-  piece: Piece,
-  x: number,
-  parent: Open | undefined,
-  root: Group,
-  groups: Group[],
-  input: LineInput,
-): Part {
-  const { box } = piece;
-  const fragment = input.atomics.get(box)!;
-  const { margin } = fragment;
-  const baseline = atomicBaseline(fragment);
-  const extent: Extent = { above: baseline + margin.top, below: fragment.height - baseline + margin.bottom };
-  const { shift, group } = alignOf(box, parent, root, groups, input.layout, extent, input.container);
-  include(group, shift, extent);
-  const offset = relativeOffset(box, input.basis, NaN);
-  return {
-    x: x + margin.left + offset.x,
-    fragment: () => fragment,
-    top: (line) => line(group) + shift - baseline + offset.y,
   };
 }
 
