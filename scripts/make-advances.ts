@@ -16,6 +16,12 @@ const KERNED: readonly (readonly [number, number])[] = [
 ];
 
 const ONE = 0x31;
+const MIDDLE_DOT = 0xb7;
+/** Advances in which the compatible families that systems install differ from the packages, per 2048 units. */
+const INSTALLED: Readonly<Record<string, Readonly<Record<number, number>>>> = {
+  arimo: { [MIDDLE_DOT]: 569 },
+  tinos: { [MIDDLE_DOT]: 512 },
+};
 
 interface Face {
   unitsPerEm: number;
@@ -37,7 +43,8 @@ function readFace(family: string, face: string): Face {
   const advances = new Map<number, number>();
   const kerning: Face['kerning'] = {};
   for (const font of fonts) {
-    for (const code of font.characterSet) advances.set(code, font.glyphForCodePoint(code).advanceWidth);
+    for (const code of font.characterSet)
+      advances.set(code, INSTALLED[family]?.[code] ?? font.glyphForCodePoint(code).advanceWidth);
     collectKerning(font, kerning);
   }
   return {

@@ -1,6 +1,7 @@
 import type { ElementNode } from '../html/index.js';
 import type { ComputedStyle } from '../cascade/index.js';
 import type { PseudoElement } from '../css/index.js';
+import type { Mode } from './flows/modes.js';
 
 /** Natural width, height (px) and ratio of replaced content; null where there is none. @spec css-images-3 §4.1 */
 export interface NaturalSize {
@@ -24,7 +25,14 @@ export interface Box {
   readonly id: number;
   readonly element: ElementNode | null;
   readonly pseudo: PseudoElement | null;
+  /** As layout reads it: sizes and sides in the terms of the flow the box stands in. */
   readonly style: ComputedStyle;
+  /** As the cascade gave it, in the page's terms. */
+  readonly computed: ComputedStyle;
+  /** The flow the box stands in. */
+  readonly frame: Mode;
+  /** The flow of its content. */
+  readonly mode: Mode;
   readonly outer: Outer;
   readonly inner: Inner;
   readonly parent: Box | null;
@@ -76,6 +84,7 @@ export function establishesFormattingContext(box: Box): boolean {
   return (
     box.inner !== 'flow' ||
     box.outer === 'atomic' ||
+    box.frame !== box.mode ||
     box.parent === null ||
     box.centred ||
     isOutOfFlow(box) ||

@@ -92,7 +92,7 @@ const isDetached = (box: Box): boolean =>
 function node(fragment: Fragment, x: number, y: number, around: Around, site: Site): PaintNode {
   const { scroll } = site;
   const { box } = fragment;
-  const { style } = box;
+  const style = box.computed;
   const own = fragment.kind === 'box' && !box.anonymous;
   const fixed = own && style.position === 'fixed' && !around.matrix;
   let rect: Rect = {
@@ -169,7 +169,7 @@ function stick(rect: Rect, style: Box['style'], around: Around): Rect {
 
 /** @spec css-overflow-3 §3.1 */
 function clipOf(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip | null {
-  const { style } = fragment.box;
+  const style = fragment.box.computed;
   if (fragment.box.inner === 'text' || (fragment.box.outer === 'inline' && fragment.box.inner === 'flow')) return null;
   const x = style.overflowX !== 'visible';
   const y = style.overflowY !== 'visible';

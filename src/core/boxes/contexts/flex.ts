@@ -23,7 +23,7 @@ import {
   widthFor,
   type Frame,
 } from '../used/sizes.js';
-import { replacedSize } from '../used/replaced.js';
+import { hasPercentSize, replacedSize } from '../used/replaced.js';
 import { dependsOnHeight, frameOf, specifiedHeight } from './flow.js';
 import { adoptOutOfFlow } from './positioned.js';
 import { distribute } from './distribute.js';
@@ -276,7 +276,12 @@ function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, 
   return Math.min(specified ?? Infinity, content, max);
 }
 
+/** Form controls sized by a percentage may be squeezed to nothing. @spec css-sizing-3 §5.2.2 */
+const isCompressible = (box: Box): boolean =>
+  box.inner === 'replaced' && /^(input|select|textarea|meter|progress)$/.test(box.element!.tag) && hasPercentSize(box);
+
 function minContent(box: Box, frame: Frame, item: Partial_, c: Container): number {
+  if (c.row && isCompressible(box)) return frameWidth(frame);
   if (box.inner === 'replaced' || !c.row) return contentSize(box, frame, item, c);
   return c.layout.intrinsic(box).min + frameWidth(frame);
 }

@@ -2,6 +2,8 @@ import type { Rect } from '../../base/index.js';
 import { isInFlow, type Box } from '../box.js';
 import { horizontal, makeFragment, type Edges, type Fragment, type Placed } from '../fragment.js';
 import { spaceKey, type Intrinsic, type Layout, type Space } from '../layout.js';
+import { isOrthogonal, isVertical } from '../flows/modes.js';
+import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.js';
 import { usedMargins } from '../used/edges.js';
 import { replacedSize } from '../used/replaced.js';
 import { clampWidth, frameWidth, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
@@ -65,7 +67,8 @@ function remember(memory: Map<Box, Intrinsic>, box: Box, make: () => Intrinsic):
 }
 
 function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
-  const frame = frameOf(box, space.width);
+  if (box.frame !== box.mode) return layoutTurned(box, space, layout);
+  const frame = frameOf(box, space.edges ?? space.width);
   if (box.inner === 'replaced') return layoutReplaced(box, frame, space, layout);
   const width = space.fixedWidth ?? outerWidth(box, frame, space, layout);
   const margin = marginsFor(box, width, space);
@@ -79,6 +82,33 @@ function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
     default:
       return layoutFlowRoot(box, width, frame, margin, space, layout);
   }
+}
+
+/**
+ * Lays out a box whose content flows another way than the flow it stands in.
+ * @spec css-writing-modes-4 §7.2, §7.3 (orthogonal flows: automatic sizes fit the content)
+ */
+function layoutTurned(box: Box, space: Space, layout: Layout): Fragment {
+  const inside = boxInFlow(box, box.mode);
+  const crossed = isOrthogonal(box.frame, box.mode);
+  const fragment = turnFragment(
+    layout.place(inside, crossed ? spaceAcross(box, space, layout) : space),
+    box.mode,
+    box.frame,
+  );
+  return makeFragment({ ...fragment, box, margin: marginsFor(box, fragment.width, space) });
+}
+
+function spaceAcross(box: Box, { width, height, fixedWidth, fixedHeight, definite }: Space, layout: Layout): Space {
+  const port = isVertical(box.frame) ? layout.viewport.width : layout.viewport.height;
+  return {
+    width: Number.isNaN(height) ? port : height,
+    height: width,
+    shrink: true,
+    edges: Number.isNaN(width) ? 0 : width,
+    ...(fixedHeight === undefined ? {} : { fixedWidth: fixedHeight }),
+    ...(fixedWidth === undefined ? {} : { fixedHeight: fixedWidth, definite: definite ?? true }),
+  };
 }
 
 const fillsLine = (box: Box, space: Space): boolean =>
@@ -149,16 +179,19 @@ export interface DocumentLayout {
   readonly placed: readonly Placed[];
 }
 
-/** Lays out a whole document. @spec css2 §10.1 (initial containing block) */
+/** Lays out a whole document. @spec css2 §10.1 (initial containing block), css-writing-modes-4 §8 */
 export function layoutDocument(root: Box, layout: Layout): DocumentLayout {
-  const { width, height } = layout.viewport;
+  const page = layout.viewport;
+  const { width, height } = sizeTurned(page, isVertical(root.mode));
   const fragment = layout.place(root, { width, height });
   const viewport: Rect = { x: 0, y: 0, width, height };
   const lifted = makeFragment({
     ...fragment,
     outOfFlow: fragment.outOfFlow.map((o) => ({ ...o, x: o.x + fragment.margin.left, y: o.y + fragment.margin.top })),
   });
-  return {
-    placed: [{ fragment, x: fragment.margin.left, y: fragment.margin.top }, ...adoptAtRoot(lifted, viewport, layout)],
-  };
+  const placed: Placed[] = [
+    { fragment, x: fragment.margin.left, y: fragment.margin.top },
+    ...adoptAtRoot(lifted, viewport, layout),
+  ];
+  return { placed: placed.map((one) => turnPlaced(one, { width, height }, root.mode, 'horizontal-tb')) };
 }

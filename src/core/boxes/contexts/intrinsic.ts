@@ -2,6 +2,8 @@ import { isLengthPercentage, resolveLength, type Sizing } from '../../css/index.
 import { hasInlineContent, isFloating, isInFlow, isOutOfFlow, type Box } from '../box.js';
 import { horizontal } from '../fragment.js';
 import type { Intrinsic, Layout } from '../layout.js';
+import { isOrthogonal } from '../flows/modes.js';
+import { boxInFlow } from '../flows/turn.js';
 import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { hasPercentSize, replacedSize } from '../used/replaced.js';
 import { frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
@@ -12,6 +14,8 @@ import { tableIntrinsic } from './table.js';
 
 /** Content-box min-content and max-content widths. @spec css-sizing-3 §5.1 */
 export function intrinsicWidths(box: Box, layout: Layout): Intrinsic {
+  if (isOrthogonal(box.frame, box.mode)) return acrossFlow(box, layout);
+  if (box.frame !== box.mode) return layout.intrinsic(boxInFlow(box, box.mode));
   switch (box.inner) {
     case 'replaced': {
       const frame = frameAtZero(box);
@@ -27,6 +31,13 @@ export function intrinsicWidths(box: Box, layout: Layout): Intrinsic {
     default:
       return hasInlineContent(box) ? inlineIntrinsic(box, layout) : blockIntrinsic(box, layout);
   }
+}
+
+/** Where the flows cross, the width is the block size of the content. @spec css-writing-modes-4 §7.3.2 */
+function acrossFlow(box: Box, layout: Layout): Intrinsic {
+  const { width } = layout.place(box, { width: NaN, height: NaN, shrink: true });
+  const content = Math.max(0, width - frameWidth(frameAtZero(box)));
+  return { min: content, max: content };
 }
 
 const frameAtZero = (box: Box): Frame => ({ border: usedBorder(box), padding: usedPadding(box, 0) });

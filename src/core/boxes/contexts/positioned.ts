@@ -12,6 +12,8 @@ import {
   type Placed,
 } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
+import type { Mode } from '../flows/modes.js';
+import { boxInFlow } from '../flows/turn.js';
 import { specifiedMargins, usedBorder, usedPadding } from '../used/edges.js';
 import { clampHeight, clampWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
 import { replacedSize } from '../used/replaced.js';
@@ -38,7 +40,7 @@ export function adoptOutOfFlow(fragment: Fragment, layout: Layout, space: Space)
   const later = [...rest];
   for (const entry of mine) {
     const around = entry.inlineContainer ? (inlineArea(fragment, entry.inlineContainer) ?? area) : area;
-    const { placed, outOfFlow } = layoutAbsolute(entry, around, layout);
+    const { placed, outOfFlow } = layoutAbsolute(entry, around, box.mode, layout);
     added.push(placed);
     later.push(...outOfFlow);
   }
@@ -52,7 +54,7 @@ export function adoptAtRoot(root: Fragment, viewport: Rect, layout: Layout): rea
   for (let round = 0; pending.length > 0 && round < 50; round++) {
     const next: OutOfFlow[] = [];
     for (const entry of pending) {
-      const { placed, outOfFlow } = layoutAbsolute(entry, viewport, layout);
+      const { placed, outOfFlow } = layoutAbsolute(entry, viewport, root.box.mode, layout);
       added.push(placed);
       next.push(...outOfFlow);
     }
@@ -130,9 +132,10 @@ const inset = (value: LengthPercentage | 'auto', basis: number): number | null =
 function layoutAbsolute(
   entry: OutOfFlow,
   area: Rect,
+  mode: Mode,
   layout: Layout,
 ): { placed: Placed; outOfFlow: readonly OutOfFlow[] } {
-  const { box } = entry;
+  const box = boxInFlow(entry.box, mode);
   const { style } = box;
   const rtl = box.parent?.style.direction === 'rtl';
   const margins = specifiedMargins(box, area.width);
@@ -173,7 +176,7 @@ function layoutAbsolute(
     left: solvedX.marginStart,
   };
   const placed: Placed = {
-    fragment: makeFragment({ ...fragment, margin }),
+    fragment: makeFragment({ ...fragment, box: entry.box, margin }),
     x: area.x + solvedX.at,
     y: area.y + solvedY.at,
   };

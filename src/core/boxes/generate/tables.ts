@@ -28,7 +28,7 @@ function wrap(box: Box, make: Make, proper: (child: Box) => boolean, inner: Inne
   let run: Box[] = [];
   const flush = () => {
     if (run.some((child) => !isBlank(child) && isInFlow(child))) {
-      const made = make({ style: box.style, outer: 'table-part', inner, parent: box, anonymous: true });
+      const made = make({ style: box.computed, outer: 'table-part', inner, parent: box, anonymous: true });
       made.children.push(...run);
       for (const child of run) (child as { parent: Box }).parent = made;
       if (inner === 'row') wrap(made, make, (c) => isCell(c), 'flow');
@@ -55,7 +55,7 @@ function wrapStray(box: Box, make: Make): void {
     if (parts.length > 0) {
       const inline = box.outer === 'inline';
       const table = make({
-        style: box.style,
+        style: box.computed,
         outer: inline ? 'atomic' : 'block',
         inner: 'table',
         parent: box,

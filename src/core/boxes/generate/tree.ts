@@ -3,6 +3,8 @@ import type { Display, PseudoElement } from '../../css/index.js';
 import type { LimitLog } from '../../base/index.js';
 import type { ElementNode, HtmlDocument } from '../../html/index.js';
 import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
+import { isVertical, styleInFlow, type Mode } from '../flows/modes.js';
+import { naturalTurned } from '../flows/turn.js';
 import { transformText, type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText } from './content.js';
 import { isReplaced, naturalSize, type ImageSizes } from './natural.js';
@@ -69,9 +71,14 @@ export function generateBoxes(
     next: 0,
   };
   const style = styles.of(document.root);
+  const body = document.body ? styles.of(document.body) : style;
+  // The body's writing mode is that of the whole page. @spec css-writing-modes-4 §8
+  const mode = body.display === 'none' ? style.writingMode : body.writingMode;
   const root = make(building, {
     element: document.root,
     style,
+    frame: mode,
+    mode,
     outer: 'block',
     inner: TYPES[style.display]?.[1] ?? 'flow',
     parent: null,
@@ -85,23 +92,42 @@ export function generateBoxes(
   return { root, principal: building.principal, count: building.next };
 }
 
+/** What a box is made from; its style is the cascade's. */
 type Draft = Pick<Box, 'style' | 'outer' | 'inner' | 'parent'> & Partial<Box>;
 
-function make(building: Pick<Building, 'next'>, draft: Draft): Box {
+function make(building: Pick<Building, 'next'>, { style, ...draft }: Draft): Box {
+  const frame = draft.frame ?? draft.parent?.mode ?? style.writingMode;
+  const mode = draft.mode ?? ownMode(style, draft, frame);
   return {
     id: building.next++,
     element: null,
     pseudo: null,
     anonymous: false,
     text: '',
-    natural: null,
     centred: false,
     marker: false,
     viewport: false,
     children: [],
+    computed: style,
     ...draft,
+    natural: isVertical(frame) ? naturalTurned(draft.natural ?? null) : (draft.natural ?? null),
+    frame,
+    mode,
+    style: styleInFlow(style, frame),
   };
 }
+
+const PARTS: readonly Inner[] = ['row-group', 'row', 'column', 'column-group'];
+
+/** The flow of a box's content; writing-mode does not apply to everything. @spec css-writing-modes-4 §3.2 */
+function ownMode(style: ComputedStyle, { inner, anonymous }: Omit<Draft, 'style'>, frame: Mode): Mode {
+  if (anonymous || inner === 'text' || inner === 'break' || inner === 'replaced' || PARTS.includes(inner)) return frame;
+  return style.writingMode;
+}
+
+/** An inline box with a flow of its own is one piece in its line. @spec css-writing-modes-4 §3.2 */
+const outerIn = (outer: Outer, inner: Inner, style: ComputedStyle, parent: Box): Outer =>
+  outer === 'inline' && inner === 'flow' && style.writingMode !== parent.mode ? 'atomic' : outer;
 
 function fill(box: Box, element: ElementNode, building: Building): void {
   const { styles } = building;
@@ -151,7 +177,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   const box = make(building, {
     element,
     style,
-    outer: replaced || centred ? (outer === 'inline' ? 'atomic' : outer) : outer,
+    outer: replaced || centred ? (outer === 'inline' ? 'atomic' : outer) : outerIn(outer, inner, style, parent),
     inner: replaced ? 'replaced' : inner,
     parent,
     natural,
@@ -221,7 +247,17 @@ function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building
   const target =
     style.display === 'contents'
       ? parent
-      : push(parent, make(building, { element, pseudo: name, style, outer, inner, parent }));
+      : push(
+          parent,
+          make(building, {
+            element,
+            pseudo: name,
+            style,
+            outer: outerIn(outer, inner, style, parent),
+            inner,
+            parent,
+          }),
+        );
   for (const part of content) {
     if (part.kind === 'text') text(target, part.text, style, building);
     else {
@@ -293,7 +329,13 @@ function wrapRuns(box: Box, building: Building, items: boolean): void {
       ? run.some((child) => !isBlank(child))
       : run.some((child) => !isBlank(child) && isInFlow(child));
     if (visible) {
-      const wrapper = make(building, { style: box.style, outer: 'block', inner: 'flow', parent: box, anonymous: true });
+      const wrapper = make(building, {
+        style: box.computed,
+        outer: 'block',
+        inner: 'flow',
+        parent: box,
+        anonymous: true,
+      });
       for (const child of run) wrapper.children.push(adopt(child, wrapper));
       box.children.push(wrapper);
     } else box.children.push(...run.filter((child) => !isBlank(child)));

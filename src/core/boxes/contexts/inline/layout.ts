@@ -214,7 +214,8 @@ function emit(
   atomics: ReadonlyMap<Box, Fragment>,
   last: boolean,
 ): void {
-  const free = Math.max(0, room.right - room.left - line.width);
+  const spare = room.right - room.left - line.width;
+  const free = Math.max(0, spare);
   const align = alignment(container, last || line.endsForced);
   const spaces =
     line.pieces.reduce((n, p) => n + (p.kind === 'text' ? (p.text.match(/[ \u00a0]/g)?.length ?? 0) : 0), 0) -
@@ -233,7 +234,9 @@ function emit(
   run.open = placed.open;
   const rtl = container.style.direction === 'rtl';
   const width = line.width + (expand > 0 ? free : 0);
-  const slack = expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
+  // An overlong line sticks out at its end.
+  const over = rtl && spare < 0;
+  const slack = over ? spare : expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
   const left = room.left + slack;
   const mirror = (children: readonly Placed[], around: number): Placed[] =>
     rtl ? children.map((c) => mirrored(c, around)) : [...children];

@@ -6,6 +6,7 @@ import {
   NO_EDGES,
   snap,
   snapUp,
+  vertical,
   type Edges,
   type Fragment,
   type OutOfFlow,
@@ -30,9 +31,17 @@ export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics
   return Math.round(('px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize) * 64) / 64;
 }
 
+/** Lines of vertical text share their middles. @spec css-inline-3 §4.1, css-writing-modes-4 §4.2 */
+const isCentral = ({ writingMode, textOrientation }: ComputedStyle): boolean =>
+  writingMode.startsWith('vertical') && textOrientation !== 'sideways';
+
 function contentExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
   const face = faceOf(style, layout);
-  return { above: face.ascent(style.fontSize), below: face.descent(style.fontSize) };
+  const above = face.ascent(style.fontSize);
+  const below = face.descent(style.fontSize);
+  if (!isCentral(style)) return { above, below };
+  const half = (above + below) / 2;
+  return { above: half, below: half };
 }
 
 /** Content area with half the leading on each side; the upper half is rounded down, as browsers do. */
@@ -149,15 +158,22 @@ class LineBuilder {
     const { box } = piece;
     const fragment = this.input.atomics.get(box)!;
     const { margin } = fragment;
-    const baseline = atomicBaseline(fragment);
+    const own = atomicBaseline(fragment);
+    const baseline =
+      own ??
+      (isCentral(this.level.style)
+        ? (fragment.height + vertical(margin)) / 2 - margin.top
+        : fragment.height + margin.bottom);
     const level = levelOf(box.style, this.level, {
       above: baseline + margin.top,
       below: fragment.height - baseline + margin.bottom,
     });
     this.settle(level);
     const offset = relativeOffset(box, this.input.basis, NaN);
+    // A line set from right to left is mirrored as a whole later.
+    const rtl = this.input.container.style.direction === 'rtl';
     this.add({
-      x: this.x + margin.left + offset.x,
+      x: this.x + (rtl ? margin.right - offset.x : margin.left + offset.x),
       fragment: () => fragment,
       top: (baselines) => baselines(level) - baseline + offset.y,
     });
@@ -306,11 +322,11 @@ function inlinePart(done: Open, width: number, starts: boolean, ends: boolean, b
   const border = only(usedBorder(done.box));
   const padding = only(usedPadding(done.box, basis));
   const rise = border.top + padding.top;
-  const x = done.startX + margin.left;
+  const x = done.startX + (rtl ? margin.right : margin.left);
   const offset = relativeOffset(done.box, basis, NaN);
   const top = (baselines: Baselines) => baselines(done) - above - rise;
   return {
-    x: x + offset.x,
+    x: rtl ? x - offset.x : x + offset.x,
     top: (baselines) => top(baselines) + offset.y,
     fragment: (baselines) => {
       const y = top(baselines);
@@ -332,20 +348,19 @@ function inlinePart(done: Open, width: number, starts: boolean, ends: boolean, b
   };
 }
 
-/** Baseline of an atomic inline from its border-box top. @spec css2 §10.8.1 (inline-block) */
-function atomicBaseline(fragment: Fragment): number {
+/** Baseline of an atomic inline from its border-box top; null where it has none of its own. @spec css2 §10.8.1 (inline-block) */
+function atomicBaseline(fragment: Fragment): number | null {
   const { box } = fragment;
-  const edge = fragment.height + fragment.margin.bottom;
   if (box.inner === 'replaced')
-    return box.element && /^(input|select|textarea)$/.test(box.element.tag) ? controlBaseline(fragment) : edge;
+    return box.element && /^(input|select|textarea)$/.test(box.element.tag) ? controlBaseline(fragment) : null;
   if (
     box.inner === 'flow' &&
     !box.centred &&
     (box.style.overflowX !== 'visible' || box.style.overflowY !== 'visible') &&
     !/clip/.test(box.style.overflowX)
   )
-    return edge;
-  return (box.inner === 'flow' && !box.centred ? fragment.lastBaseline : fragment.baseline) ?? edge;
+    return null;
+  return box.inner === 'flow' && !box.centred ? fragment.lastBaseline : fragment.baseline;
 }
 
 function controlBaseline(fragment: Fragment): number {
