@@ -27,6 +27,8 @@ export interface OutOfFlow {
   /** How the static position binds: the edge of the box that goes there. */
   readonly alignX: 'start' | 'center' | 'end';
   readonly alignY: 'start' | 'center' | 'end';
+  /** The area it is placed in if the carrying fragment is its containing block: that of a grid. */
+  readonly area?: Rect;
   /** Inline boxes passed on the way that may be its containing block. */
   readonly inlineContainer: Box | null;
 }

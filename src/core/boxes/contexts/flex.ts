@@ -24,6 +24,9 @@ import {
   type Frame,
 } from '../used/sizes.js';
 import { hasPercentSize, replacedSize } from '../used/replaced.js';
+import { alignmentOf, aligningOf, edgeOf, offsetTo, startEdge, type Alignment, type Edge } from '../used/alignment.js';
+import { groupOf, NO_GROUP, standingOf, type BaselineGroup, type Standing } from './baselines.js';
+import { staticAt } from './static-position.js';
 import { dependsOnHeight, frameOf, specifiedHeight } from './flow.js';
 import { adoptOutOfFlow } from './positioned.js';
 import { distribute } from './distribute.js';
@@ -73,7 +76,9 @@ interface Line {
   readonly items: readonly Item[];
   cross: number;
   at: number;
-  baseline: number;
+  /** What the items aligned by their first and by their last baselines share. */
+  first: BaselineGroup;
+  last: BaselineGroup;
 }
 
 /**
@@ -147,7 +152,7 @@ function container(box: Box, width: number, height: number, layout: Layout): Con
 function alignOf(box: Box, c: Container): string {
   const own = box.anonymous ? 'auto' : box.style.alignSelf;
   const value = own === 'auto' ? c.box.style.alignItems : own;
-  return value === 'normal' ? 'stretch' : value.replace(/^(safe|unsafe) /, '');
+  return value === 'normal' ? 'stretch' : value;
 }
 
 const crossAuto = (box: Box, row: boolean): boolean =>
@@ -288,7 +293,7 @@ function minContent(box: Box, frame: Frame, item: Partial_, c: Container): numbe
 
 /** @spec css-flexbox-1 §9.3 */
 function collectLines(items: readonly Item[], c: Container, space: Space, frame: Frame): Line[] {
-  const line = (of: readonly Item[]): Line => ({ items: of, cross: 0, at: 0, baseline: 0 });
+  const line = (of: readonly Item[]): Line => ({ items: of, cross: 0, at: 0, first: NO_GROUP, last: NO_GROUP });
   let room = c.mainSize;
   if (Number.isNaN(room))
     room = (heightFor(c.box, c.box.style.maxHeight, space.height, frame) ?? Infinity) - frameHeight(frame);
@@ -404,25 +409,25 @@ function layoutItem(item: Item, c: Container, cross: number | null): Fragment {
 const crossOf = (item: Item, row: boolean): number =>
   (row ? item.fragment!.height : item.fragment!.width) + item.crossMargin;
 
-/** Baseline of an item from its margin-box top. */
-function baselineOf(item: Item): number {
-  const { fragment } = item;
-  return (fragment!.baseline ?? fragment!.height) + (item.margins.top ?? 0);
-}
+const alignsBaseline = (item: Item, c: Container, which: 'baseline' | 'last baseline'): boolean =>
+  c.row && crossAlignment(item, c).to === which && !hasAutoCross(item.margins, true);
 
-const alignsBaseline = (item: Item, c: Container): boolean =>
-  c.row && /baseline/.test(item.align) && !hasAutoCross(item.margins, true);
+/** The item's margin box and the baseline it is aligned by. */
+const standing = (item: Item, c: Container, which: 'baseline' | 'last baseline'): Standing =>
+  standingOf(item.fragment!, item.margins.top ?? 0, item.margins.bottom ?? 0, c.box, which);
 
 /** Cross sizes of lines and of the container. @spec css-flexbox-1 §9.4 (8, 9, 15, 16) */
 function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): number {
   for (const line of lines) {
-    const based = line.items.filter((item) => alignsBaseline(item, c));
-    line.baseline = Math.max(0, ...based.map(baselineOf));
-    const below = Math.max(0, ...based.map((item) => crossOf(item, c.row) - baselineOf(item)));
+    const group = (which: 'baseline' | 'last baseline') =>
+      groupOf(line.items.filter((item) => alignsBaseline(item, c, which)).map((item) => standing(item, c, which)));
+    line.first = group('baseline');
+    line.last = group('last baseline');
     line.cross = Math.max(
       0,
-      based.length > 0 ? line.baseline + below : 0,
-      ...line.items.filter((item) => !based.includes(item)).map((item) => crossOf(item, c.row)),
+      line.first.above + line.first.below,
+      line.last.above + line.last.below,
+      ...line.items.map((item) => crossOf(item, c.row)),
     );
   }
   const definite = !Number.isNaN(c.crossSize);
@@ -533,33 +538,32 @@ function crossOffset(
     item.autoCross = autoStart && autoEnd ? spare / 2 : spare;
     return autoStart && autoEnd ? spare / 2 : autoStart ? spare : 0;
   }
-  const rtlCross = !c.row && c.box.style.direction === 'rtl';
-  switch (item.align) {
-    case 'center':
-    case 'anchor-center':
-      return spare / 2;
-    case 'flex-end':
-      return c.crossBackwards ? 0 : spare;
-    case 'end':
-    case 'self-end':
-      return rtlCross ? 0 : spare;
-    case 'start':
-    case 'self-start':
-      return rtlCross ? spare : 0;
-    case 'baseline':
-    case 'first baseline':
-      return c.row
-        ? c.crossBackwards
-          ? spare - (line.baseline - baselineOf(item))
-          : line.baseline - baselineOf(item)
-        : rtlCross
-          ? spare
-          : 0;
-    case 'last baseline':
-      return c.row ? spare : 0;
-    default:
-      return c.crossBackwards ? spare : 0;
-  }
+  const start = c.crossBackwards ? 'high' : 'low';
+  const alignment = crossAlignment(item, c);
+  for (const which of ['baseline', 'last baseline'] as const)
+    if (alignsBaseline(item, c, which)) {
+      const stands = standing(item, c, which);
+      // Wrapping in reverse, the first baselines hold to the far edge.
+      return (which === 'baseline') !== c.crossBackwards
+        ? line[which === 'baseline' ? 'first' : 'last'].above - stands.above
+        : line.cross - line[which === 'baseline' ? 'first' : 'last'].below - stands.above;
+    }
+  return offsetTo(
+    alignment.safe && spare < 0 ? startEdge(c.row ? 'block' : 'inline', aligningOf(c.box)) : edgeOf(alignment, start),
+    spare,
+  );
+}
+
+/** @spec css-flexbox-1 §8.3 */
+function crossAlignment({ align, box }: Pick<Item, 'align' | 'box'>, c: Container): Alignment {
+  const plain = align.replace(/^(safe|unsafe) /, '');
+  const made = alignmentOf(align, c.row ? 'block' : 'inline', aligningOf(c.box), {
+    mode: box.mode,
+    rtl: box.style.direction === 'rtl',
+  });
+  if (plain === 'flex-start') return { ...made, to: c.crossBackwards ? 'high' : 'low' };
+  if (plain === 'flex-end') return { ...made, to: c.crossBackwards ? 'low' : 'high' };
+  return made;
 }
 
 interface Outer {
@@ -595,11 +599,9 @@ function assemble(
   }
   const inner = { width: c.width, height: Math.max(0, height - frameHeight(frame)) };
   for (const child of box.children) if (isOutOfFlow(child)) outOfFlow.push(staticPosition(child, c, inner, dx, dy));
-  const first = lines[0];
-  const lead = first?.items.find((item) => alignsBaseline(item, c)) ?? first?.items[0];
-  const baseline = lead
-    ? dy + (c.row ? lead.crossAt : lead.mainAt) + (lead.fragment!.baseline ?? lead.fragment!.height)
-    : null;
+  const [baseline, lastBaseline] = (['baseline', 'last baseline'] as const).map((which) =>
+    containerBaseline(lines, c, which, dy),
+  ) as [number | null, number | null];
   const bare = makeFragment({
     box,
     width,
@@ -609,10 +611,28 @@ function assemble(
     border: frame.border,
     padding: frame.padding,
     baseline,
-    lastBaseline: baseline,
+    lastBaseline,
     outOfFlow,
   });
   return adoptOutOfFlow(bare, layout, space);
+}
+
+/** @spec css-flexbox-1 §8.5 */
+function containerBaseline(
+  lines: readonly Line[],
+  c: Container,
+  which: 'baseline' | 'last baseline',
+  dy: number,
+): number | null {
+  const first = which === 'baseline';
+  const line = first ? lines[0] : lines[lines.length - 1];
+  if (!line || line.items.length === 0) return null;
+  const sharing = line.items.find(
+    (item) => alignsBaseline(item, c, 'baseline') || alignsBaseline(item, c, 'last baseline'),
+  );
+  const item = sharing ?? (first ? line.items[0]! : line.items[line.items.length - 1]!);
+  const { above } = standingOf(item.fragment!, 0, 0, c.box, which);
+  return dy + (c.row ? item.crossAt : item.mainAt) + above;
 }
 
 /** The item's fragment with its auto margins as used. */
@@ -636,24 +656,14 @@ function staticPosition(
   dy: number,
 ): OutOfFlow {
   const main = mainJustify(c.box.style.justifyContent, c).replace('safe ', '');
-  const cross = alignOf(child, c);
-  const word = (value: string, backwards: boolean): OutOfFlow['alignX'] => {
-    if (/center|space-around|space-evenly/.test(value)) return 'center';
-    const end = /end/.test(value);
-    return end !== backwards ? 'end' : 'start';
-  };
-  const m = word(main, c.mainBackwards);
-  const x = word(cross === 'stretch' ? 'start' : cross, c.crossBackwards);
-  const at = (align: OutOfFlow['alignX'], size: number) => (align === 'center' ? size / 2 : align === 'end' ? size : 0);
-  const [alignX, alignY] = c.row ? [m, x] : [x, m];
-  return {
-    box: child,
-    x: dx + at(alignX, inner.width),
-    y: dy + at(alignY, inner.height),
-    alignX,
-    alignY,
-    inlineContainer: null,
-  };
+  const m: Edge = /center|space-around|space-evenly/.test(main)
+    ? 'center'
+    : /end/.test(main) !== c.mainBackwards
+      ? 'high'
+      : 'low';
+  const cross = edgeOf(crossAlignment({ align: alignOf(child, c), box: child }, c), c.crossBackwards ? 'high' : 'low');
+  const rect = { x: dx, y: dy, ...inner };
+  return c.row ? staticAt(child, rect, m, cross) : staticAt(child, rect, cross, m);
 }
 
 /** @spec css-flexbox-1 §9.9.1, in the simpler form browsers use: items at their content sizes */

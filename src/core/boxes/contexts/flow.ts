@@ -8,7 +8,8 @@ import {
   type OutOfFlow,
   type Placed,
 } from '../fragment.js';
-import type { Layout, Space } from '../layout.js';
+import type { Intrinsic, Layout, Space } from '../layout.js';
+import { alignmentOf, aligningOf, edgeOf, offsetTo, type Alignment } from '../used/alignment.js';
 import { specifiedMargins, usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
 import {
@@ -26,6 +27,7 @@ import { layoutInline } from './inline/layout.js';
 import { lineHeightOf } from './inline/place.js';
 import { joinMargin, joinStruts, NO_STRUT, strutSize, type Strut } from './margins.js';
 import { adoptOutOfFlow } from './positioned.js';
+import { alignedIn } from './static-position.js';
 
 /** The block formatting context a box takes part in, and where its content box lies in it. */
 interface Flow {
@@ -286,15 +288,8 @@ class BlockRun {
   }
 
   private static(box: Box): void {
-    const rtl = this.parent.style.direction === 'rtl';
-    this.outOfFlow.push({
-      box,
-      x: rtl ? this.width : 0,
-      y: this.cursor + this.pending,
-      alignX: rtl ? 'end' : 'start',
-      alignY: 'start',
-      inlineContainer: null,
-    });
+    const rect = { x: 0, y: this.cursor + this.pending, width: this.width, height: 0 };
+    this.outOfFlow.push(alignedIn(box, this.parent, rect));
   }
 
   private float(box: Box): void {
@@ -420,11 +415,27 @@ export function horizontalMargins(box: Box, width: number, containing: number): 
   }
   if (left === null) return { left: rtl || spare >= 0 ? spare : 0, right: right ?? 0 };
   if (right === null) return { left, right: Math.max(0, spare) };
+  const justified = blockJustification(box);
+  if (justified) {
+    const edge =
+      justified.safe !== false && spare < 0 ? (rtl ? 'high' : 'low') : edgeOf(justified, rtl ? 'high' : 'low');
+    const shift = offsetTo(edge, spare);
+    return { left: left + shift, right: right + spare - shift };
+  }
   const align = box.parent?.style.textAlign;
   if (spare > 0 && align === '-webkit-center') return { left: left + spare / 2, right };
   if (spare > 0 && align === '-webkit-right') return { left: left + spare, right };
   if (rtl && align !== '-webkit-left') return { left: left + spare, right };
   return { left, right };
+}
+
+/** How a block-level box is justified in its containing block, where it does not simply fill it. @spec css-align-3 §6.1 */
+function blockJustification(box: Box): Alignment | null {
+  const { parent, style } = box;
+  if (box.anonymous || !parent || style.justifySelf === 'auto') return null;
+  const own = { mode: box.mode, rtl: style.direction === 'rtl' };
+  const made = alignmentOf(style.justifySelf, 'inline', aligningOf(parent), own);
+  return made.to === 'normal' || made.to === 'stretch' ? null : made;
 }
 
 /** Border-box width of a block-level box in normal flow. @spec css2 §10.3.3, §10.4 */
@@ -436,9 +447,14 @@ export function blockWidth(box: Box, containing: number, frame: Frame, layout: L
   const width =
     widthFor(box, box.style.width, containing, available, frame, intrinsic) ??
     widthByRatio(box, frame) ??
-    Math.max(available, frameWidth(frame));
+    (blockJustification(box)
+      ? fitWidth(available, intrinsic(), frameWidth(frame))
+      : Math.max(available, frameWidth(frame)));
   return clampWidth(box, width, containing, available, frame, intrinsic);
 }
+
+const fitWidth = (available: number, { min, max }: Intrinsic, extra: number): number =>
+  Math.max(min + extra, Math.min(max + extra, available));
 
 /** A fixed height and a preferred ratio give the width. @spec css-sizing-4 §4.2 */
 function widthByRatio(box: Box, frame: Frame): number | null {

@@ -15,6 +15,21 @@ export interface Slot {
   readonly end: number;
 }
 
+/** Positions and sizes of tracks along one axis, px. */
+export interface Lines {
+  readonly starts: readonly number[];
+  readonly sizes: readonly number[];
+  /** End of the last track. */
+  readonly total: number;
+}
+
+/** Where the tracks of a slot lie together. */
+export const spanOf = (lines: Lines, { start, end }: Slot): { at: number; size: number } => {
+  const at = lines.starts[start] ?? 0;
+  const last = end - 1;
+  return { at, size: Math.max(0, (lines.starts[last] ?? at) + (lines.sizes[last] ?? 0) - at) };
+};
+
 export interface PlacedItem {
   readonly box: Box;
   readonly rows: Slot;
@@ -94,17 +109,17 @@ function lineOf(value: GridLine, axis: Axis, side: 'start' | 'end'): number | nu
 function wishOf(start: GridLine, end: GridLine, axis: Axis): Wish {
   const a = lineOf(start, axis, 'start');
   const b = lineOf(end, axis, 'end');
-  const span = spanOf(start) ?? spanOf(end) ?? 1;
+  const span = spanning(start) ?? spanning(end) ?? 1;
   if (a !== null && b !== null) {
     if (a === b) return { start: a, end: a + 1, span: 1 };
     return { start: Math.min(a, b), end: Math.max(a, b), span: Math.abs(b - a) };
   }
-  if (a !== null) return { start: a, end: a + (spanOf(end) ?? 1), span: spanOf(end) ?? 1 };
-  if (b !== null) return { start: b - (spanOf(start) ?? 1), end: b, span: spanOf(start) ?? 1 };
+  if (a !== null) return { start: a, end: a + (spanning(end) ?? 1), span: spanning(end) ?? 1 };
+  if (b !== null) return { start: b - (spanning(start) ?? 1), end: b, span: spanning(start) ?? 1 };
   return { start: null, end: null, span };
 }
 
-const spanOf = (value: GridLine): number | null =>
+const spanning = (value: GridLine): number | null =>
   value !== 'auto' && 'span' in value ? Math.min(value.span, MOST_TRACKS) : null;
 
 /**
@@ -181,4 +196,36 @@ export function placeItems(
   const rowOffset = Math.min(0, ...items.map((i) => i.rows.start));
   const columnOffset = Math.min(0, ...items.map((i) => i.columns.start));
   return { items, rowOffset, columnOffset };
+}
+
+/** The lines of one axis once the implicit grid is known. */
+export interface LineAxis {
+  readonly axis: Axis;
+  /** Index of the grid's first line among the explicit lines. */
+  readonly offset: number;
+  readonly count: number;
+}
+
+/** Lines that bound the area of an absolute child; null where it reaches to the padding edge. @spec css-grid-2 §9 */
+export function absoluteSlot(
+  from: GridLine,
+  to: GridLine,
+  { axis, offset, count }: LineAxis,
+): { readonly start: number | null; readonly end: number | null } {
+  const known = (value: GridLine, side: 'start' | 'end') => {
+    if (value !== 'auto' && !('span' in value) && value.name !== null) {
+      const named = axis.names.has(`${value.name}-${side}`) || axis.names.has(value.name);
+      if (!named) return null;
+    }
+    return lineOf(value, axis, side);
+  };
+  const a = known(from, 'start');
+  const b = known(to, 'end');
+  let start = a ?? (b !== null && spanning(from) !== null ? b - spanning(from)! : null);
+  let end = b ?? (a !== null && spanning(to) !== null ? a + spanning(to)! : null);
+  if (start !== null && end !== null && start > end) [start, end] = [end, start];
+  if (start !== null && start === end) end = null;
+  const inside = (line: number | null) =>
+    line === null || line - offset < 0 || line - offset > count ? null : line - offset;
+  return { start: inside(start), end: inside(end) };
 }

@@ -1,198 +1,316 @@
 import { resolveLength, type Breadth, type TrackSize } from '../../css/index.js';
-import type { Intrinsic } from '../layout.js';
 
 /** A track while it is sized; px. */
-export interface Track {
-  readonly size: TrackSize;
-  base: number;
-  limit: number;
+interface Track {
+  readonly min: Breadth;
+  readonly max: Breadth;
+  /** Flex factor, 0 for tracks that do not flex. */
+  readonly factor: number;
+  /** The argument of fit-content(), or infinity. */
+  readonly fit: number;
   /** An empty track of an auto-fit repeat. */
   readonly collapsed: boolean;
+  base: number;
+  limit: number;
+  /** Its limit has just become finite. */
+  growable: boolean;
 }
 
-/** What an item asks of the tracks it spans, margins included. */
+/** What an item asks of the tracks it spans, margins included, px. */
 export interface Demand {
   readonly start: number;
   readonly end: number;
-  /** Content sizes; `auto` is what an automatic minimum asks for. */
-  readonly sizes: Intrinsic & { readonly auto: number };
+  /** Minimum, min-content and max-content contributions. @spec css-grid-2 §6.6, §12.5 */
+  readonly least: number;
+  readonly min: number;
+  readonly max: number;
+  /** Whether the minimum follows the content: not where several tracks are spanned and one of them flexes. */
+  readonly automatic: boolean;
+  /** The minimum where it does not follow the content. */
+  readonly floor: number;
+}
+
+/** How a container of unknown size is asked: its narrowest, its widest, or as tall as it comes. */
+export type Constraint = 'min' | 'max' | 'none';
+
+export interface TrackInput {
+  readonly sizes: readonly TrackSize[];
+  readonly collapsed: readonly boolean[];
+  readonly demands: readonly Demand[];
+  readonly gap: number;
+  /** Content size of the container, px; NaN where it is to be found out. */
+  readonly available: number;
+  readonly constraint: Constraint;
+  /** Whether automatic tracks take up what is left. */
+  readonly stretches: boolean;
 }
 
 const isFlexible = (b: Breadth): b is { readonly fr: number } => typeof b !== 'string' && 'fr' in b;
+const isIntrinsic = (b: Breadth): boolean => typeof b === 'string';
 
 function fixed(b: Breadth, available: number): number | null {
   if (typeof b === 'string' || isFlexible(b)) return null;
   const value = resolveLength(b, available);
-  return Number.isNaN(value) ? null : value;
+  return Number.isNaN(value) ? null : Math.max(0, value);
 }
 
 /** A percentage of an unknown size counts as auto. */
 const settled = (b: Breadth, available: number): Breadth =>
   typeof b !== 'string' && !isFlexible(b) && fixed(b, available) === null ? 'auto' : b;
 
-/**
- * Sizes the tracks of one axis.
- * @param available content size of the container, px; NaN where it is to be found out
- * @param constraint which content sizes count while `available` is unknown
- * @spec css-grid-2 §12.3 to §12.8
- */
-export function sizeTracks(
-  sizes: readonly TrackSize[],
-  collapsed: readonly boolean[],
-  demands: readonly Demand[],
-  gap: number,
-  available: number,
-  constraint: 'min' | 'max',
-  stretches: boolean,
-): number[] {
-  const tracks = sizes.map((given, i): Track => {
-    const size: TrackSize = { min: settled(given.min, available), max: settled(given.max, available), fit: given.fit };
-    if (collapsed[i]) return { size, base: 0, limit: 0, collapsed: true };
-    const base = fixed(size.min, available) ?? 0;
-    const limit = fixed(size.max, available) ?? Infinity;
-    return { size, base, limit: Math.max(base, limit), collapsed: false };
-  });
-  const gaps = gap * Math.max(0, tracks.filter((t) => !t.collapsed).length - 1);
-  for (const demand of [...demands].sort((a, b) => a.end - a.start - (b.end - b.start)))
-    meetDemand(tracks, demand, gap, available, constraint);
-  for (const track of tracks)
-    if (track.limit === Infinity && !isFlexible(track.size.max))
-      track.limit = Math.max(track.base, track.limit === Infinity ? track.base : track.limit);
-  const room = available - gaps;
-  maximise(tracks, room, constraint);
-  flex(tracks, demands, room, gap);
-  if (stretches && !Number.isNaN(room)) stretchAuto(tracks, room);
+/** Sizes the tracks of one axis; px. @spec css-grid-2 §12.3 to §12.8 */
+export function sizeTracks(input: TrackInput): number[] {
+  const { available, gap, demands, constraint } = input;
+  const tracks = input.sizes.map((size, i) => startTrack(size, input.collapsed[i] ?? false, available));
+  const shown = tracks.filter((t) => !t.collapsed).length;
+  resolveIntrinsic(tracks, demands, gap, Number.isNaN(available) ? constraint : null);
+  const room = available - gap * Math.max(0, shown - 1);
+  maximise(tracks, Number.isNaN(room) && constraint === 'min' ? 0 : room);
+  flex(tracks, demands, room, gap, constraint);
+  if (input.stretches && !Number.isNaN(room)) stretchAuto(tracks, room);
   return tracks.map((t) => t.base);
 }
 
-/** Grows the tracks an item spans until it fits. @spec css-grid-2 §12.5 */
-function meetDemand(
-  tracks: readonly Track[],
-  { start, end, sizes }: Demand,
-  gap: number,
-  available: number,
-  constraint: 'min' | 'max',
-): void {
-  const spanned = tracks.slice(start, end).filter((t) => !t.collapsed);
-  if (spanned.length === 0) return;
-  const flexible = spanned.filter((t) => isFlexible(t.size.max));
-  if (flexible.length > 0 && spanned.length > 1 && flexible.length < spanned.length) {
-    // Flexible tracks take what is needed; the others keep their own sizes.
-    grow(flexible, sizes.auto - sum(spanned) - gap * (spanned.length - 1), (t) =>
-      t.size.min === 'auto' ? 'base' : null,
+/** @spec css-grid-2 §12.4 */
+function startTrack(size: TrackSize, collapsed: boolean, available: number): Track {
+  const min = settled(size.min, available);
+  const max = settled(size.max, available);
+  const factor = isFlexible(max) ? max.fr : 0;
+  const fit = size.fit ? resolveLength(size.fit, available) : NaN;
+  const common = { min, max, factor, fit: Number.isNaN(fit) ? Infinity : fit, growable: false };
+  if (collapsed) return { ...common, factor: 0, collapsed, base: 0, limit: 0 };
+  const base = fixed(min, available) ?? 0;
+  return { ...common, collapsed, base, limit: Math.max(base, fixed(max, available) ?? Infinity) };
+}
+
+/** @spec css-grid-2 §12.5 */
+function resolveIntrinsic(tracks: Track[], demands: readonly Demand[], gap: number, under: Constraint | null): void {
+  const spans = demands.map((demand) => ({
+    demand,
+    tracks: tracks.slice(demand.start, demand.end).filter((t) => !t.collapsed),
+  }));
+  const plain = spans.filter((s) => s.tracks.length > 0 && !s.tracks.some((t) => t.factor > 0));
+  const sizes = [...new Set(plain.map((s) => s.tracks.length))].sort((a, b) => a - b);
+  for (const size of sizes)
+    accommodate(
+      plain.filter((s) => s.tracks.length === size),
+      gap,
+      under,
+      false,
     );
-    return;
+  accommodate(
+    spans.filter((s) => s.tracks.some((t) => t.factor > 0)),
+    gap,
+    under,
+    true,
+  );
+  for (const track of tracks) if (track.limit === Infinity) track.limit = track.base;
+}
+
+interface Span {
+  readonly demand: Demand;
+  readonly tracks: readonly Track[];
+}
+
+/** The least a demand may get: a spanning item over a flexible track has no automatic minimum. */
+function leastOf({ demand, tracks }: Span): number {
+  if (!demand.automatic) return demand.least;
+  if (tracks.length > 1 && tracks.some((t) => t.factor > 0)) return demand.floor;
+  return demand.least;
+}
+
+function accommodate(spans: readonly Span[], gap: number, under: Constraint | null, flexing: boolean): void {
+  if (spans.length === 0) return;
+  const may = (t: Track) => !flexing || t.factor > 0;
+  const grow = (
+    part: 'base' | 'limit',
+    asks: (s: Span) => number,
+    affects: (t: Track) => boolean,
+    beyond: (t: Track) => boolean,
+  ) => distribute(spans, gap, part, asks, (t) => may(t) && affects(t), beyond, flexing);
+  const contentMin = (t: Track) => t.min === 'min-content' || t.min === 'max-content';
+  const limited = (of: Span, value: number) => Math.max(leastOf(of), Math.min(value, capOf(of, gap)));
+  grow(
+    'base',
+    (s) => (under === 'min' || under === 'max' ? limited(s, s.demand.min) : leastOf(s)),
+    (t) => isIntrinsic(t.min),
+    (t) => isIntrinsic(t.max),
+  );
+  grow(
+    'base',
+    (s) => s.demand.min,
+    contentMin,
+    (t) => isIntrinsic(t.max),
+  );
+  grow(
+    'base',
+    (s) => (under === 'max' ? limited(s, s.demand.max) : s.demand.max),
+    (t) => t.min === 'max-content' || (under === 'max' && t.min === 'auto'),
+    (t) => t.max === 'max-content' || t.max === 'auto',
+  );
+  const touched = new Set(spans.flatMap((s) => s.tracks));
+  for (const t of touched) t.limit = Math.max(t.limit, t.base);
+  if (flexing) return;
+  grow(
+    'limit',
+    (s) => s.demand.min,
+    (t) => isIntrinsic(t.max),
+    () => true,
+  );
+  grow(
+    'limit',
+    (s) => s.demand.max,
+    (t) => t.max === 'max-content' || t.max === 'auto',
+    () => true,
+  );
+  for (const t of touched) t.growable = false;
+}
+
+/** Fixed maximums limit what a content contribution may ask. */
+function capOf({ tracks }: Span, gap: number): number {
+  if (tracks.some((t) => isIntrinsic(t.max) || t.factor > 0)) return Infinity;
+  return tracks.reduce((sum, t) => sum + t.limit, 0) + gap * (tracks.length - 1);
+}
+
+/** Extra space of the items of one span, shared by the tracks they span. @spec css-grid-2 §12.5.1 */
+function distribute(
+  spans: readonly Span[],
+  gap: number,
+  part: 'base' | 'limit',
+  asks: (s: Span) => number,
+  affects: (t: Track) => boolean,
+  beyond: (t: Track) => boolean,
+  flexing: boolean,
+): void {
+  const planned = new Map<Track, number>();
+  const sizeOf = (t: Track) => (part === 'limit' && t.limit !== Infinity ? t.limit : t.base);
+  for (const span of spans) {
+    const affected = span.tracks.filter(affects);
+    if (affected.length === 0) continue;
+    const have = span.tracks.reduce((sum, t) => sum + sizeOf(t), 0) + gap * (span.tracks.length - 1);
+    const extra = asks(span) - have;
+    if (extra <= 0) continue;
+    for (const [track, share] of shares(affected, extra, part, beyond, flexing))
+      planned.set(track, Math.max(planned.get(track) ?? 0, share));
   }
-  const between = gap * (spanned.length - 1);
-  const want = (b: Breadth): number =>
-    b === 'max-content'
-      ? sizes.max
-      : b === 'min-content'
-        ? sizes.min
-        : Number.isNaN(available) && constraint === 'max'
-          ? sizes.max
-          : sizes.auto;
-  const byMin = spanned.filter((t) => typeof t.size.min === 'string');
-  if (byMin.length > 0) {
-    const least = Math.max(...byMin.map((t) => want(t.size.min)));
-    grow(byMin, least - between - sum(spanned), () => 'base');
+  const infinite =
+    part === 'limit' ? spans.flatMap((s) => s.tracks).filter((t) => affects(t) && t.limit === Infinity) : [];
+  for (const track of new Set([...planned.keys(), ...infinite])) {
+    const share = planned.get(track) ?? 0;
+    if (part === 'base') track.base += share;
+    else {
+      if (track.limit === Infinity) track.growable = true;
+      track.limit = Math.max(track.base, sizeOf(track) + share);
+    }
   }
-  for (const track of spanned) {
-    const { max, fit } = track.size;
-    if (typeof max !== 'string' || spanned.length > 1) continue;
-    const most = max === 'min-content' ? sizes.min : sizes.max;
-    const limited = fit ? Math.max(track.base, Math.min(most, resolveLength(fit, available))) : most;
-    track.limit = Math.max(track.base, track.limit === Infinity ? limited : Math.max(track.limit, limited));
+}
+
+function shares(
+  affected: readonly Track[],
+  extra: number,
+  part: 'base' | 'limit',
+  beyond: (t: Track) => boolean,
+  flexing: boolean,
+): Map<Track, number> {
+  const got = new Map<Track, number>(affected.map((t) => [t, 0]));
+  const factors = affected.reduce((sum, t) => sum + t.factor, 0);
+  if (flexing && factors > 0) {
+    for (const t of affected) got.set(t, (extra * t.factor) / factors);
+    return got;
   }
-  const byMax = spanned.filter((t) => typeof t.size.max === 'string');
-  if (spanned.length > 1 && byMax.length > 0) {
-    for (const t of byMax) if (t.limit === Infinity) t.limit = t.base;
-    const have = spanned.reduce((total, t) => total + (t.limit === Infinity ? t.base : t.limit), 0);
-    const most = Math.max(...byMax.map((t) => (t.size.max === 'min-content' ? sizes.min : sizes.max)));
-    grow(byMax, most - between - have, () => 'limit');
+  // What a track may take before it is at its limit.
+  const room = (t: Track): number => {
+    if (part === 'base') return Math.min(t.limit, t.max === 'auto' || t.fit === Infinity ? Infinity : t.fit) - t.base;
+    if (t.limit === Infinity) return t.fit === Infinity ? Infinity : Math.max(0, t.fit - t.base);
+    return t.growable ? (t.fit === Infinity ? Infinity : Math.max(0, t.fit - t.limit)) : 0;
+  };
+  let rest = share(got, affected, extra, room);
+  if (rest > 1e-6) {
+    const chosen = affected.filter(beyond).filter((t) => part === 'base' || t.fit === Infinity);
+    rest = share(got, chosen.length > 0 ? chosen : part === 'base' ? affected : [], rest, () => Infinity);
   }
-  for (const track of spanned) track.limit = Math.max(track.limit, track.base);
+  return got;
+}
+
+/** Shares equally until each has taken what it may; gives back what is left. */
+function share(got: Map<Track, number>, among: readonly Track[], extra: number, most: (t: Track) => number): number {
+  let rest = extra;
+  const taken = new Map<Track, number>(among.map((t) => [t, 0]));
+  let open = among.filter((t) => most(t) > 1e-6);
+  while (rest > 1e-6 && open.length > 0) {
+    const step = Math.min(rest / open.length, ...open.map((t) => most(t) - taken.get(t)!));
+    for (const t of open) {
+      taken.set(t, taken.get(t)! + step);
+      got.set(t, (got.get(t) ?? 0) + step);
+    }
+    rest -= step * open.length;
+    open = open.filter((t) => taken.get(t)! < most(t) - 1e-6);
+  }
+  return rest;
 }
 
 const sum = (tracks: readonly Track[]): number => tracks.reduce((total, t) => total + t.base, 0);
 
-function grow(tracks: readonly Track[], extra: number, part: (t: Track) => 'base' | 'limit' | null): void {
-  const growing = tracks.filter((t) => part(t) !== null);
-  if (extra <= 0 || growing.length === 0) return;
-  // Tracks grow equally up to their limits, then beyond them.
-  let rest = extra;
-  let open = growing.filter((t) => part(t) === 'base' && t.limit !== Infinity && t.base < t.limit);
-  while (rest > 1e-6 && open.length > 0 && open.length === growing.length) {
-    const share = Math.min(rest / open.length, ...open.map((t) => t.limit - t.base));
-    for (const t of open) t.base += share;
-    rest -= share * open.length;
-    open = open.filter((t) => t.base < t.limit - 1e-6);
-  }
-  if (rest <= 1e-6) return;
-  for (const t of growing) {
-    const key = part(t)!;
-    t[key] += rest / growing.length;
-  }
-}
-
-/** @spec css-grid-2 §12.6 */
-function maximise(tracks: readonly Track[], room: number, constraint: 'min' | 'max'): void {
+/** @param room free space counts from it; NaN where there is no end of it. @spec css-grid-2 §12.6 */
+function maximise(tracks: readonly Track[], room: number): void {
   if (Number.isNaN(room)) {
-    if (constraint === 'max')
-      for (const t of tracks) if (!isFlexible(t.size.max) && t.limit !== Infinity) t.base = Math.max(t.base, t.limit);
+    for (const t of tracks) t.base = Math.max(t.base, t.limit);
     return;
   }
   let free = room - sum(tracks);
-  let open = tracks.filter((t) => !t.collapsed && !isFlexible(t.size.max) && t.base < t.limit);
+  let open = tracks.filter((t) => t.base < t.limit);
   while (free > 1e-6 && open.length > 0) {
-    const share = Math.min(free / open.length, ...open.map((t) => t.limit - t.base));
-    for (const t of open) t.base += share;
-    free -= share * open.length;
+    const step = Math.min(free / open.length, ...open.map((t) => t.limit - t.base));
+    for (const t of open) t.base += step;
+    free -= step * open.length;
     open = open.filter((t) => t.base < t.limit - 1e-6);
   }
 }
 
 /** @spec css-grid-2 §12.7 */
-function flex(tracks: readonly Track[], demands: readonly Demand[], room: number, gap: number): void {
-  const flexible = tracks.filter((t) => isFlexible(t.size.max) && !t.collapsed);
-  if (flexible.length === 0) return;
-  const factor = (t: Track) => (t.size.max as { fr: number }).fr;
+function flex(
+  tracks: readonly Track[],
+  demands: readonly Demand[],
+  room: number,
+  gap: number,
+  constraint: Constraint,
+): void {
+  const flexible = tracks.filter((t) => t.factor > 0);
+  if (flexible.length === 0 || (Number.isNaN(room) && constraint === 'min')) return;
   let fraction = 0;
   if (Number.isNaN(room)) {
-    for (const t of flexible) fraction = Math.max(fraction, t.base / Math.max(1, factor(t)));
+    for (const t of flexible) fraction = Math.max(fraction, t.base / Math.max(1, t.factor));
     for (const d of demands) {
-      const spanned = tracks.slice(d.start, d.end);
-      if (!spanned.some((t) => isFlexible(t.size.max))) continue;
-      const other = sum(spanned.filter((t) => !isFlexible(t.size.max))) + gap * (spanned.length - 1);
-      const factors = spanned.filter((t) => isFlexible(t.size.max)).reduce((total, t) => total + factor(t), 0);
-      fraction = Math.max(fraction, (d.sizes.max - other) / Math.max(1, factors));
+      const spanned = tracks.slice(d.start, d.end).filter((t) => !t.collapsed);
+      if (spanned.some((t) => t.factor > 0))
+        fraction = Math.max(fraction, findFraction(spanned, d.max - gap * (spanned.length - 1)));
     }
-  } else fraction = findFraction(tracks, flexible, factor, room);
-  for (const t of flexible) t.base = Math.max(t.base, fraction * factor(t));
+  } else fraction = findFraction(tracks, room);
+  for (const t of flexible) t.base = Math.max(t.base, fraction * t.factor);
 }
 
-function findFraction(
-  tracks: readonly Track[],
-  flexible: readonly Track[],
-  factor: (t: Track) => number,
-  room: number,
-): number {
-  let inflexible = new Set<Track>();
+/** @spec css-grid-2 §12.7.1 */
+function findFraction(tracks: readonly Track[], room: number): number {
+  const rigid = new Set(tracks.filter((t) => t.factor === 0));
   for (;;) {
-    const left = room - sum(tracks.filter((t) => !flexible.includes(t) || inflexible.has(t)));
-    const active = flexible.filter((t) => !inflexible.has(t));
-    const factors = active.reduce((total, t) => total + factor(t), 0);
-    const fraction = left / Math.max(1, factors);
-    const over = active.filter((t) => fraction * factor(t) < t.base);
-    if (over.length === 0 || active.length === 0) return Math.max(0, fraction);
-    inflexible = new Set([...inflexible, ...over]);
+    const active = tracks.filter((t) => !rigid.has(t));
+    const left = room - sum([...rigid]);
+    const fraction =
+      left /
+      Math.max(
+        1,
+        active.reduce((total, t) => total + t.factor, 0),
+      );
+    const over = active.filter((t) => fraction * t.factor < t.base - 1e-9);
+    if (over.length === 0) return active.length === 0 ? 0 : Math.max(0, fraction);
+    for (const t of over) rigid.add(t);
   }
 }
 
 /** @spec css-grid-2 §12.8 */
 function stretchAuto(tracks: readonly Track[], room: number): void {
   const free = room - sum(tracks);
-  const auto = tracks.filter((t) => !t.collapsed && t.size.max === 'auto');
+  const auto = tracks.filter((t) => !t.collapsed && t.max === 'auto');
   if (free <= 0 || auto.length === 0) return;
   for (const t of auto) t.base += free / auto.length;
 }

@@ -1,5 +1,6 @@
-import { resolveLength, type TrackSize } from '../../css/index.js';
-import { isInFlow, isOutOfFlow, type Box } from '../box.js';
+import type { Rect } from '../../base/index.js';
+import { isLengthPercentage, resolveLength, type TrackSize } from '../../css/index.js';
+import { containsAbsolute, containsFixed, isInFlow, isOutOfFlow, type Box } from '../box.js';
 import {
   horizontal,
   makeFragment,
@@ -11,14 +12,27 @@ import {
   type Placed,
 } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
-import { specifiedMargins, usedMargins } from '../used/edges.js';
+import { usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, clampWidth, frameHeight, frameWidth, type Frame } from '../used/sizes.js';
+import { clampHeight, frameHeight, frameWidth, heightFor, widthFor, type Frame } from '../used/sizes.js';
+import { standingOf } from './baselines.js';
 import { distribute } from './distribute.js';
 import { frameOf, specifiedHeight } from './flow.js';
-import { expandTracks, placeItems, type Axis, type PlacedItem, type Slot } from './grid-place.js';
+import { placeInArea, rowBaselines, type RowBaselines } from './grid-items.js';
+import {
+  absoluteSlot,
+  expandTracks,
+  placeItems,
+  spanOf,
+  type Axis,
+  type LineAxis,
+  type Lines,
+  type PlacedItem,
+  type Slot,
+} from './grid-place.js';
 import { sizeTracks, type Demand } from './grid-tracks.js';
 import { adoptOutOfFlow } from './positioned.js';
+import { alignedIn } from './static-position.js';
 
 interface Grid {
   readonly items: readonly PlacedItem[];
@@ -26,14 +40,9 @@ interface Grid {
   readonly columns: readonly TrackSize[];
   readonly emptyRows: readonly boolean[];
   readonly emptyColumns: readonly boolean[];
-}
-
-/** Positions and sizes of tracks along one axis, px. */
-interface Lines {
-  readonly starts: readonly number[];
-  readonly sizes: readonly number[];
-  /** End of the last track. */
-  readonly total: number;
+  /** Named lines and where the explicit grid begins, for absolute children. */
+  readonly rowAxis: LineAxis;
+  readonly columnAxis: LineAxis;
 }
 
 const gapOf = (value: Box['style']['rowGap'], basis: number): number =>
@@ -100,6 +109,8 @@ function buildGrid(box: Box, width: number, height: number): Grid {
     columns: all(columns, columnOffset, style.gridAutoColumns, nColumns),
     emptyRows: empty(rows, rowOffset, nRows, (i) => i.rows),
     emptyColumns: empty(columns, columnOffset, nColumns, (i) => i.columns),
+    rowAxis: { axis: rows, offset: rowOffset, count: nRows },
+    columnAxis: { axis: columns, offset: columnOffset, count: nColumns },
   };
 }
 
@@ -111,15 +122,27 @@ const scrolls = (value: string): boolean => value !== 'visible' && value !== 'cl
 
 /** Widths the items ask of the columns. @spec css-grid-2 §6.6, §12.5 */
 function columnDemands(grid: Grid, layout: Layout): Demand[] {
-  return grid.items.map(({ box, columns }) => {
+  return grid.items.map(({ box, columns }): Demand => {
     const { min, max } = layout.contribution(box);
-    const auto =
-      !box.anonymous && scrolls(box.style.overflowX) && box.style.minWidth === 'auto' && box.style.width === 'auto'
-        ? horizontal(usedMargins(box, 0))
+    const { width, minWidth, overflowX } = box.style;
+    const margins = horizontal(usedMargins(box, 0));
+    const frame = frameOf(box, 0);
+    const floor = margins + frameWidth(frame);
+    const automatic = box.anonymous || (dependsOnContent(width) && minWidth === 'auto');
+    const own = box.anonymous ? null : widthFor(box, minWidth, NaN, NaN, frame, () => layout.intrinsic(box));
+    const least = automatic
+      ? !box.anonymous && scrolls(overflowX)
+        ? floor
+        : min
+      : dependsOnContent(width)
+        ? Math.max(floor, (own ?? 0) + margins)
         : min;
-    return { ...columns, sizes: { min, max, auto } };
+    return { ...columns, min, max, least, automatic, floor };
   });
 }
+
+const dependsOnContent = (size: Box['style']['width']): boolean =>
+  size === 'auto' || (isLengthPercentage(size) && Number.isNaN(resolveLength(size, NaN)));
 
 const stretches = (value: string): boolean => value === 'normal' || value === 'stretch';
 
@@ -133,7 +156,7 @@ function linesOf(
   const shown = sizes.filter((_, i) => !collapsed[i]).length;
   const used = sizes.reduce((a, b) => a + b, 0) + gap * Math.max(0, shown - 1);
   const spare = Number.isNaN(available) ? 0 : available - used;
-  const { offset, between } = distribute(stretches(align) ? 'start' : align, spare, shown);
+  const { offset, between } = distribute(stretches(plain(align)) ? 'start' : align, spare, shown);
   let at = offset;
   let any = false;
   const starts = sizes.map((size, i) => {
@@ -146,12 +169,6 @@ function linesOf(
   });
   return { starts, sizes, total: used };
 }
-
-const spanOf = (lines: Lines, { start, end }: Slot): { at: number; size: number } => {
-  const at = lines.starts[start] ?? 0;
-  const last = end - 1;
-  return { at, size: Math.max(0, (lines.starts[last] ?? at) + (lines.sizes[last] ?? 0) - at) };
-};
 
 /**
  * Lays out a grid container.
@@ -187,30 +204,60 @@ export function layoutGrid(
   const [gapX, gapY] = [gapOf(style.columnGap, inner), gapOf(style.rowGap, height)];
   const justify = plain(style.justifyContent);
   const align = plain(style.alignContent);
-  const widths = sizeTracks(
-    grid.columns,
-    grid.emptyColumns,
-    columnDemands(grid, layout),
-    gapX,
-    inner,
-    'max',
-    stretches(justify),
-  );
-  const columns = linesOf(widths, grid.emptyColumns, gapX, inner, justify);
-  const demands = grid.items.map((item): Demand => {
-    const area = spanOf(columns, item.columns).size;
-    const tall = place(item.box, area, NaN, box, layout).fragment.height + vertical(usedMargins(item.box, area));
-    return { ...item.rows, sizes: { min: tall, max: tall, auto: tall } };
+  const widths = sizeTracks({
+    sizes: grid.columns,
+    collapsed: grid.emptyColumns,
+    demands: columnDemands(grid, layout),
+    gap: gapX,
+    available: inner,
+    constraint: 'none',
+    stretches: stretches(justify),
   });
+  const columns = linesOf(widths, grid.emptyColumns, gapX, inner, style.justifyContent);
+  const shares = rowBaselines(grid, columns, box, layout);
+  const demands = rowDemands(grid, columns, shares, box, layout);
   const least = clampHeight(box, frameHeight(frame), space.height, frame) - frameHeight(frame);
-  let heights = sizeTracks(grid.rows, grid.emptyRows, demands, gapY, height, 'max', stretches(align));
+  const rowsIn = (available: number) =>
+    sizeTracks({
+      sizes: grid.rows,
+      collapsed: grid.emptyRows,
+      demands,
+      gap: gapY,
+      available,
+      constraint: 'none',
+      stretches: stretches(align),
+    });
+  let heights = rowsIn(height);
   const natural =
     heights.reduce((a, b) => a + b, 0) + gapY * Math.max(0, heights.filter((_, i) => !grid.emptyRows[i]).length - 1);
-  if (Number.isNaN(height) && natural < least)
-    heights = sizeTracks(grid.rows, grid.emptyRows, demands, gapY, least, 'max', stretches(align));
-  const available = Number.isNaN(height) ? Math.max(natural, least) : height;
-  const rows = linesOf(heights, grid.emptyRows, gapY, available, align);
-  return assemble({ box, width, frame, margin, space, layout, grid, columns, rows, specified, inner });
+  const bounded = clampHeight(box, natural + frameHeight(frame), space.height, frame) - frameHeight(frame);
+  if (Number.isNaN(height) && natural < least) heights = rowsIn(least);
+  const available = Number.isNaN(height) ? bounded : height;
+  const rows = linesOf(heights, grid.emptyRows, gapY, available, style.alignContent);
+  return assemble({ box, width, frame, margin, space, layout, grid, columns, rows, specified, inner, shares });
+}
+
+/** Heights the items ask of the rows. */
+function rowDemands(grid: Grid, columns: Lines, shares: RowBaselines, container: Box, layout: Layout): Demand[] {
+  return grid.items.map((item): Demand => {
+    const { box } = item;
+    const area = spanOf(columns, item.columns).size;
+    const used = usedMargins(box, area);
+    const { fragment } = placeInArea(box, area, NaN, container, layout);
+    const tall = fragment.height + vertical(used) + shares.shim(item);
+    const frame = frameOf(box, area);
+    const floor = vertical(used) + frameHeight(frame);
+    const automatic = box.anonymous || (dependsOnContent(box.style.height) && box.style.minHeight === 'auto');
+    const own = box.anonymous ? null : heightFor(box, box.style.minHeight, NaN, frame);
+    const least = automatic
+      ? !box.anonymous && scrolls(box.style.overflowY)
+        ? floor
+        : tall
+      : dependsOnContent(box.style.height)
+        ? Math.max(floor, (own ?? 0) + vertical(used))
+        : tall;
+    return { ...item.rows, min: tall, max: tall, least, automatic, floor };
+  });
 }
 
 interface Assembling {
@@ -225,89 +272,7 @@ interface Assembling {
   readonly rows: Lines;
   readonly specified: number | null;
   readonly inner: number;
-}
-
-interface InArea {
-  readonly fragment: Fragment;
-  readonly x: number;
-  readonly y: number;
-}
-
-/** Alignment of an item in its area along one axis. @spec css-align-3 §6, css-grid-2 §6.2 */
-function alignmentOf(own: string, container: string): string {
-  const value = plain(own === 'auto' ? container : own);
-  return value.startsWith('legacy') ? 'normal' : value;
-}
-
-/** Lays an item out in an area; a height of NaN leaves it to the content. */
-function place(box: Box, width: number, height: number, container: Box, layout: Layout): InArea {
-  const { style } = container;
-  const justify = alignmentOf(box.anonymous ? 'auto' : box.style.justifySelf, style.justifyItems);
-  const align = alignmentOf(box.anonymous ? 'auto' : box.style.alignSelf, style.alignItems);
-  const margins = specifiedMargins(box, width);
-  const used = usedMargins(box, width);
-  const fills = (value: string) => value === 'normal' || value === 'stretch';
-  const replaced = box.inner === 'replaced' || (!box.anonymous && box.style.aspectRatio.ratio !== null);
-  const autoWidth = box.anonymous || box.style.width === 'auto';
-  const autoHeight = box.anonymous || box.style.height === 'auto';
-  const fillsX =
-    autoWidth &&
-    (justify === 'stretch' || (fills(justify) && !replaced)) &&
-    margins.left !== null &&
-    margins.right !== null;
-  const fillsY =
-    autoHeight &&
-    !Number.isNaN(height) &&
-    (align === 'stretch' || (fills(align) && !replaced)) &&
-    margins.top !== null &&
-    margins.bottom !== null;
-  const frame: Space = {
-    width,
-    height,
-    ...(fillsX
-      ? {
-          fixedWidth: clampWidth(box, Math.max(0, width - horizontal(used)), width, width, frameOf(box, width), () =>
-            layout.intrinsic(box),
-          ),
-        }
-      : { shrink: true }),
-    ...(fillsY
-      ? {
-          fixedHeight: clampHeight(box, Math.max(0, height - vertical(used)), height, frameOf(box, width)),
-          definite: true,
-        }
-      : {}),
-  };
-  const fragment = layout.place(box, frame);
-  const rtl = style.direction === 'rtl';
-  const x =
-    offsetIn(width - fragment.width - horizontal(used), justify, margins.left, margins.right, rtl) +
-    (margins.left ?? 0);
-  const y = Number.isNaN(height)
-    ? used.top
-    : offsetIn(height - fragment.height - vertical(used), align, margins.top, margins.bottom, false) +
-      (margins.top ?? 0);
-  return { fragment, x, y };
-}
-
-function offsetIn(spare: number, align: string, start: number | null, end: number | null, backwards: boolean): number {
-  if (start === null && end === null) return Math.max(0, spare) / 2;
-  if (start === null) return Math.max(0, spare);
-  if (end === null) return 0;
-  switch (align) {
-    case 'center':
-      return spare / 2;
-    case 'end':
-    case 'flex-end':
-    case 'self-end':
-      return backwards ? 0 : spare;
-    case 'right':
-      return spare;
-    case 'left':
-      return 0;
-    default:
-      return backwards ? spare : 0;
-  }
+  readonly shares: RowBaselines;
 }
 
 function assemble(a: Assembling): Fragment {
@@ -319,28 +284,23 @@ function assemble(a: Assembling): Fragment {
   const rtl = box.style.direction === 'rtl';
   const children: Placed[] = [];
   const outOfFlow: OutOfFlow[] = [];
-  let baseline: number | null = null;
+  const standing: { item: PlacedItem; y: number; fragment: Fragment }[] = [];
   for (const item of grid.items) {
     const across = spanOf(columns, item.columns);
     const down = spanOf(rows, item.rows);
-    const { fragment, x, y } = place(item.box, across.size, down.size, box, layout);
+    const placed = placeInArea(item.box, across.size, down.size, box, layout);
+    const { fragment, x } = placed;
+    const y = a.shares.offset(item, fragment, down.size) ?? placed.y;
     const left = rtl ? inner - across.at - across.size : across.at;
     const offset = relativeOffset(item.box, across.size, down.size);
     const at = { x: dx + left + x + offset.x, y: dy + down.at + y + offset.y };
     children.push({ fragment, ...at });
+    standing.push({ item, y: dy + down.at + y, fragment });
     for (const entry of fragment.outOfFlow) outOfFlow.push({ ...entry, x: entry.x + at.x, y: entry.y + at.y });
-    if (item.rows.start === 0) baseline ??= at.y + (fragment.baseline ?? fragment.height);
   }
-  for (const child of box.children)
-    if (isOutOfFlow(child))
-      outOfFlow.push({
-        box: child,
-        x: dx + (rtl ? inner : 0),
-        y: dy,
-        alignX: rtl ? 'end' : 'start',
-        alignY: 'start',
-        inlineContainer: null,
-      });
+  const content: Rect = { x: dx, y: dy, width: inner, height: Math.max(0, height - frameHeight(frame)) };
+  for (const child of box.children) if (isOutOfFlow(child)) outOfFlow.push(absoluteChild(child, a, height, content));
+  const [baseline, lastBaseline] = containerBaselines(standing, a);
   const bare = makeFragment({
     box,
     width,
@@ -350,10 +310,82 @@ function assemble(a: Assembling): Fragment {
     border: frame.border,
     padding: frame.padding,
     baseline,
-    lastBaseline: baseline,
+    lastBaseline,
     outOfFlow,
   });
   return adoptOutOfFlow(bare, layout, space);
+}
+
+/** An absolute child is placed in its area where the grid is its containing block. @spec css-grid-2 §9 */
+function absoluteChild(child: Box, a: Assembling, height: number, content: Rect): OutOfFlow {
+  const { box, frame, width, grid, columns, rows } = a;
+  const held = child.style.position === 'fixed' ? containsFixed(box) : containsAbsolute(box);
+  if (!held) return alignedIn(child, box, content);
+  const { border } = frame;
+  const { style } = child;
+  const across = absoluteSlot(style.gridColumnStart, style.gridColumnEnd, grid.columnAxis);
+  const down = absoluteSlot(style.gridRowStart, style.gridRowEnd, grid.rowAxis);
+  const x = absoluteSpan(
+    across,
+    columns,
+    content.x,
+    content.width,
+    border.left,
+    width - border.right,
+    box.style.direction === 'rtl',
+  );
+  const y = absoluteSpan(down, rows, content.y, content.height, border.top, height - border.bottom, false);
+  const area: Rect = { x: x.from, y: y.from, width: Math.max(0, x.to - x.from), height: Math.max(0, y.to - y.from) };
+  return { ...alignedIn(child, box, area), area };
+}
+
+function absoluteSpan(
+  { start, end }: { readonly start: number | null; readonly end: number | null },
+  lines: Lines,
+  at: number,
+  size: number,
+  low: number,
+  high: number,
+  backwards: boolean,
+): { from: number; to: number } {
+  const n = lines.starts.length;
+  const endOf = (i: number) => (lines.starts[i - 1] ?? 0) + (lines.sizes[i - 1] ?? 0);
+  const first = start === null ? null : start < n ? lines.starts[start]! : endOf(start);
+  const last = end === null ? null : end > 0 ? endOf(end) : (lines.starts[0] ?? 0);
+  if (!backwards) return { from: first === null ? low : at + first, to: last === null ? high : at + last };
+  return { from: last === null ? low : at + size - last, to: first === null ? high : at + size - first };
+}
+
+/** First and last baselines of the container. @spec css-grid-2 §10.6 */
+function containerBaselines(
+  standing: readonly { item: PlacedItem; y: number; fragment: Fragment }[],
+  { box, shares }: Assembling,
+): [number | null, number | null] {
+  if (standing.length === 0) return [null, null];
+  const top = Math.min(...standing.map(({ item }) => item.rows.start));
+  const bottom = Math.max(...standing.map(({ item }) => item.rows.end));
+  const of = (
+    which: 'baseline' | 'last baseline',
+    row: (item: PlacedItem) => boolean,
+    best: (x: number, y: number) => boolean,
+  ) => {
+    const own = standing.filter(({ item }) => row(item));
+    const shared = own.find(({ item }) => shares.takesPart(item));
+    const chosen = shared ?? own.reduce((a, b) => (best(b.item.columns.start, a.item.columns.start) ? b : a));
+    return chosen.y + standingOf(chosen.fragment, 0, 0, box, which).above;
+  };
+  return [
+    of(
+      'baseline',
+      (item) => item.rows.start === top,
+      (b, a) => b < a,
+    ),
+    of(
+      'last baseline',
+      (item) => item.rows.end === bottom,
+      (b, a) => b > a,
+    ),
+  ];
 }
 
 /** Content-box widths: the columns under both constraints. @spec css-grid-2 §5.2 */
@@ -362,9 +394,15 @@ export function gridIntrinsic(box: Box, layout: Layout): Intrinsic {
   const gap = gapOf(box.style.columnGap, 0);
   const demands = columnDemands(grid, layout);
   const at = (constraint: 'min' | 'max') => {
-    const asked =
-      constraint === 'min' ? demands.map((d) => ({ ...d, sizes: { ...d.sizes, max: d.sizes.min } })) : demands;
-    const sizes = sizeTracks(grid.columns, grid.emptyColumns, asked, gap, NaN, constraint, false);
+    const sizes = sizeTracks({
+      sizes: grid.columns,
+      collapsed: grid.emptyColumns,
+      demands,
+      gap,
+      available: NaN,
+      constraint,
+      stretches: false,
+    });
     return (
       sizes.reduce((a, b) => a + b, 0) + gap * Math.max(0, sizes.filter((_, i) => !grid.emptyColumns[i]).length - 1)
     );

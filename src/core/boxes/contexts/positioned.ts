@@ -1,21 +1,30 @@
 import { resolveLength, type LengthPercentage } from '../../css/index.js';
 import type { Rect } from '../../base/index.js';
 import { containsAbsolute, containsFixed, type Box } from '../box.js';
-import {
-  horizontal,
-  makeFragment,
-  paddingBox,
-  snap,
-  vertical,
-  type Fragment,
-  type OutOfFlow,
-  type Placed,
-} from '../fragment.js';
+import { makeFragment, paddingBox, snap, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
-import type { Mode } from '../flows/modes.js';
+import { isOrthogonal } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
 import { specifiedMargins, usedBorder, usedPadding } from '../used/edges.js';
-import { clampHeight, clampWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
+import {
+  alignmentOf,
+  aligningOf,
+  edgeOf,
+  offsetTo,
+  startEdge,
+  type Alignment,
+  type AxisName,
+} from '../used/alignment.js';
+import {
+  clampHeight,
+  clampWidth,
+  frameHeight,
+  frameWidth,
+  heightFor,
+  preferredRatio,
+  widthFor,
+  type Frame,
+} from '../used/sizes.js';
 import { replacedSize } from '../used/replaced.js';
 
 /**
@@ -39,8 +48,9 @@ export function adoptOutOfFlow(fragment: Fragment, layout: Layout, space: Space)
   const added: Placed[] = [];
   const later = [...rest];
   for (const entry of mine) {
-    const around = entry.inlineContainer ? (inlineArea(fragment, entry.inlineContainer) ?? area) : area;
-    const { placed, outOfFlow } = layoutAbsolute(entry, around, box.mode, layout);
+    const inline = entry.inlineContainer ? inlineArea(fragment, entry.inlineContainer) : null;
+    const around = inline ?? entry.area ?? area;
+    const { placed, outOfFlow } = layoutAbsolute(entry, around, box, layout);
     added.push(placed);
     later.push(...outOfFlow);
   }
@@ -54,7 +64,7 @@ export function adoptAtRoot(root: Fragment, viewport: Rect, layout: Layout): rea
   for (let round = 0; pending.length > 0 && round < 50; round++) {
     const next: OutOfFlow[] = [];
     for (const entry of pending) {
-      const { placed, outOfFlow } = layoutAbsolute(entry, viewport, root.box.mode, layout);
+      const { placed, outOfFlow } = layoutAbsolute(entry, viewport, root.box, layout);
       added.push(placed);
       next.push(...outOfFlow);
     }
@@ -88,83 +98,29 @@ function inlineArea(fragment: Fragment, inline: Box): Rect | null {
   };
 }
 
-interface Axis {
-  readonly start: number | null;
-  readonly end: number | null;
-  readonly marginStart: number | null;
-  readonly marginEnd: number | null;
-  readonly static: number;
-  readonly staticAlign: OutOfFlow['alignX'];
-  readonly containing: number;
-  readonly backwards: boolean;
+/** Offset of the border box in the containing block, and how its margins were used. */
+interface Solved {
+  readonly at: number;
+  readonly marginStart: number;
+  readonly marginEnd: number;
 }
-
-/** Offset of the border box in the containing block once its size is known. @spec css2 §10.3.7, §10.6.4 */
-function solve(axis: Axis, size: number): { at: number; marginStart: number; marginEnd: number } {
-  const { start, end, containing } = axis;
-  const ms = axis.marginStart ?? 0;
-  const me = axis.marginEnd ?? 0;
-  if (start === null && end === null) {
-    const at =
-      axis.staticAlign === 'end'
-        ? axis.static - size - me
-        : axis.staticAlign === 'center'
-          ? axis.static - size / 2
-          : axis.static + ms;
-    return { at, marginStart: ms, marginEnd: me };
-  }
-  if (start !== null && end !== null) {
-    const spare = containing - start - end - size - ms - me;
-    if (axis.marginStart === null && axis.marginEnd === null) {
-      const half = spare < 0 ? (axis.backwards ? spare : 0) : spare / 2;
-      return { at: start + half, marginStart: half, marginEnd: spare - half };
-    }
-    if (axis.marginStart === null) return { at: start + spare, marginStart: spare, marginEnd: me };
-    if (axis.marginEnd === null) return { at: start + ms, marginStart: ms, marginEnd: spare };
-    return { at: axis.backwards ? containing - end - me - size : start + ms, marginStart: ms, marginEnd: me };
-  }
-  return { at: start !== null ? start + ms : containing - end! - me - size, marginStart: ms, marginEnd: me };
-}
-
-const inset = (value: LengthPercentage | 'auto', basis: number): number | null =>
-  value === 'auto' ? null : snap(resolveLength(value, basis));
 
 function layoutAbsolute(
   entry: OutOfFlow,
   area: Rect,
-  mode: Mode,
+  container: Box,
   layout: Layout,
 ): { placed: Placed; outOfFlow: readonly OutOfFlow[] } {
-  const box = boxInFlow(entry.box, mode);
-  const { style } = box;
-  const rtl = box.parent?.style.direction === 'rtl';
-  const margins = specifiedMargins(box, area.width);
-  const x: Axis = {
-    start: inset(style.left, area.width),
-    end: inset(style.right, area.width),
-    marginStart: margins.left,
-    marginEnd: margins.right,
-    static: entry.x - area.x,
-    staticAlign: entry.alignX,
-    containing: area.width,
-    backwards: rtl,
-  };
-  const y: Axis = {
-    start: inset(style.top, area.height),
-    end: inset(style.bottom, area.height),
-    marginStart: margins.top,
-    marginEnd: margins.bottom,
-    static: entry.y - area.y,
-    staticAlign: entry.alignY,
-    containing: area.height,
-    backwards: false,
-  };
+  const box = boxInFlow(entry.box, container.mode);
+  const x = axisOf(entry, box, area, container, 'inline');
+  const y = axisOf(entry, box, area, container, 'block');
   const frame: Frame = { border: usedBorder(box), padding: usedPadding(box, area.width) };
   const size = absoluteSize(box, x, y, area, frame, layout);
   const fragment = layout.place(box, {
     width: area.width,
     height: area.height,
-    fixedWidth: size.width,
+    shrink: true,
+    ...(size.width === null ? {} : { fixedWidth: size.width }),
     ...(size.height === null ? {} : { fixedHeight: size.height, definite: true }),
   });
   const solvedX = solve(x, fragment.width);
@@ -184,7 +140,83 @@ function layoutAbsolute(
   return { placed, outOfFlow };
 }
 
-/** Border-box size of an absolutely positioned box; null height is that of its content. @spec css2 §10.3.7, §10.3.8, §10.6.4 */
+/** Insets, margins and alignment of an absolute box along one axis of its containing block's flow; px. */
+interface Axis {
+  readonly start: number | null;
+  readonly end: number | null;
+  readonly marginStart: number | null;
+  readonly marginEnd: number | null;
+  readonly static: number;
+  readonly staticAlign: OutOfFlow['alignX'];
+  readonly containing: number;
+  readonly flowStart: 'low' | 'high';
+  readonly align: Alignment;
+}
+
+const inset = (value: LengthPercentage | 'auto', basis: number): number | null =>
+  value === 'auto' ? null : snap(resolveLength(value, basis));
+
+function axisOf(entry: OutOfFlow, box: Box, area: Rect, container: Box, axis: AxisName): Axis {
+  const { style } = box;
+  const flow = aligningOf(container);
+  const margins = specifiedMargins(box, area.width);
+  const inline = axis === 'inline';
+  const self = inline ? style.justifySelf : style.alignSelf;
+  return {
+    ...(inline
+      ? { start: inset(style.left, area.width), end: inset(style.right, area.width) }
+      : { start: inset(style.top, area.height), end: inset(style.bottom, area.height) }),
+    ...(inline
+      ? { marginStart: margins.left, marginEnd: margins.right, static: entry.x - area.x, staticAlign: entry.alignX }
+      : { marginStart: margins.top, marginEnd: margins.bottom, static: entry.y - area.y, staticAlign: entry.alignY }),
+    containing: inline ? area.width : area.height,
+    flowStart: startEdge(axis, flow),
+    align: alignmentOf(self === 'auto' ? 'normal' : self, axis, flow, {
+      mode: box.mode,
+      rtl: style.direction === 'rtl',
+    }),
+  };
+}
+
+/** @spec css-position-3 §3.5, css-align-3 §4.4 (absolutely-positioned boxes), css2 §10.3.7 */
+function solve(axis: Axis, size: number): Solved {
+  const { start, end, containing, flowStart } = axis;
+  const marginStart = axis.marginStart ?? 0;
+  const marginEnd = axis.marginEnd ?? 0;
+  const outer = size + marginStart + marginEnd;
+  const used = (at: number): Solved => ({ at: at + marginStart, marginStart, marginEnd });
+  if (start === null && end === null) return used(axis.static - offsetTo(STATIC_EDGE[axis.staticAlign], outer));
+  if (start === null) return used(containing - end! - outer);
+  if (end === null) return used(start);
+  const spare = containing - start - end - outer;
+  if (axis.marginStart === null || axis.marginEnd === null) return withAutoMargins(axis, spare, start);
+  const edge = axis.align.safe && spare < 0 ? flowStart : edgeOf(axis.align, flowStart);
+  const at = start + offsetTo(edge, spare);
+  return used(axis.align.to === 'normal' ? at : within(at, outer, spare, axis));
+}
+
+const STATIC_EDGE = { start: 'low', center: 'center', end: 'high' } as const;
+
+function withAutoMargins({ marginStart, marginEnd, flowStart }: Axis, spare: number, start: number): Solved {
+  if (marginStart === null && marginEnd === null) {
+    const half = spare < 0 ? (flowStart === 'high' ? spare : 0) : spare / 2;
+    return { at: start + half, marginStart: half, marginEnd: spare - half };
+  }
+  if (marginStart === null) return { at: start + spare, marginStart: spare, marginEnd: marginEnd! };
+  return { at: start + marginStart, marginStart, marginEnd: spare };
+}
+
+/** An overflowing box keeps inside its containing block where it can. @spec css-align-3 §4.4 (default overflow) */
+function within(at: number, outer: number, spare: number, { align, containing, flowStart, start, end }: Axis): number {
+  if (spare >= 0 || align.safe !== null) return at;
+  const low = Math.min(0, start ?? 0);
+  const high = Math.max(containing, containing - (end ?? 0));
+  const held = (v: number) => Math.max(low, Math.min(v, high - outer));
+  if (outer <= high - low) return held(at);
+  return flowStart === 'low' ? low : high - outer;
+}
+
+/** Border-box size of an absolutely positioned box; null is that of its content. @spec css2 §10.3.7, §10.3.8, §10.6.4 */
 function absoluteSize(
   box: Box,
   x: Axis,
@@ -192,40 +224,70 @@ function absoluteSize(
   area: Rect,
   frame: Frame,
   layout: Layout,
-): { width: number; height: number | null } {
+): { width: number | null; height: number | null } {
   const { style } = box;
-  const between = (axis: Axis) =>
-    axis.start !== null && axis.end !== null
-      ? Math.max(0, axis.containing - axis.start - axis.end - (axis.marginStart ?? 0) - (axis.marginEnd ?? 0))
-      : null;
-  if (box.inner === 'replaced') return replacedSize(box, area.width, area.height, frame);
-  const intrinsic = () => layout.intrinsic(box);
-  const stretchX = between(x);
-  const stretchY = between(y);
+  if (box.inner === 'replaced') return replacedAbsolute(box, x, y, area, frame);
+  const crossed = isOrthogonal(box.frame, box.mode);
+  const stretchX = stretchOf(x, box);
+  const stretchY = stretchOf(y, box);
   const ratio = preferredRatio(box);
-  const outerFrame = horizontal(frame.border) + horizontal(frame.padding);
-  const availableX = stretchX ?? Math.max(0, area.width - shift(x, area.width));
-  let height = heightFor(box, style.height, area.height, frame);
-  let width = widthFor(box, style.width, area.width, availableX, frame, intrinsic);
-  if (width === null && ratio !== null && height !== null) width = height * ratio;
-  if (width === null && stretchX !== null && box.inner !== 'table') width = stretchX;
-  if (width === null) {
-    const { min, max } = intrinsic();
-    width = Math.max(min + outerFrame, Math.min(max + outerFrame, availableX));
+  const intrinsic = () => layout.intrinsic(box);
+  const extraX = frameWidth(frame);
+  const extraY = frameHeight(frame);
+  const availableX = roomOf(x);
+  const toWidth = (h: number) => (style.boxSizing === 'border-box' ? h * ratio! : (h - extraY) * ratio! + extraX);
+  const toHeight = (w: number) => (style.boxSizing === 'border-box' ? w / ratio! : (w - extraX) / ratio! + extraY);
+  const asked = widthFor(box, style.width, area.width, availableX, frame, intrinsic);
+  const askedY = heightFor(box, style.height, area.height, frame);
+  let width = asked;
+  if (width === null && style.width === 'auto') {
+    const tall = askedY ?? (stretchX === null ? stretchY : null);
+    if (ratio !== null && tall !== null) width = toWidth(tall);
+    else width = stretchX;
   }
-  width = clampWidth(box, width, area.width, availableX, frame, intrinsic);
-  if (height === null && ratio !== null)
-    height =
-      (width - (style.boxSizing === 'border-box' ? 0 : outerFrame)) / ratio +
-      (style.boxSizing === 'border-box' ? 0 : vertical(frame.border) + vertical(frame.padding));
-  else if (height === null && stretchY !== null && style.height === 'auto' && box.inner !== 'table') height = stretchY;
+  if (width === null && !crossed) {
+    const { min, max } = intrinsic();
+    width = Math.max(min + extraX, Math.min(max + extraX, Math.max(0, availableX)));
+  }
+  if (width !== null) width = clampWidth(box, width, area.width, availableX, frame, intrinsic);
+  let height = askedY;
+  if (height === null && style.height === 'auto') {
+    if (ratio !== null && width !== null && (stretchY === null || asked !== null || stretchX !== null))
+      height = toHeight(width);
+    else height = stretchY;
+  }
   return { width, height: height === null ? null : clampHeight(box, height, area.height, frame) };
 }
 
-/** What insets, margins and the static position take from the containing block's width. */
-function shift(axis: Axis, containing: number): number {
+function replacedAbsolute(box: Box, x: Axis, y: Axis, area: Rect, frame: Frame): { width: number; height: number } {
+  const { style } = box;
+  const only = (axis: Axis, size: typeof style.width) =>
+    size === 'auto' && axis.align.to === 'stretch' ? (stretchOf(axis, box) ?? undefined) : undefined;
+  return replacedSize(box, area.width, area.height, frame, {
+    width: only(x, style.width),
+    height: only(y, style.height),
+  });
+}
+
+/** Size between the insets where an automatic size fills it, or null. */
+function stretchOf(axis: Axis, box: Box): number | null {
+  const { start, end, containing, align } = axis;
+  const fills = align.to === 'stretch' || (align.to === 'normal' && box.inner !== 'table');
+  if (start === null || end === null || !fills) return null;
+  return Math.max(0, containing - start - end - (axis.marginStart ?? 0) - (axis.marginEnd ?? 0));
+}
+
+/** What is left of the containing block for the box's border box. */
+function roomOf(axis: Axis): number {
+  const { containing, start, end } = axis;
   const margins = (axis.marginStart ?? 0) + (axis.marginEnd ?? 0);
-  if (axis.start === null && axis.end === null)
-    return margins + (axis.staticAlign === 'end' ? containing - axis.static : axis.static);
-  return margins + (axis.start ?? 0) + (axis.end ?? 0);
+  if (start !== null || end !== null) return containing - (start ?? 0) - (end ?? 0) - margins;
+  const at = axis.static;
+  const room =
+    axis.staticAlign === 'start'
+      ? containing - at
+      : axis.staticAlign === 'end'
+        ? at
+        : 2 * Math.min(at, containing - at);
+  return room - margins;
 }

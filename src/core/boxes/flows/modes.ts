@@ -80,3 +80,12 @@ function turn(style: ComputedStyle, mode: Mode): ComputedStyle {
 }
 
 const capital = <S extends string>(text: S): Capitalize<S> => (text[0]!.toUpperCase() + text.slice(1)) as Capitalize<S>;
+
+/**
+ * The physical side from which a box's own flow runs along an axis of a flow around it.
+ * @param axis of the flow around
+ */
+export function physicalStart(axis: 'inline' | 'block', mode: Mode, rtl: boolean, around: Mode): Side {
+  const own = isOrthogonal(mode, around) ? (axis === 'inline' ? 'block' : 'inline') : axis;
+  return SIDES[mode][own === 'block' ? 'top' : rtl ? 'right' : 'left'];
+}

@@ -32,7 +32,7 @@ export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics
 }
 
 /** Lines of vertical text share their middles. @spec css-inline-3 §4.1, css-writing-modes-4 §4.2 */
-const isCentral = ({ writingMode, textOrientation }: ComputedStyle): boolean =>
+export const isCentral = ({ writingMode, textOrientation }: ComputedStyle): boolean =>
   writingMode.startsWith('vertical') && textOrientation !== 'sideways';
 
 function contentExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {

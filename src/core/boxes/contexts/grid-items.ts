@@ -1,0 +1,145 @@
+import type { Box } from '../box.js';
+import { horizontal, vertical, type Fragment } from '../fragment.js';
+import type { Layout, Space } from '../layout.js';
+import {
+  alignmentOf,
+  aligningOf,
+  edgeOf,
+  offsetTo,
+  startEdge,
+  type Alignment,
+  type AxisName,
+} from '../used/alignment.js';
+import { specifiedMargins, usedMargins } from '../used/edges.js';
+import { clampHeight, clampWidth } from '../used/sizes.js';
+import { groupOf, standingOf, type BaselineGroup } from './baselines.js';
+import { frameOf } from './flow.js';
+import { spanOf, type Lines, type PlacedItem, type Slot } from './grid-place.js';
+
+interface InArea {
+  readonly fragment: Fragment;
+  /** Of the border box from the area's corner, px. */
+  readonly x: number;
+  readonly y: number;
+}
+
+/** Alignment of an item in its area. @spec css-align-3 §6, css-grid-2 §6.2 */
+function alignment(box: Box, container: Box, axis: AxisName): Alignment {
+  const [own, items] =
+    axis === 'inline'
+      ? [box.style.justifySelf, container.style.justifyItems]
+      : [box.style.alignSelf, container.style.alignItems];
+  const value = box.anonymous || own === 'auto' ? items : own;
+  return alignmentOf(value, axis, aligningOf(container), { mode: box.mode, rtl: box.style.direction === 'rtl' });
+}
+
+/** Lays an item out in an area; a height of NaN leaves it to the content. */
+export function placeInArea(box: Box, width: number, height: number, container: Box, layout: Layout): InArea {
+  const justify = alignment(box, container, 'inline');
+  const align = alignment(box, container, 'block');
+  const margins = specifiedMargins(box, width);
+  const used = usedMargins(box, width);
+  const replaced = box.inner === 'replaced' || (!box.anonymous && box.style.aspectRatio.ratio !== null);
+  const fills = ({ to }: Alignment) => to === 'stretch' || (to === 'normal' && !replaced);
+  const automatic = (size: Box['style']['width']) => box.anonymous || size === 'auto';
+  const fillsX = automatic(box.style.width) && fills(justify) && margins.left !== null && margins.right !== null;
+  const fillsY =
+    automatic(box.style.height) &&
+    !Number.isNaN(height) &&
+    fills(align) &&
+    margins.top !== null &&
+    margins.bottom !== null;
+  const space: Space = {
+    width,
+    height,
+    shrink: true,
+    ...(fillsX
+      ? {
+          fixedWidth: clampWidth(box, Math.max(0, width - horizontal(used)), width, width, frameOf(box, width), () =>
+            layout.intrinsic(box),
+          ),
+        }
+      : {}),
+    ...(fillsY
+      ? {
+          fixedHeight: clampHeight(box, Math.max(0, height - vertical(used)), height, frameOf(box, width)),
+          definite: true,
+        }
+      : {}),
+  };
+  const fragment = layout.place(box, space);
+  const along = (axis: AxisName, spare: number, low: number | null, high: number | null, to: Alignment) => {
+    if (low === null || high === null) return autoMargin(spare, low, high);
+    const start = startEdge(axis, aligningOf(container));
+    return offsetTo(to.safe && spare < 0 ? start : edgeOf(to, start), spare);
+  };
+  return {
+    fragment,
+    x: along('inline', width - fragment.width - horizontal(used), margins.left, margins.right, justify) + used.left,
+    y: Number.isNaN(height)
+      ? used.top
+      : along('block', height - fragment.height - vertical(used), margins.top, margins.bottom, align) + used.top,
+  };
+}
+
+function autoMargin(spare: number, low: number | null, high: number | null): number {
+  const room = Math.max(0, spare);
+  return low === null ? (high === null ? room / 2 : room) : 0;
+}
+
+/** Items of a row that share a baseline. @spec css-grid-2 §10.6, css-align-3 §9.3 */
+export interface RowBaselines {
+  readonly takesPart: (item: PlacedItem) => boolean;
+  /** Room the item needs beyond its margin box to reach the shared baseline, px. */
+  readonly shim: (item: PlacedItem) => number;
+  /** Offset of the border box in its area, or null for items aligned otherwise. */
+  readonly offset: (item: PlacedItem, fragment: Fragment, area: number) => number | null;
+}
+
+type Which = 'baseline' | 'last baseline';
+
+export function rowBaselines(
+  grid: { readonly items: readonly PlacedItem[] },
+  columns: Lines,
+  container: Box,
+  layout: Layout,
+): RowBaselines {
+  const groups = new Map<string, BaselineGroup>();
+  const whichOf = ({ box, columns: slot }: PlacedItem): Which | null => {
+    const { to } = alignment(box, container, 'block');
+    if (to !== 'baseline' && to !== 'last baseline') return null;
+    const margins = specifiedMargins(box, spanOf(columns, slot).size);
+    return margins.top === null || margins.bottom === null ? null : to;
+  };
+  const key = (which: Which, rows: Slot) => `${which}/${which === 'baseline' ? rows.start : rows.end}`;
+  const standing = (item: PlacedItem, fragment: Fragment, which: Which) => {
+    const { top, bottom } = usedMargins(item.box, spanOf(columns, item.columns).size);
+    return standingOf(fragment, top, bottom, container, which);
+  };
+  const taking = grid.items.flatMap((item) => {
+    const which = whichOf(item);
+    if (!which) return [];
+    const { fragment } = placeInArea(item.box, spanOf(columns, item.columns).size, NaN, container, layout);
+    return [{ item, which, stands: standing(item, fragment, which) }];
+  });
+  const shims = new Map<PlacedItem, number>();
+  for (const { item, which } of taking) {
+    const name = key(which, item.rows);
+    if (groups.has(name)) continue;
+    groups.set(name, groupOf(taking.filter((t) => key(t.which, t.item.rows) === name).map((t) => t.stands)));
+  }
+  for (const { item, which, stands } of taking) {
+    const group = groups.get(key(which, item.rows))!;
+    shims.set(item, which === 'baseline' ? group.above - stands.above : group.below - stands.below);
+  }
+  return {
+    takesPart: (item) => shims.has(item),
+    shim: (item) => shims.get(item) ?? 0,
+    offset: (item, fragment, area) => {
+      const shim = shims.get(item);
+      if (shim === undefined) return null;
+      const { top, bottom } = usedMargins(item.box, spanOf(columns, item.columns).size);
+      return whichOf(item) === 'baseline' ? shim + top : area - shim - bottom - fragment.height;
+    },
+  };
+}
