@@ -83,6 +83,10 @@ export function paddingBox(fragment: Fragment): Rect {
   };
 }
 
+/** The absolute boxes a placed fragment could not keep, relative to what it is placed in. */
+export const carriedFrom = ({ fragment, x, y }: Placed): readonly OutOfFlow[] =>
+  fragment.outOfFlow.map((entry) => ({ ...entry, x: entry.x + x, y: entry.y + y }));
+
 /** Layout works in 64ths of a px, as browsers do. */
 export const snap = (value: number): number => Math.trunc(value * 64) / 64;
 /** Text widths are rounded up to the next 64th. */

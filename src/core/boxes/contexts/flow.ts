@@ -1,5 +1,6 @@
 import { establishesFormattingContext, hasInlineContent, isFloating, isInFlow, isOutOfFlow, type Box } from '../box.js';
 import {
+  carriedFrom,
   horizontal,
   makeFragment,
   vertical,
@@ -293,7 +294,9 @@ class BlockRun {
   }
 
   private float(box: Box): void {
-    this.children.push(placeFloat(box, this.cursor + this.pending, this.width, this.basis, this.flow, this.layout));
+    const placed = placeFloat(box, this.cursor + this.pending, this.width, this.basis, this.flow, this.layout);
+    this.children.push(placed);
+    this.outOfFlow.push(...carriedFrom(placed));
   }
 
   /** Top of a child whose margins begin with the given strut, and whether clearance put it there. */
@@ -336,17 +339,13 @@ class BlockRun {
     const offset = relativeOffset(fragment.box, this.width, this.basis);
     this.children.push({ fragment, x: fragment.margin.left + offset.x, y: y + offset.y });
     const { outOfFlow } = fragment;
-    if (outOfFlow.length > 0) this.carry(fragment, fragment.margin.left + offset.x, y + offset.y);
-  }
-
-  private carry(fragment: Fragment, x: number, y: number): void {
-    for (const entry of fragment.outOfFlow) this.outOfFlow.push({ ...entry, x: entry.x + x, y: entry.y + y });
+    if (outOfFlow.length > 0)
+      this.outOfFlow.push(...carriedFrom({ fragment, x: fragment.margin.left + offset.x, y: y + offset.y }));
   }
 
   private advance(fragment: Fragment, y: number, end: Strut): void {
     if (establishesFormattingContext(fragment.box)) {
-      const last = this.children[this.children.length - 1]!;
-      this.carry(fragment, last.x, last.y);
+      this.outOfFlow.push(...carriedFrom(this.children[this.children.length - 1]!));
     }
     this.absorbing = false;
     this.empty = false;

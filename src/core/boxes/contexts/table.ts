@@ -1,6 +1,6 @@
 import { isLengthPercentage, resolveLength } from '../../css/index.js';
 import type { Box } from '../box.js';
-import { makeFragment, snap, vertical, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import { carriedFrom, makeFragment, snap, vertical, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
 import { clampHeight, frameHeight, frameWidth, heightFor, type Frame } from '../used/sizes.js';
@@ -263,7 +263,9 @@ function assemble(a: Assembling): Fragment {
   const stack = (side: 'top' | 'bottom', from: number): number => {
     let y = from;
     for (const { fragment } of captions.filter((c) => c.caption.style.captionSide === side)) {
-      children.push({ fragment, x: fragment.margin.left, y: y + fragment.margin.top });
+      const placed = { fragment, x: fragment.margin.left, y: y + fragment.margin.top };
+      children.push(placed);
+      outOfFlow.push(...carriedFrom(placed));
       y += fragment.height + vertical(fragment.margin);
     }
     return y;

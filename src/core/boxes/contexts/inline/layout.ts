@@ -1,6 +1,6 @@
 import { resolveLength } from '../../../css/index.js';
 import { isOutOfFlow, type Box } from '../../box.js';
-import { horizontal, type Fragment, type OutOfFlow, type Placed } from '../../fragment.js';
+import { carriedFrom, horizontal, type Fragment, type OutOfFlow, type Placed } from '../../fragment.js';
 import type { Intrinsic, Layout } from '../../layout.js';
 import type { Floats } from '../floats.js';
 import { paragraphOf } from './items.js';
@@ -118,11 +118,28 @@ function leadingOutOfLine(
   let i = from;
   for (; i < pieces.length; i++) {
     const { kind, box } = pieces[i]!;
-    if (kind === 'float') run.children.push(space.float(box, run.y));
+    if (kind === 'float') putFloat(box, run, space);
     else if (kind === 'out' && isOutOfFlow(box)) run.outOfFlow.push(staticAtLineStart(box, run, space, container));
     else break;
   }
   return i;
+}
+
+function putFloat(box: Box, run: Running, space: InlineSpace): void {
+  const placed = space.float(box, run.y);
+  run.children.push(placed);
+  run.outOfFlow.push(...carriedFrom(placed));
+}
+
+/** Absolute boxes inside the atomic inlines of a line; a positioned inline box around them is their containing block. */
+function fromAtomics(placed: Placed, inside: Box | null): OutOfFlow[] {
+  const { fragment, x, y } = placed;
+  const { box } = fragment;
+  if (fragment.kind !== 'box') return [];
+  if (box.outer !== 'inline')
+    return carriedFrom(placed).map((entry) => ({ ...entry, inlineContainer: entry.inlineContainer ?? inside }));
+  const around = box.computed.position === 'static' ? inside : box;
+  return fragment.children.flatMap((child) => fromAtomics({ ...child, x: child.x + x, y: child.y + y }, around));
 }
 
 function staticAtLineStart(box: Box, run: Running, space: InlineSpace, container: Box): OutOfFlow {
@@ -185,8 +202,7 @@ function placeInLineFloats(line: Line, room: Room, run: Running, space: InlineSp
   let { left, right } = room;
   for (const piece of line.pieces) {
     if (piece.kind !== 'float') continue;
-    const placed = space.float(piece.box, run.y);
-    run.children.push(placed);
+    putFloat(piece.box, run, space);
     const gap = space.floats.gap(space.y + run.y, space.y + run.y + 1, space.x, space.x + space.width);
     left = Math.max(left, gap.left - space.x);
     right = Math.min(right, gap.right - space.x);
@@ -241,7 +257,11 @@ function emit(
   const mirror = (children: readonly Placed[], around: number): Placed[] =>
     rtl ? children.map((c) => mirrored(c, around)) : [...children];
   const shown = line.visible ? placed.children : placed.children.map(flattened);
-  for (const child of mirror(shown, width)) run.children.push({ ...child, x: left + child.x, y: run.y + child.y });
+  for (const child of mirror(shown, width)) {
+    const at = { ...child, x: left + child.x, y: run.y + child.y };
+    run.children.push(at);
+    run.outOfFlow.push(...fromAtomics(at, null));
+  }
   for (const entry of placed.outOfFlow) {
     const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
     const x = inline ? left + (rtl ? width - entry.x : entry.x) : rtl ? space.width : 0;
