@@ -23,12 +23,36 @@ const INSTALLED: Readonly<Record<string, Readonly<Record<number, number>>>> = {
   tinos: { [MIDDLE_DOT]: 512 },
 };
 
+/** Average and greatest glyph width of the installed families, per 2048 units: OS/2 xAvgCharWidth, head xMax − xMin. */
+const BREADTH: Readonly<Record<string, readonly (readonly [number, number])[]>> = {
+  arimo: [
+    [1208, 2567],
+    [1255, 2552],
+    [1210, 2733],
+    [1258, 2739],
+  ],
+  tinos: [
+    [1163, 2424],
+    [1217, 2595],
+    [1145, 2590],
+    [1185, 2721],
+  ],
+  cousine: [
+    [1229, 1297],
+    [1229, 1314],
+    [1229, 1636],
+    [1229, 1622],
+  ],
+};
+
 interface Face {
   unitsPerEm: number;
   ascent: number;
   descent: number;
   lineGap: number;
   xHeight: number;
+  average: number;
+  widest: number;
   /** Runs of [first code point, advance, advance, …]. */
   advances: number[][];
   /** Left character → right characters and their adjustments: `{"A": {"V": -152}}`. */
@@ -47,8 +71,11 @@ function readFace(family: string, face: string): Face {
       advances.set(code, INSTALLED[family]?.[code] ?? font.glyphForCodePoint(code).advanceWidth);
     collectKerning(font, kerning);
   }
+  const [average, widest] = BREADTH[family]![Object.values(FACES).indexOf(face as (typeof FACES)['regular'])]!;
   return {
     unitsPerEm: first.unitsPerEm,
+    average,
+    widest,
     ascent: first.ascent,
     descent: -first.descent,
     lineGap: first.lineGap,

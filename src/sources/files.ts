@@ -1,13 +1,13 @@
 import { existsSync, readFileSync, realpathSync, statSync } from 'node:fs';
 import { dirname, isAbsolute, join, relative, resolve, sep } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
-import { imageSize } from 'image-size';
 import { PageDraft, type Page } from '../core/index.js';
 import type { PageOptions } from '../core/scene/index.js';
-import { bundledMetrics, webMetrics } from '../core/boxes/index.js';
+import { bundledMetrics, webMetrics, type NaturalSize } from '../core/boxes/index.js';
 import { openFonts } from './fonts.js';
 import { decode, looksBinary } from './decode.js';
 import { SourceError } from './errors.js';
+import { imageSizeOf } from './image-size.js';
 
 /** Larger files are not read: nothing a menu needs is of that size. */
 const SIZE_CAP = 32 * 1024 * 1024;
@@ -153,7 +153,7 @@ function dataSheet(url: string): { name: string; text: string } | null {
   };
 }
 
-function readImageSize(url: string, site: Site): { width: number; height: number } | null {
+function readImageSize(url: string, site: Site): NaturalSize | null {
   try {
     const data = /^data:image\/[^,]*?(;base64)?,([^]*)$/i.exec(url);
     const file = data ? null : fileFor(url, site);
@@ -163,8 +163,7 @@ function readImageSize(url: string, site: Site): { width: number; height: number
         ? Buffer.from(data[2]!, 'base64')
         : Buffer.from(decodeURIComponent(data[2]!))
       : readFileSync(file!);
-    const { width, height } = imageSize(bytes);
-    return width > 0 && height > 0 ? { width, height } : null;
+    return imageSizeOf(bytes);
   } catch {
     return null;
   }

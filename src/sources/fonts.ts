@@ -78,11 +78,13 @@ interface Tables {
     readonly typoDescender: number;
     readonly typoLineGap: number;
     readonly xHeight?: number;
+    readonly xAvgCharWidth?: number;
   };
+  readonly head?: { readonly xMin: number; readonly xMax: number };
 }
 
 function wrap(font: Font): OpenFont {
-  const os2 = (font as unknown as Tables)['OS/2'];
+  const { 'OS/2': os2, head } = font as unknown as Tables;
   const typo = os2?.fsSelection?.useTypoMetrics ? os2 : null;
   return {
     unitsPerEm: font.unitsPerEm,
@@ -90,6 +92,8 @@ function wrap(font: Font): OpenFont {
     descent: -(typo?.typoDescender ?? font.descent),
     lineGap: typo?.typoLineGap ?? font.lineGap,
     xHeight: os2?.xHeight || font.unitsPerEm / 2,
+    average: os2?.xAvgCharWidth || font.unitsPerEm / 2,
+    widest: head ? head.xMax - head.xMin : font.unitsPerEm,
     has: (code) => font.hasGlyphForCodePoint(code),
     advance: (text, kerning) => {
       try {

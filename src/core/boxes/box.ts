@@ -2,6 +2,7 @@ import type { ElementNode } from '../html/index.js';
 import type { ComputedStyle } from '../cascade/index.js';
 import type { PseudoElement } from '../css/index.js';
 import type { Mode } from './flows/modes.js';
+import type { Edges } from './fragment.js';
 
 /** Natural width, height (px) and ratio of replaced content; null where there is none. @spec css-images-3 §4.1 */
 export interface NaturalSize {
@@ -47,6 +48,8 @@ export interface Box {
   readonly centred: boolean;
   /** An outside list marker keeps an empty item one line high. */
   readonly marker: boolean;
+  /** Of tables whose borders collapse, and of their cells: the halves that take the place of their own borders, px. */
+  readonly collapsed: Edges | null;
   /** The viewport took over its overflow: it neither clips nor contains floats by it. @spec css-overflow-3 §3.3 */
   readonly viewport: boolean;
 }

@@ -1,5 +1,5 @@
 export { generateBoxes, type BoxTree } from './generate/tree.js';
-export type { ImageSizes } from './generate/natural.js';
+export { svgSize, type ImageSizes } from './generate/natural.js';
 export {
   layoutDocument,
   makeLayout,
@@ -8,7 +8,7 @@ export {
   type LayoutMemory,
 } from './contexts/independent.js';
 export { makeFragment, paddingBox, type Edges, type Fragment, type Placed } from './fragment.js';
-export { containsAbsolute, containsFixed, isPositioned, type Box } from './box.js';
+export { containsAbsolute, containsFixed, isPositioned, type Box, type NaturalSize } from './box.js';
 export {
   bundledMetrics,
   needsFullBreaks,

@@ -8,6 +8,7 @@ import {
   newMemory,
   type BoxTree,
   type ImageSizes,
+  type NaturalSize,
   type LayoutMemory,
   type LineBreaks,
   type TextMetrics,
@@ -52,7 +53,7 @@ export interface PageText {
 export interface PageParts {
   readonly resources: Resources;
   /** Natural sizes of images in px, by absolute URL. */
-  readonly images: ReadonlyMap<string, { readonly width: number; readonly height: number } | null>;
+  readonly images: ReadonlyMap<string, NaturalSize | null>;
   /** Fonts; the shipped tables if left out. */
   readonly metrics?: TextMetrics;
   /** Line breaking by the whole of UAX 14; without it text outside European scripts is broken at spaces. */

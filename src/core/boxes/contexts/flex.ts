@@ -11,6 +11,7 @@ import {
   type Placed,
 } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
+import { containedHeight } from '../used/containment.js';
 import { specifiedMargins, usedMargins, type Margins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
 import {
@@ -317,14 +318,17 @@ function collectLines(items: readonly Item[], c: Container, space: Space, frame:
 
 /** Main size of a column whose height follows its content. */
 function columnMain(lines: readonly Line[], c: Container, space: Space, frame: Frame): number {
-  const longest = Math.max(
-    0,
-    ...lines.map(
-      (line) =>
-        line.items.reduce((sum, item) => sum + item.hypothetical + item.mainMargin, 0) +
-        c.mainGap * Math.max(0, line.items.length - 1),
-    ),
-  );
+  const contained = containedHeight(c.box);
+  const longest =
+    contained ??
+    Math.max(
+      0,
+      ...lines.map(
+        (line) =>
+          line.items.reduce((sum, item) => sum + item.hypothetical + item.mainMargin, 0) +
+          c.mainGap * Math.max(0, line.items.length - 1),
+      ),
+    );
   return Math.max(0, clampHeight(c.box, longest + frameHeight(frame), space.height, frame) - frameHeight(frame));
 }
 
@@ -435,11 +439,13 @@ function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): n
   const gaps = c.crossGap * Math.max(0, lines.length - 1);
   if (single && lines[0]) {
     if (definite) lines[0].cross = c.crossSize;
+    else if (c.row && containedHeight(c.box) !== null) lines[0].cross = containedHeight(c.box)!;
     else if (c.row)
       lines[0].cross =
         clampHeight(c.box, lines[0].cross + frameHeight(frame), space.height, frame) - frameHeight(frame);
   }
-  const natural = lines.reduce((sum, line) => sum + line.cross, 0) + gaps;
+  const contained = c.row && !definite ? containedHeight(c.box) : null;
+  const natural = contained ?? lines.reduce((sum, line) => sum + line.cross, 0) + gaps;
   let size = definite ? c.crossSize : natural;
   if (!definite && c.row)
     size = Math.max(0, clampHeight(c.box, natural + frameHeight(frame), space.height, frame) - frameHeight(frame));

@@ -11,6 +11,7 @@ import {
 } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
 import { alignmentOf, aligningOf, edgeOf, offsetTo, type Alignment } from '../used/alignment.js';
+import { containedHeight } from '../used/containment.js';
 import { specifiedMargins, usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
 import {
@@ -72,12 +73,15 @@ export function layoutFlowRoot(
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
   const basis = percentBasis(box, specified, frame, space);
   const { content, floatsBottom } = rootContent(box, contentWidth, basis, layout);
-  const natural = Math.max(
-    content.height + strutSize(content.end),
-    floatsBottom,
-    box.marker && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
-    0,
-  );
+  const contained = containedHeight(box);
+  const natural =
+    contained ??
+    Math.max(
+      content.height + strutSize(content.end),
+      floatsBottom,
+      box.marker && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
+      0,
+    );
   const automatic = natural + frameHeight(frame);
   const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame);
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
@@ -198,7 +202,7 @@ function inlineContent(box: Box, width: number, basis: number, flow: Flow, layou
     },
     layout,
   );
-  return { ...result, end: NO_STRUT, through: result.height === 0 };
+  return { ...result, end: NO_STRUT, through: result.height === 0 && !result.lined };
 }
 
 function blockContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
@@ -491,7 +495,8 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
   const joinsBottom = frame.border.bottom === 0 && frame.padding.bottom === 0 && specified === null;
   const lineless = box.marker && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
   const natural =
-    Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end))) + frameHeight(frame);
+    (containedHeight(box) ?? Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) +
+    frameHeight(frame);
   const height = clampHeight(box, specified ?? natural, basis, frame);
   const through = content.through && joinsTop && joinsBottom && height === 0;
   const fragment = finish(box, width, height, frame, margin, content, layout, 0, space);

@@ -12,6 +12,7 @@ import {
   type Placed,
 } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
+import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
 import { clampHeight, frameHeight, frameWidth, heightFor, widthFor, type Frame } from '../used/sizes.js';
@@ -228,13 +229,44 @@ export function layoutGrid(
       stretches: stretches(align),
     });
   let heights = rowsIn(height);
-  const natural =
-    heights.reduce((a, b) => a + b, 0) + gapY * Math.max(0, heights.filter((_, i) => !grid.emptyRows[i]).length - 1);
+  const total = (sizes: readonly number[], collapsed: readonly boolean[]) =>
+    sizes.reduce((a, b) => a + b, 0) + gapY * Math.max(0, sizes.filter((_, i) => !collapsed[i]).length - 1);
+  const contained = Number.isNaN(height) ? containedHeight(box, emptyHeight(box, gapY)) : null;
+  const natural = contained ?? total(heights, grid.emptyRows);
   const bounded = clampHeight(box, natural + frameHeight(frame), space.height, frame) - frameHeight(frame);
-  if (Number.isNaN(height) && natural < least) heights = rowsIn(least);
+  if (Number.isNaN(height) && (natural < least || contained !== null)) heights = rowsIn(Math.max(natural, least));
   const available = Number.isNaN(height) ? bounded : height;
   const rows = linesOf(heights, grid.emptyRows, gapY, available, style.alignContent);
-  return assemble({ box, width, frame, margin, space, layout, grid, columns, rows, specified, inner, shares });
+  return assemble({
+    box,
+    width,
+    frame,
+    margin,
+    space,
+    layout,
+    grid,
+    columns,
+    rows,
+    specified,
+    inner,
+    shares,
+    available,
+  });
+}
+
+/** Height the rows of a grid have without any items. */
+function emptyHeight(box: Box, gap: number): number {
+  const { rows, emptyRows } = buildGrid({ ...box, children: [] }, NaN, NaN);
+  const sizes = sizeTracks({
+    sizes: rows,
+    collapsed: emptyRows,
+    demands: [],
+    gap,
+    available: NaN,
+    constraint: 'none',
+    stretches: false,
+  });
+  return sizes.reduce((a, b) => a + b, 0) + gap * Math.max(0, sizes.filter((_, i) => !emptyRows[i]).length - 1);
 }
 
 /** Heights the items ask of the rows. */
@@ -273,12 +305,14 @@ interface Assembling {
   readonly specified: number | null;
   readonly inner: number;
   readonly shares: RowBaselines;
+  /** Content height before minimum and maximum, px. */
+  readonly available: number;
 }
 
 function assemble(a: Assembling): Fragment {
   const { box, width, frame, margin, space, layout, grid, columns, rows, specified, inner } = a;
   const height =
-    space.fixedHeight ?? clampHeight(box, specified ?? rows.total + frameHeight(frame), space.height, frame);
+    space.fixedHeight ?? clampHeight(box, specified ?? a.available + frameHeight(frame), space.height, frame);
   const dx = frame.border.left + frame.padding.left;
   const dy = frame.border.top + frame.padding.top;
   const rtl = box.style.direction === 'rtl';
@@ -391,8 +425,17 @@ function containerBaselines(
 /** Content-box widths: the columns under both constraints. @spec css-grid-2 §5.2 */
 export function gridIntrinsic(box: Box, layout: Layout): Intrinsic {
   const grid = buildGrid(box, NaN, NaN);
+  return columnsTogether(box, grid, columnDemands(grid, layout));
+}
+
+/** Content-box width the tracks of a grid have without any items. */
+export const emptyGridWidth = (box: Box, layout: Layout): number => {
+  void layout;
+  return columnsTogether(box, buildGrid({ ...box, children: [] }, NaN, NaN), []).max;
+};
+
+function columnsTogether(box: Box, grid: Grid, demands: readonly Demand[]): Intrinsic {
   const gap = gapOf(box.style.columnGap, 0);
-  const demands = columnDemands(grid, layout);
   const at = (constraint: 'min' | 'max') => {
     const sizes = sizeTracks({
       sizes: grid.columns,

@@ -1,6 +1,14 @@
 import type { Rect } from '../../base/index.js';
 import { isInFlow, type Box } from '../box.js';
-import { horizontal, makeFragment, type Edges, type Fragment, type Placed } from '../fragment.js';
+import {
+  carriedFrom,
+  horizontal,
+  makeFragment,
+  type Edges,
+  type Fragment,
+  type OutOfFlow,
+  type Placed,
+} from '../fragment.js';
 import { spaceKey, type Intrinsic, type Layout, type Space } from '../layout.js';
 import { isOrthogonal, isVertical } from '../flows/modes.js';
 import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.js';
@@ -12,7 +20,7 @@ import { blockWidth, frameOf, horizontalMargins, layoutFlowRoot, specifiedHeight
 import { layoutGrid } from './grid.js';
 import { contributionOf, intrinsicWidths } from './intrinsic.js';
 import { lineHeightOf } from './inline/place.js';
-import { adoptAtRoot } from './positioned.js';
+import { adoptAtRoot, layoutAbsolute } from './positioned.js';
 import { layoutTable } from './table.js';
 
 type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'viewport'>;
@@ -169,7 +177,7 @@ function controlBaseline(box: Box, height: number, layout: Layout): number | nul
   const line = lineHeightOf(box.style, layout);
   return (
     (height - line) / 2 +
-    (line - face.ascent(box.style.fontSize) - face.descent(box.style.fontSize)) / 2 +
+    Math.floor((line - face.ascent(box.style.fontSize) - face.descent(box.style.fontSize)) / 2) +
     face.ascent(box.style.fontSize)
   );
 }
@@ -183,15 +191,19 @@ export interface DocumentLayout {
 export function layoutDocument(root: Box, layout: Layout): DocumentLayout {
   const page = layout.viewport;
   const { width, height } = sizeTurned(page, isVertical(root.mode));
-  const fragment = layout.place(root, { width, height });
   const viewport: Rect = { x: 0, y: 0, width, height };
-  const lifted = makeFragment({
-    ...fragment,
-    outOfFlow: fragment.outOfFlow.map((o) => ({ ...o, x: o.x + fragment.margin.left, y: o.y + fragment.margin.top })),
-  });
-  const placed: Placed[] = [
-    { fragment, x: fragment.margin.left, y: fragment.margin.top },
-    ...adoptAtRoot(lifted, viewport, layout),
-  ];
+  const first = isInFlow(root) ? rootInFlow(root, viewport, layout) : rootOutOfFlow(root, viewport, layout);
+  const lifted = makeFragment({ ...first.fragment, outOfFlow: carriedFrom(first) });
+  const placed: Placed[] = [first, ...adoptAtRoot(lifted, viewport, layout)];
   return { placed: placed.map((one) => turnPlaced(one, { width, height }, root.mode, 'horizontal-tb')) };
+}
+
+function rootInFlow(root: Box, { width, height }: Rect, layout: Layout): Placed {
+  const fragment = layout.place(root, { width, height });
+  return { fragment, x: fragment.margin.left, y: fragment.margin.top };
+}
+
+function rootOutOfFlow(root: Box, viewport: Rect, layout: Layout): Placed {
+  const entry: OutOfFlow = { box: root, x: 0, y: 0, alignX: 'start', alignY: 'start', inlineContainer: null };
+  return layoutAbsolute(entry, viewport, root, layout).placed;
 }

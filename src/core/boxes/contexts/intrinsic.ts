@@ -4,11 +4,12 @@ import { horizontal } from '../fragment.js';
 import type { Intrinsic, Layout } from '../layout.js';
 import { isOrthogonal } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
+import { containedWidth } from '../used/containment.js';
 import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { hasPercentSize, replacedSize } from '../used/replaced.js';
 import { frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
 import { flexIntrinsic } from './flex.js';
-import { gridIntrinsic } from './grid.js';
+import { emptyGridWidth, gridIntrinsic } from './grid.js';
 import { inlineIntrinsic } from './inline/layout.js';
 import { tableIntrinsic } from './table.js';
 
@@ -16,6 +17,8 @@ import { tableIntrinsic } from './table.js';
 export function intrinsicWidths(box: Box, layout: Layout): Intrinsic {
   if (isOrthogonal(box.frame, box.mode)) return acrossFlow(box, layout);
   if (box.frame !== box.mode) return layout.intrinsic(boxInFlow(box, box.mode));
+  const contained = containedWidth(box, box.inner === 'grid' ? emptyGridWidth(box, layout) : 0);
+  if (contained !== null && box.inner !== 'replaced') return { min: contained, max: contained };
   switch (box.inner) {
     case 'replaced': {
       const frame = frameAtZero(box);

@@ -105,7 +105,7 @@ interface Solved {
   readonly marginEnd: number;
 }
 
-function layoutAbsolute(
+export function layoutAbsolute(
   entry: OutOfFlow,
   area: Rect,
   container: Box,
@@ -261,8 +261,11 @@ function absoluteSize(
 
 function replacedAbsolute(box: Box, x: Axis, y: Axis, area: Rect, frame: Frame): { width: number; height: number } {
   const { style } = box;
+  const control = /^(input|select|textarea|progress|meter)$/.test(box.element?.tag ?? '');
   const only = (axis: Axis, size: typeof style.width) =>
-    size === 'auto' && axis.align.to === 'stretch' ? (stretchOf(axis, box) ?? undefined) : undefined;
+    size === 'auto' && (axis.align.to === 'stretch' || (axis.align.to === 'normal' && control))
+      ? (stretchOf(axis, box) ?? undefined)
+      : undefined;
   return replacedSize(box, area.width, area.height, frame, {
     width: only(x, style.width),
     height: only(y, style.height),

@@ -1,8 +1,18 @@
 import { isLengthPercentage, resolveLength } from '../../css/index.js';
 import type { Box } from '../box.js';
-import { carriedFrom, makeFragment, snap, vertical, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import {
+  carriedFrom,
+  makeFragment,
+  snap,
+  vertical,
+  type Edges,
+  type Fragment,
+  type OutOfFlow,
+  type Placed,
+} from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
+import { relativeOffset } from '../used/relative.js';
 import { clampHeight, frameHeight, frameWidth, heightFor, type Frame } from '../used/sizes.js';
 import { adoptOutOfFlow } from './positioned.js';
 import { tableGrid, type Cell, type TableGrid } from './table-grid.js';
@@ -275,10 +285,13 @@ function assemble(a: Assembling): Fragment {
   const inner = { x: frame.border.left + frame.padding.left, y: top + frame.border.top + frame.padding.top };
   let baseline: number | null = null;
   for (const group of grid.groups) {
-    const placed = placeGroup(group, tops, a, outOfFlow, inner);
-    if (!placed) continue;
-    children.push({ ...placed, x: placed.x + inner.x, y: placed.y + inner.y });
-    if (placed.fragment.baseline !== null) baseline ??= inner.y + placed.y + placed.fragment.baseline;
+    const made = placeGroup(group, tops, a);
+    if (!made) continue;
+    const offset = relativeOffset(group, outer, NaN);
+    const placed = { ...made, x: made.x + inner.x + offset.x, y: made.y + inner.y + offset.y };
+    children.push(placed);
+    outOfFlow.push(...carriedFrom(placed));
+    if (made.fragment.baseline !== null) baseline ??= inner.y + made.y + made.fragment.baseline;
   }
   const body =
     sum(rows.heights) + (rows.heights.length > 0 ? spacing.y * (rows.heights.length + 1) : 0) + frameHeight(frame);
@@ -306,13 +319,7 @@ function assemble(a: Assembling): Fragment {
   return adoptOutOfFlow(bare, layout, space);
 }
 
-function placeGroup(
-  group: Box,
-  tops: readonly number[],
-  a: Assembling,
-  outOfFlow: OutOfFlow[],
-  inner: { x: number; y: number },
-): Placed | null {
+function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed | null {
   const own = a.grid.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.group === group);
   const first = own[0];
   const last = own[own.length - 1];
@@ -320,29 +327,23 @@ function placeGroup(
   const y0 = tops[first.i]!;
   const width = Math.max(0, sum(a.widths) + a.spacing.x * Math.max(0, a.widths.length - 1));
   const x0 = a.spacing.x;
-  const rows = own.map(({ row, i }): Placed => ({
-    fragment: placeRow(row.cells, i, row.box, x0, width, a, outOfFlow, { x: inner.x, y: inner.y + tops[i]! }),
-    x: 0,
-    y: tops[i]! - y0,
-  }));
+  const rows = own.map(({ row, i }): Placed => {
+    const offset = relativeOffset(row.box, width, NaN);
+    return { fragment: placeRow(row.cells, i, row.box, x0, width, a), x: offset.x, y: tops[i]! - y0 + offset.y };
+  });
   const height = tops[last.i]! + a.rows.heights[last.i]! - y0;
-  return {
-    fragment: makeFragment({ box: group, width, height, children: rows, baseline: rows[0]!.fragment.baseline }),
-    x: x0,
-    y: y0,
-  };
+  const fragment = makeFragment({
+    box: group,
+    width,
+    height,
+    children: rows,
+    baseline: rows[0]!.fragment.baseline,
+    outOfFlow: rows.flatMap(carriedFrom),
+  });
+  return { fragment: adoptOutOfFlow(fragment, a.layout, a.space), x: x0, y: y0 };
 }
 
-function placeRow(
-  cells: readonly Cell[],
-  index: number,
-  box: Box,
-  x0: number,
-  width: number,
-  a: Assembling,
-  outOfFlow: OutOfFlow[],
-  at: { x: number; y: number },
-): Fragment {
+function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, width: number, a: Assembling): Fragment {
   const placed: Placed[] = [];
   const baseline = a.rows.baselines[index]!;
   for (const cell of cells) {
@@ -359,11 +360,19 @@ function placeRow(
     });
     const fragment = shifted(stretched, natural, cell, baseline);
     const last = Math.min(cell.column + cell.columnSpan, a.lefts.length) - 1;
+    const offset = relativeOffset(cell.box, width, NaN);
     const x = Math.min(a.lefts[cell.column] ?? 0, a.lefts[last] ?? 0) - x0;
-    placed.push({ fragment, x, y: 0 });
-    for (const entry of fragment.outOfFlow) outOfFlow.push({ ...entry, x: entry.x + at.x + x + x0, y: entry.y + at.y });
+    placed.push({ fragment, x: x + offset.x, y: offset.y });
   }
-  return makeFragment({ box, width, height: a.rows.heights[index]!, children: placed, baseline: baseline || null });
+  const fragment = makeFragment({
+    box,
+    width,
+    height: a.rows.heights[index]!,
+    children: placed,
+    baseline: baseline || null,
+    outOfFlow: placed.flatMap(carriedFrom),
+  });
+  return adoptOutOfFlow(fragment, a.layout, a.space);
 }
 
 /** Moves a cell's content down as its vertical-align asks. @spec css2 §17.5.3 */

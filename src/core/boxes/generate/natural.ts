@@ -3,8 +3,40 @@ import type { ComputedStyle } from '../../cascade/index.js';
 import type { NaturalSize } from '../box.js';
 import type { TextMetrics } from '../text/index.js';
 
+/** The natural size an SVG root element asks for. @spec css-images-3 §5.1, svg-2 §7.2 */
+export function svgSize(attribute: (name: 'width' | 'height' | 'viewBox') => string | undefined): NaturalSize {
+  const length = (name: 'width' | 'height') => {
+    const match = /^\s*([\d.]+(?:e[+-]?\d+)?)(px|pt|pc|in|cm|mm|em|ex)?\s*$/i.exec(attribute(name) ?? '');
+    return match ? Number(match[1]) * (UNITS[match[2]?.toLowerCase() ?? 'px'] ?? 1) : null;
+  };
+  const width = length('width');
+  const height = length('height');
+  const view = (attribute('viewBox') ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  const byView = view.length === 4 && view[2]! > 0 && view[3]! > 0 ? view[2]! / view[3]! : null;
+  const ratio = width && height ? width / height : byView;
+  return {
+    width: width ?? (height !== null && ratio !== null ? height * ratio : null),
+    height: height ?? (width !== null && ratio !== null ? width / ratio : null),
+    ratio,
+  };
+}
+
+const UNITS: Readonly<Record<string, number>> = {
+  px: 1,
+  pt: 4 / 3,
+  pc: 16,
+  in: 96,
+  cm: 96 / 2.54,
+  mm: 9.6 / 2.54,
+  em: 16,
+  ex: 8,
+};
+
 /** Natural sizes of images by the value of their `src`, px; null where the file could not be read. */
-export type ImageSizes = (source: string) => { readonly width: number; readonly height: number } | null;
+export type ImageSizes = (source: string) => NaturalSize | null;
 
 const NONE: NaturalSize = { width: null, height: null, ratio: null };
 const fixed = (width: number, height: number): NaturalSize => ({
@@ -60,7 +92,7 @@ export function naturalSize(
     case 'video': {
       const poster = element.attributes.get('poster');
       const size = poster ? images(poster) : null;
-      return size ? fixed(size.width, size.height) : fixed(300, 150);
+      return size ?? fixed(300, 150);
     }
     case 'canvas':
       return fixed(number(element.attributes.get('width')) ?? 300, number(element.attributes.get('height')) ?? 150);
@@ -91,7 +123,7 @@ function face(style: ComputedStyle, metrics: TextMetrics) {
 function image(element: ElementNode, style: ComputedStyle, images: ImageSizes, metrics: TextMetrics): NaturalSize {
   const source = element.attributes.get('src');
   const size = source ? images(source) : null;
-  if (size) return fixed(size.width, size.height);
+  if (size) return size;
   const alt = element.attributes.get('alt');
   if (alt === '' || (alt === undefined && !source)) return sized(0, 0);
   if (alt === undefined) return sized(16, 16);
@@ -101,32 +133,21 @@ function image(element: ElementNode, style: ComputedStyle, images: ImageSizes, m
   return sized(16 + text, Math.max(16, line));
 }
 
-/** @spec css-images-3 §5.1, svg-2 §7.2 */
 function svg(element: ElementNode): NaturalSize {
-  const size = (name: string) => {
-    const text = element.attributes.get(name)?.trim();
-    return text && /^[\d.]+(px)?$/.test(text) ? parseFloat(text) : null;
-  };
-  const width = size('width');
-  const height = size('height');
-  const box = (element.attributes.get('viewBox') ?? '')
-    .trim()
-    .split(/[\s,]+/)
-    .map(Number);
-  const ratio = box.length === 4 && box[2]! > 0 && box[3]! > 0 ? box[2]! / box[3]! : null;
-  if (width !== null && height !== null) return fixed(width, height);
-  if (ratio !== null)
-    return {
-      width: width ?? (height === null ? null : height * ratio),
-      height: height ?? (width === null ? null : width / ratio),
-      ratio,
-    };
-  return { width, height, ratio: null };
+  return svgSize((name) => element.attributes.get(name));
 }
 
-/** Average advance browsers take for a column of a text control: that of the digit zero is the nearest we have. */
-function column(style: ComputedStyle, metrics: TextMetrics): number {
-  return face(style, metrics).width('0', style.fontSize, false);
+/** Families whose average width browsers do not trust: they take that of the digit zero. */
+const UNTRUSTED = /^(times|courier|helvetica|geneva|monaco|lucida grande|gill sans|hoefler text|symbol|osaka)$/i;
+
+/** Width of one column of a text control, and what the widest glyph adds to a single line. */
+function column(style: ComputedStyle, metrics: TextMetrics): { readonly column: number; readonly extra: number } {
+  const font = face(style, metrics);
+  if (UNTRUSTED.test(style.fontFamily[0]?.name ?? ''))
+    return { column: font.width('0', style.fontSize, false), extra: 0 };
+  const average = font.average(style.fontSize);
+  const used = Math.max(average, Math.round(average));
+  return { column: used, extra: Math.max(0, Math.round(font.widest(style.fontSize)) - used) };
 }
 
 function usedLineHeight(style: ComputedStyle, metrics: TextMetrics): number {
@@ -144,28 +165,40 @@ function input(element: ElementNode, style: ComputedStyle, images: ImageSizes, m
     case 'range':
       return sized(129, 16);
     case 'color':
-      return sized(44, 23);
+      return sized(44, 21);
     case 'image': {
       const size = images(element.attributes.get('src') ?? '');
-      return size ? fixed(size.width, size.height) : sized(16, 16);
+      return size ?? sized(16, 16);
     }
     case 'file': {
-      const label = face(style, metrics).width('Choose FileNo file chosen', style.fontSize, true) + 20;
-      return sized(Math.max(label, 238), usedLineHeight(style, metrics) + 6);
+      // Room for 34 digits of a file name, or for the button and what stands beside it.
+      const width = (text: string) => face(style, metrics).width(text, style.fontSize, true);
+      return sized(Math.ceil(Math.max(34 * width('0'), width('Choose File') + 18 + width('No file chosen'))), 21);
     }
     case 'date':
     case 'time':
     case 'month':
     case 'week':
     case 'datetime-local':
-      return sized(column(style, metrics) * 15 + 24, usedLineHeight(style, metrics) + 2);
+      return sized((DATE_COLUMNS[type]! / DATE_SIZE) * style.fontSize, usedLineHeight(style, metrics) + 2);
     default: {
       const size = Math.max(1, number(element.attributes.get('size')) ?? 20);
-      const number_ = type === 'number' ? 0 : 0;
-      return sized(Math.ceil(column(style, metrics) * size) + number_, usedLineHeight(style, metrics));
+      const { column: one, extra } = column(style, metrics);
+      return sized(Math.ceil(one * size + extra), usedLineHeight(style, metrics));
     }
   }
 }
+
+/** Widths of date and time fields in English at the default size of controls, px. */
+const DATE_SIZE = 13.3333;
+const DATE_COLUMNS: Readonly<Record<string, number>> = {
+  date: 116.33,
+  time: 91,
+  month: 146.33,
+  week: 138.33,
+  'datetime-local': 198.33,
+};
+const SCROLLBAR = 15;
 
 function select(element: ElementNode, style: ComputedStyle, metrics: TextMetrics): NaturalSize {
   const options = element.elements
@@ -182,13 +215,13 @@ function select(element: ElementNode, style: ComputedStyle, metrics: TextMetrics
   const widest = Math.max(0, ...options.map((e) => font.width(label(e), style.fontSize, true)));
   const rows = number(element.attributes.get('size')) ?? (element.attributes.has('multiple') ? 4 : 1);
   const line = usedLineHeight(style, metrics);
-  if (rows > 1 || element.attributes.has('multiple')) return sized(Math.ceil(widest) + 4, (line + 1.5) * rows);
+  if (rows > 1 || element.attributes.has('multiple')) return sized(widest + 4, (line + 2) * rows);
   // The arrow takes a square beside the text, and the text has a little room around it.
-  return sized(Math.ceil(widest) + 22, Math.max(line, 17));
+  return sized(Math.ceil(widest) + 20, Math.max(line, 17));
 }
 
 function textarea(element: ElementNode, style: ComputedStyle, metrics: TextMetrics): NaturalSize {
   const columns = number(element.attributes.get('cols')) ?? 20;
   const rows = number(element.attributes.get('rows')) ?? 2;
-  return sized(Math.ceil(column(style, metrics) * columns), usedLineHeight(style, metrics) * rows);
+  return sized(Math.ceil(column(style, metrics).column * columns) + SCROLLBAR, usedLineHeight(style, metrics) * rows);
 }

@@ -1,4 +1,4 @@
-import { isInFlow, type Box, type Inner } from '../box.js';
+import type { Box, Inner } from '../box.js';
 
 type Make = (draft: Pick<Box, 'style' | 'outer' | 'inner' | 'parent'> & Partial<Box>) => Box;
 
@@ -27,7 +27,7 @@ function wrap(box: Box, make: Make, proper: (child: Box) => boolean, inner: Inne
   const children = box.children.splice(0);
   let run: Box[] = [];
   const flush = () => {
-    if (run.some((child) => !isBlank(child) && isInFlow(child))) {
+    if (run.some((child) => !isBlank(child))) {
       const made = make({ style: box.computed, outer: 'table-part', inner, parent: box, anonymous: true });
       made.children.push(...run);
       for (const child of run) (child as { parent: Box }).parent = made;

@@ -7,6 +7,7 @@ import { isVertical, styleInFlow, type Mode } from '../flows/modes.js';
 import { naturalTurned } from '../flows/turn.js';
 import { transformText, type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText } from './content.js';
+import { collapseBorders } from '../contexts/table-borders.js';
 import { isReplaced, naturalSize, type ImageSizes } from './natural.js';
 import { wrapTableParts } from './tables.js';
 
@@ -106,6 +107,7 @@ function make(building: Pick<Building, 'next'>, { style, ...draft }: Draft): Box
     text: '',
     centred: false,
     marker: false,
+    collapsed: null,
     viewport: false,
     children: [],
     computed: style,
@@ -262,11 +264,7 @@ function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building
     if (part.kind === 'text') text(target, part.text, style, building);
     else {
       const size = building.images(part.url);
-      const natural = {
-        width: size?.width ?? 0,
-        height: size?.height ?? 0,
-        ratio: size && size.height > 0 ? size.width / size.height : null,
-      };
+      const natural = size ?? { width: 0, height: 0, ratio: null };
       push(
         target,
         make(building, {
@@ -304,6 +302,7 @@ function ordinalOf(element: ElementNode): number {
 function complete(box: Box, building: Building): void {
   if (['table', 'row-group', 'row'].includes(box.inner)) {
     wrapTableParts(box, (draft) => make(building, draft));
+    if (box.inner === 'table') collapseBorders(box);
     return;
   }
   if (box.inner === 'flow') wrapTableParts(box, (draft) => make(building, draft));

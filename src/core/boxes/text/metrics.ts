@@ -11,6 +11,9 @@ export interface Face {
   /** Line height `normal`, px. */
   lineHeight(size: number): number;
   xHeight(size: number): number;
+  /** Average and greatest width of a glyph, px: text controls are sized by them. */
+  average(size: number): number;
+  widest(size: number): number;
   /** Whether the face really is the one the page asks for; otherwise it stands in for it. */
   readonly exact: boolean;
 }
@@ -28,6 +31,8 @@ interface FaceTable {
   readonly descent: number;
   readonly lineGap: number;
   readonly xHeight: number;
+  readonly average: number;
+  readonly widest: number;
   readonly advances: readonly (readonly number[])[];
   readonly kerning: Readonly<Record<string, Readonly<Record<string, number>>>>;
 }
@@ -70,6 +75,9 @@ const ZERO_WIDTH =
   /[\u0000-\u001f\u007f-\u009f\u00ad\u200b-\u200f\u2028-\u202e\u2060-\u2064\ufeff\ufe00-\ufe0f\u0300-\u036f]/;
 const FALLBACK_ADVANCE = 0.6;
 
+/** Glyphs are scaled to sizes in 64ths of a px. */
+const inSteps = (size: number): number => Math.trunc(size * 64) / 64;
+
 class TableFace implements Face {
   readonly #advances = new Map<number, number>();
   readonly #kerning: FaceTable['kerning'];
@@ -93,8 +101,7 @@ class TableFace implements Face {
       units = this.#measure(text, kerning);
       this.#widths.set(key, units);
     }
-    // Glyphs are scaled to sizes in 64ths of a px.
-    return (units * (Math.trunc(size * 64) / 64)) / this.table.unitsPerEm;
+    return (units * inSteps(size)) / this.table.unitsPerEm;
   }
 
   #measure(text: string, kerning: boolean): number {
@@ -126,6 +133,12 @@ class TableFace implements Face {
   }
   xHeight(size: number): number {
     return (this.table.xHeight / this.table.unitsPerEm) * size;
+  }
+  average(size: number): number {
+    return (this.table.average / this.table.unitsPerEm) * inSteps(size);
+  }
+  widest(size: number): number {
+    return (this.table.widest / this.table.unitsPerEm) * inSteps(size);
   }
 }
 

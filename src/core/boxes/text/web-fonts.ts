@@ -9,6 +9,9 @@ export interface OpenFont {
   readonly descent: number;
   readonly lineGap: number;
   readonly xHeight: number;
+  /** Average and greatest width of a glyph. */
+  readonly average: number;
+  readonly widest: number;
   has(codePoint: number): boolean;
   /** Advance of a run shaped as a whole. */
   advance(text: string, kerning: boolean): number;
@@ -143,5 +146,11 @@ class WebFontFace implements Face {
   }
   xHeight(size: number): number {
     return this.#share(this.#lead.font.xHeight, null) * size;
+  }
+  average(size: number): number {
+    return this.#share(this.#lead.font.average, null) * size;
+  }
+  widest(size: number): number {
+    return this.#share(this.#lead.font.widest, null) * size;
   }
 }

@@ -17,6 +17,7 @@ const noPadding = (box: Box): boolean =>
   bare(box) || ['row', 'row-group', 'column', 'column-group'].includes(box.inner);
 
 export function usedBorder(box: Box): Edges {
+  if (box.collapsed) return box.collapsed;
   if (noPadding(box)) return NO_EDGES;
   const { style } = box;
   return each((side) => style[`border${side}Width`]);
@@ -24,7 +25,7 @@ export function usedBorder(box: Box): Edges {
 
 /** @param basis width of the containing block. @spec css-box-4 §4 */
 export function usedPadding(box: Box, basis: number): Edges {
-  if (noPadding(box)) return NO_EDGES;
+  if (noPadding(box) || (box.collapsed && box.inner === 'table')) return NO_EDGES;
   const { style } = box;
   return each((side) => Math.max(0, snap(resolveLength(style[`padding${side}`], basis) || 0)));
 }

@@ -2,6 +2,7 @@ import { isLengthPercentage, resolveLength, type Sizing } from '../../css/index.
 import type { Box } from '../box.js';
 import { horizontal, snap, vertical, type Edges } from '../fragment.js';
 import type { Intrinsic } from '../layout.js';
+import { usedMargins } from './edges.js';
 
 /** Border and padding together, as box-sizing needs them. */
 export interface Frame {
@@ -45,7 +46,7 @@ const fit = (available: number, { min, max }: Intrinsic): number =>
 /** The border-box height a sizing value stands for; null where it is automatic or its percentage basis is not definite. */
 export function heightFor(box: Box, value: Sizing, basis: number, frame: Frame): number | null {
   if (typeof value === 'string' && value !== 'stretch') return null;
-  if (value === 'stretch') return Number.isNaN(basis) ? null : basis;
+  if (value === 'stretch') return Number.isNaN(basis) ? null : Math.max(0, basis - vertical(usedMargins(box, 0)));
   if (!isLengthPercentage(value)) return null;
   const length = resolveLength(value, basis);
   return Number.isNaN(length) ? null : snap(outer(box, Math.max(0, length), frameHeight(frame)));

@@ -32,9 +32,12 @@ export interface InlineResult {
   readonly baseline: number | null;
   readonly lastBaseline: number | null;
   readonly outOfFlow: readonly OutOfFlow[];
+  /** Whether any line box was made, be it of no height. */
+  readonly lined: boolean;
 }
 
 interface Running {
+  lined: boolean;
   y: number;
   baseline: number | null;
   lastBaseline: number | null;
@@ -61,7 +64,15 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     layout,
     (box) => atomic(box).width + horizontal(atomic(box).margin),
   );
-  const run: Running = { y: 0, baseline: null, lastBaseline: null, children: [], outOfFlow: [], open: [] };
+  const run: Running = {
+    y: 0,
+    baseline: null,
+    lastBaseline: null,
+    children: [],
+    outOfFlow: [],
+    open: [],
+    lined: false,
+  };
   const indent =
     container.anonymous && container.parent?.children[0] !== container
       ? 0
@@ -104,6 +115,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     baseline: run.baseline,
     lastBaseline: run.lastBaseline,
     outOfFlow: run.outOfFlow,
+    lined: run.lined,
   };
 }
 
@@ -273,6 +285,7 @@ function emit(
     });
   }
   if (!line.visible) return;
+  run.lined = true;
   run.baseline ??= run.y + placed.baseline;
   run.lastBaseline = run.y + placed.baseline;
   run.y += placed.height;
