@@ -43,7 +43,7 @@ export async function measureEntries(
   for (const entry of entries) {
     try {
       const root = folderOf(entry);
-      const page = await loadFile(join(root, entry.entry), { root, scripting: false, sheets });
+      const page = await loadFile(join(root, entry.entry), { root, scripting: false, sheets, glyphs: 'boxes' });
       writeFileSync(
         join(out, `${entry.slug}.json`),
         JSON.stringify({ ...measurePage(page, widths, height), page: entry.slug }),

@@ -1,12 +1,28 @@
 /**
- * Makes src/core/boxes/text/advances.json: glyph advances and kerning of the default families, read from the font
- * packages, so that no font has to be opened to measure text in them. Run with `npm run advances`.
+ * Makes src/core/boxes/text/advances.json: glyph advances and kerning of the default families, so that no font has to
+ * be opened to measure text in them. Run with `npm run advances`.
+ *
+ * The families a browser on a plain system sets pages in are the metric twins of Arimo, Tinos and Cousine that systems
+ * install, with one wide-ranging family behind them. Where the installed twins are found (Debian: fonts-liberation)
+ * their own figures count, as they lack some glyphs of the packages and hold others; characters they lack are taken
+ * from the fallback family, then from the packages.
  */
-import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { create, type Font } from 'fontkit';
 
-const FAMILIES = { sans: 'arimo', serif: 'tinos', mono: 'cousine' } as const;
-const FACES = { regular: '400-normal', bold: '700-normal', italic: '400-italic', boldItalic: '700-italic' } as const;
+const INSTALLED = '/usr/share/fonts/truetype/liberation';
+const FALLBACK = 'node_modules/dejavu-fonts-ttf/ttf/DejaVuSans.ttf';
+const FAMILIES = {
+  sans: { twin: 'LiberationSans', package: 'arimo' },
+  serif: { twin: 'LiberationSerif', package: 'tinos' },
+  mono: { twin: 'LiberationMono', package: 'cousine' },
+} as const;
+const FACES = {
+  regular: { twin: 'Regular', package: '400-normal' },
+  bold: { twin: 'Bold', package: '700-normal' },
+  italic: { twin: 'Italic', package: '400-italic' },
+  boldItalic: { twin: 'BoldItalic', package: '700-italic' },
+} as const;
 const KERNED: readonly (readonly [number, number])[] = [
   [0x20, 0x7e],
   [0xc0, 0xff],
@@ -14,36 +30,7 @@ const KERNED: readonly (readonly [number, number])[] = [
   [0x391, 0x3c9],
   [0x410, 0x44f],
 ];
-
-const ONE = 0x31;
-const MIDDLE_DOT = 0xb7;
-/** Advances in which the compatible families that systems install differ from the packages, per 2048 units. */
-const INSTALLED: Readonly<Record<string, Readonly<Record<number, number>>>> = {
-  arimo: { [MIDDLE_DOT]: 569 },
-  tinos: { [MIDDLE_DOT]: 512 },
-};
-
-/** Average and greatest glyph width of the installed families, per 2048 units: OS/2 xAvgCharWidth, head xMax − xMin. */
-const BREADTH: Readonly<Record<string, readonly (readonly [number, number])[]>> = {
-  arimo: [
-    [1208, 2567],
-    [1255, 2552],
-    [1210, 2733],
-    [1258, 2739],
-  ],
-  tinos: [
-    [1163, 2424],
-    [1217, 2595],
-    [1145, 2590],
-    [1185, 2721],
-  ],
-  cousine: [
-    [1229, 1297],
-    [1229, 1314],
-    [1229, 1636],
-    [1229, 1622],
-  ],
-};
+const LAST_OF_PLANE = 0xffff;
 
 interface Face {
   unitsPerEm: number;
@@ -51,41 +38,43 @@ interface Face {
   descent: number;
   lineGap: number;
   xHeight: number;
+  /** OS/2 xAvgCharWidth, and the width of the box around all glyphs. */
   average: number;
   widest: number;
+  /** Advance of the glyph for what no font has. */
+  missing: number;
   /** Runs of [first code point, advance, advance, …]. */
   advances: number[][];
   /** Left character → right characters and their adjustments: `{"A": {"V": -152}}`. */
   kerning: Record<string, Record<string, number>>;
 }
 
-function readFace(family: string, face: string): Face {
-  const folder = `node_modules/@fontsource/${family}/files`;
-  const files = readdirSync(folder).filter((name) => name.endsWith(`-${face}.woff2`));
-  const fonts = files.map((name) => create(readFileSync(`${folder}/${name}`)) as Font);
-  const first = fonts[0]!;
-  const advances = new Map<number, number>();
-  const kerning: Face['kerning'] = {};
-  for (const font of fonts) {
-    for (const code of font.characterSet)
-      advances.set(code, INSTALLED[family]?.[code] ?? font.glyphForCodePoint(code).advanceWidth);
-    collectKerning(font, kerning);
-  }
-  const [average, widest] = BREADTH[family]![Object.values(FACES).indexOf(face as (typeof FACES)['regular'])]!;
+const open = (file: string): Font => create(readFileSync(file)) as Font;
+
+interface Tables {
+  readonly 'OS/2': { readonly xAvgCharWidth: number };
+  readonly head: { readonly xMin: number; readonly xMax: number };
+}
+
+function readFace(twin: string): Face {
+  const font = open(`${INSTALLED}/${twin}.ttf`);
+  const { 'OS/2': os2, head } = font as unknown as Tables;
   return {
-    unitsPerEm: first.unitsPerEm,
-    average,
-    widest,
-    ascent: first.ascent,
-    descent: -first.descent,
-    lineGap: first.lineGap,
-    xHeight: first.xHeight,
-    advances: runs(advances),
-    kerning,
+    unitsPerEm: font.unitsPerEm,
+    ascent: font.ascent,
+    descent: -font.descent,
+    lineGap: font.lineGap,
+    xHeight: font.xHeight,
+    average: os2.xAvgCharWidth,
+    widest: head.xMax - head.xMin,
+    missing: font.getGlyph(0).advanceWidth,
+    advances: runs(new Map(font.characterSet.map((code) => [code, font.glyphForCodePoint(code).advanceWidth]))),
+    kerning: kerningOf(font),
   };
 }
 
-function collectKerning(font: Font, kerning: Face['kerning']): void {
+function kerningOf(font: Font): Face['kerning'] {
+  const kerning: Face['kerning'] = {};
   const held = new Set(font.characterSet);
   const codes = KERNED.flatMap(([from, to]) => Array.from({ length: to - from + 1 }, (_, i) => from + i)).filter(
     (code) => held.has(code),
@@ -94,11 +83,10 @@ function collectKerning(font: Font, kerning: Face['kerning']): void {
     for (const right of codes) {
       const adjusted = font.layout(String.fromCodePoint(left, right)).positions[0]!.xAdvance;
       const change = Math.round(adjusted - font.glyphForCodePoint(left).advanceWidth);
-      // The compatible families that systems install leave this pair alone.
-      if (left === ONE && right === ONE) continue;
       if (change !== 0) (kerning[String.fromCodePoint(left)] ??= {})[String.fromCodePoint(right)] = change;
     }
   }
+  return kerning;
 }
 
 function runs(advances: ReadonlyMap<number, number>): number[][] {
@@ -112,8 +100,30 @@ function runs(advances: ReadonlyMap<number, number>): number[][] {
   return out;
 }
 
-const tables: Record<string, Record<string, Face>> = {};
-for (const [name, family] of Object.entries(FAMILIES)) {
-  tables[name] = Object.fromEntries(Object.entries(FACES).map(([key, face]) => [key, readFace(family, face)]));
+/** What stands in for characters the default families lack; the packages' glyphs where even that has none. */
+function readFallback(): Pick<Face, 'unitsPerEm' | 'ascent' | 'descent' | 'lineGap' | 'advances'> {
+  const font = open(FALLBACK);
+  const advances = new Map<number, number>();
+  const folder = `node_modules/@fontsource/${FAMILIES.sans.package}/files`;
+  for (const name of readdirSync(folder).filter((file) => file.endsWith(`-${FACES.regular.package}.woff2`))) {
+    const extra = open(`${folder}/${name}`);
+    for (const code of extra.characterSet)
+      advances.set(code, (extra.glyphForCodePoint(code).advanceWidth / extra.unitsPerEm) * font.unitsPerEm);
+  }
+  for (const code of font.characterSet)
+    if (code <= LAST_OF_PLANE) advances.set(code, font.glyphForCodePoint(code).advanceWidth);
+  const { unitsPerEm, ascent, descent, lineGap } = font;
+  return { unitsPerEm, ascent, descent: -descent, lineGap, advances: runs(advances) };
 }
-writeFileSync('src/core/boxes/text/advances.json', `${JSON.stringify(tables)}\n`);
+
+if (!existsSync(INSTALLED)) {
+  console.error(`advances: ${INSTALLED} is missing; install the fonts first (Debian: fonts-liberation)`);
+  process.exit(1);
+}
+const tables = Object.fromEntries(
+  Object.entries(FAMILIES).map(([name, family]) => [
+    name,
+    Object.fromEntries(Object.entries(FACES).map(([key, face]) => [key, readFace(`${family.twin}-${face.twin}`)])),
+  ]),
+);
+writeFileSync('src/core/boxes/text/advances.json', `${JSON.stringify({ ...tables, fallback: readFallback() })}\n`);

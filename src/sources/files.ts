@@ -3,7 +3,7 @@ import { dirname, isAbsolute, join, relative, resolve, sep } from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
 import { PageDraft, type Page } from '../core/index.js';
 import type { PageOptions } from '../core/scene/index.js';
-import { bundledMetrics, webMetrics, type NaturalSize } from '../core/boxes/index.js';
+import { bareMetrics, bundledMetrics, webMetrics, type Missing, type NaturalSize } from '../core/boxes/index.js';
 import { openFonts } from './fonts.js';
 import { decode, looksBinary } from './decode.js';
 import { SourceError } from './errors.js';
@@ -15,10 +15,13 @@ const SIZE_CAP = 32 * 1024 * 1024;
 export interface FileOptions extends PageOptions {
   /** Folder the site's absolute addresses start from and beyond which nothing is read. */
   readonly root?: string;
+  /** How wide characters are that neither the page’s fonts nor the default families have. */
+  readonly glyphs?: Missing;
 }
 
 interface Site {
   readonly root: string;
+  readonly glyphs?: Missing | undefined;
   readonly folder: string;
 }
 
@@ -40,6 +43,7 @@ export async function loadFile(path: string, options: FileOptions): Promise<Page
   return gather(new PageDraft({ name: name.split(sep).join('/'), url: pathToFileURL(file).href, html }, options), {
     root,
     folder: dirname(file),
+    glyphs: options.glyphs,
   });
 }
 
@@ -57,7 +61,11 @@ export async function loadText(html: string, options: FileOptions): Promise<Page
   if (html.trim() === '') throw new SourceError('standard input is empty', 'Pipe a built page into the command.');
   const root = resolve(options.root ?? process.cwd());
   const url = pathToFileURL(join(root, 'standard-input.html')).href;
-  return gather(new PageDraft({ name: 'standard input', url, html }, options), { root, folder: root });
+  return gather(new PageDraft({ name: 'standard input', url, html }, options), {
+    root,
+    folder: root,
+    glyphs: options.glyphs,
+  });
 }
 
 function readPage(path: string, file: string): Uint8Array {
@@ -95,11 +103,12 @@ async function gather(draft: PageDraft, site: Site): Promise<Page> {
   const faces = await openFonts(draft.fontFaces(resources), (url) => readBytes(url, site));
   // The tables of line breaking take long to load; most pages do without.
   const breaks = draft.needsFullBreaks ? (await import('../core/boxes/text/full-breaks.js')).fullBreaks : undefined;
+  const base = site.glyphs === 'boxes' ? bareMetrics : bundledMetrics;
   return draft.finish({
     resources,
     images,
+    metrics: faces.length > 0 ? webMetrics(faces, base) : base,
     ...(breaks ? { breaks } : {}),
-    ...(faces.length > 0 ? { metrics: webMetrics(faces, bundledMetrics) } : {}),
   });
 }
 

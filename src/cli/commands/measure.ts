@@ -46,6 +46,8 @@ async function handler(args: ArgumentsCamelCase<MeasureArguments>): Promise<void
       const page = await loadFile(name, {
         scripting: false,
         sheets,
+        // What is measured is set beside a browser, which has no glyphs but those of its fonts.
+        glyphs: 'boxes',
         ...(args.root === undefined ? {} : { root: args.root }),
       });
       const measured = measurePage(page, widths, height);

@@ -10,10 +10,12 @@ export {
 export { makeFragment, paddingBox, type Edges, type Fragment, type Placed } from './fragment.js';
 export { containsAbsolute, containsFixed, isPositioned, type Box, type NaturalSize } from './box.js';
 export {
+  bareMetrics,
   bundledMetrics,
   needsFullBreaks,
   shortBreaks,
   type LineBreaks,
+  type Missing,
   type OpenFont,
   type TextMetrics,
   type WebFace,

@@ -4,7 +4,9 @@ import type { NaturalSize } from '../box.js';
 import type { TextMetrics } from '../text/index.js';
 
 /** The natural size an SVG root element asks for. @spec css-images-3 §5.1, svg-2 §7.2 */
-export function svgSize(attribute: (name: 'width' | 'height' | 'viewBox') => string | undefined): NaturalSize {
+export function svgSize(
+  attribute: (name: 'width' | 'height' | 'viewBox' | 'preserveAspectRatio') => string | undefined,
+): NaturalSize {
   const length = (name: 'width' | 'height') => {
     const match = /^\s*([\d.]+(?:e[+-]?\d+)?)(px|pt|pc|in|cm|mm|em|ex)?\s*$/i.exec(attribute(name) ?? '');
     return match ? Number(match[1]) * (UNITS[match[2]?.toLowerCase() ?? 'px'] ?? 1) : null;
@@ -16,7 +18,8 @@ export function svgSize(attribute: (name: 'width' | 'height' | 'viewBox') => str
     .split(/[\s,]+/)
     .map(Number);
   const byView = view.length === 4 && view[2]! > 0 && view[3]! > 0 ? view[2]! / view[3]! : null;
-  const ratio = width && height ? width / height : byView;
+  const stretched = attribute('preserveAspectRatio')?.trim() === 'none';
+  const ratio = width && height ? width / height : stretched ? null : byView;
   return {
     width: width ?? (height !== null && ratio !== null ? height * ratio : null),
     height: height ?? (width !== null && ratio !== null ? width / ratio : null),

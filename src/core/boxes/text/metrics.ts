@@ -14,6 +14,8 @@ export interface Face {
   /** Average and greatest width of a glyph, px: text controls are sized by them. */
   average(size: number): number;
   widest(size: number): number;
+  /** How far the fonts that stand in for missing glyphs reach where a text needs them, px; null where it needs none. */
+  reach(text: string, size: number): { readonly above: number; readonly below: number } | null;
   /** Whether the face really is the one the page asks for; otherwise it stands in for it. */
   readonly exact: boolean;
 }
@@ -25,7 +27,19 @@ export interface TextMetrics {
   face(families: readonly FontFamily[], weight: number, italic: boolean): Face;
 }
 
+/** What characters without a glyph take: the width they have in their own scripts' fonts, or that of the missing-glyph box. */
+export type Missing = 'assumed' | 'boxes';
+
+interface FallbackTable {
+  readonly unitsPerEm: number;
+  readonly ascent: number;
+  readonly descent: number;
+  readonly lineGap: number;
+  readonly advances: readonly (readonly number[])[];
+}
+
 interface FaceTable {
+  readonly missing: number;
   readonly unitsPerEm: number;
   readonly ascent: number;
   readonly descent: number;
@@ -78,18 +92,31 @@ const FALLBACK_ADVANCE = 0.6;
 /** Glyphs are scaled to sizes in 64ths of a px. */
 const inSteps = (size: number): number => Math.trunc(size * 64) / 64;
 
+const byCode = (runs: readonly (readonly number[])[]): Map<number, number> => {
+  const map = new Map<number, number>();
+  for (const [first, ...list] of runs) list.forEach((advance, i) => map.set(first! + i, advance));
+  return map;
+};
+
+/** The family that stands in for characters the default ones lack. */
+const FALLBACK = tables.fallback as FallbackTable;
+let fallbackAdvances: ReadonlyMap<number, number> | null = null;
+const fallbackAdvance = (code: number): number | undefined =>
+  (fallbackAdvances ??= byCode(FALLBACK.advances)).get(code);
+
 class TableFace implements Face {
-  readonly #advances = new Map<number, number>();
+  readonly #advances: ReadonlyMap<number, number>;
   readonly #kerning: FaceTable['kerning'];
   readonly #widths = new Map<string, number>();
+  readonly #reaching = new Map<string, boolean>();
 
   constructor(
     readonly name: string,
     readonly table: FaceTable,
+    readonly missing: Missing,
     readonly exact: boolean,
   ) {
-    for (const [first, ...list] of table.advances)
-      list.forEach((advance, i) => this.#advances.set(first! + i, advance));
+    this.#advances = byCode(table.advances);
     this.#kerning = table.kerning;
   }
 
@@ -117,9 +144,28 @@ class TableFace implements Face {
 
   #advance(character: string): number {
     if (ZERO_WIDTH.test(character)) return 0;
-    const known = this.#advances.get(character.codePointAt(0)!);
+    const code = character.codePointAt(0)!;
+    const known = this.#advances.get(code);
     if (known !== undefined) return known;
+    const other = fallbackAdvance(code);
+    if (other !== undefined) return (other / FALLBACK.unitsPerEm) * this.table.unitsPerEm;
+    if (this.missing === 'boxes') return this.table.missing;
     return this.table.unitsPerEm * (WIDE.test(character) ? 1 : FALLBACK_ADVANCE);
+  }
+
+  reach(text: string, size: number): { above: number; below: number } | null {
+    let reaching = this.#reaching.get(text);
+    if (reaching === undefined) {
+      reaching = [...text].some((c) => {
+        const code = c.codePointAt(0)!;
+        return !this.#advances.has(code) && !ZERO_WIDTH.test(c) && fallbackAdvance(code) !== undefined;
+      });
+      if (this.#reaching.size > 20_000) this.#reaching.clear();
+      this.#reaching.set(text, reaching);
+    }
+    if (!reaching) return null;
+    const round = (units: number) => Math.round((units / FALLBACK.unitsPerEm) * size);
+    return { above: round(FALLBACK.ascent), below: round(FALLBACK.descent) };
   }
 
   ascent(size: number): number {
@@ -144,12 +190,13 @@ class TableFace implements Face {
 
 const faces = new Map<string, Face>();
 
-function tableFace(kind: Kind, bold: boolean, italic: boolean): Face {
+function tableFace(kind: Kind, bold: boolean, italic: boolean, missing: Missing): Face {
   const cut = bold ? (italic ? 'boldItalic' : 'bold') : italic ? 'italic' : 'regular';
-  const key = `${kind} ${cut}`;
+  const key = `${kind} ${cut} ${missing}`;
   let face = faces.get(key);
   if (!face) {
-    face = new TableFace(key, (tables as Record<Kind, Record<string, FaceTable>>)[kind][cut]!, true);
+    const table = (tables as unknown as Record<Kind, Record<string, FaceTable>>)[kind][cut]!;
+    face = new TableFace(`${kind} ${cut}`, table, missing, true);
     faces.set(key, face);
   }
   return face;
@@ -167,8 +214,12 @@ function kindOf(families: readonly FontFamily[]): Kind {
   return kind;
 }
 
-/** Metrics from the shipped advance tables. */
-export const bundledMetrics: TextMetrics = {
+const metricsOf = (missing: Missing): TextMetrics => ({
   knows: (family) => family.toLowerCase() in KNOWN,
-  face: (families, weight, italic) => tableFace(kindOf(families), weight >= 600, italic),
-};
+  face: (families, weight, italic) => tableFace(kindOf(families), weight >= 600, italic, missing),
+});
+
+/** Metrics from the shipped advance tables. */
+export const bundledMetrics: TextMetrics = metricsOf('assumed');
+/** The same on a machine that has no other fonts: what they lack is set as boxes. */
+export const bareMetrics: TextMetrics = metricsOf('boxes');

@@ -87,6 +87,8 @@ class WebFontFace implements Face {
   readonly exact = true;
   readonly #lead: WebFace;
   readonly #widths = new Map<string, number>();
+  /** What of a text no face of the family has. */
+  readonly #lacking = new Map<string, string>();
 
   constructor(
     readonly faces: readonly WebFace[],
@@ -132,6 +134,23 @@ class WebFontFace implements Face {
 
   #share(units: number, override: number | null): number {
     return (override ?? units / this.#lead.font.unitsPerEm) * this.#lead.sizeAdjust;
+  }
+
+  reach(text: string, size: number): { above: number; below: number } | null {
+    let rest = this.#lacking.get(text);
+    if (rest === undefined) {
+      rest = [...text]
+        .filter((c) => !/\s|\u200b/.test(c) && !this.faces.some((f) => f.font.has(c.codePointAt(0)!)))
+        .join('');
+      if (this.#lacking.size > 20_000) this.#lacking.clear();
+      this.#lacking.set(text, rest);
+    }
+    if (rest === '') return null;
+    const beyond = this.fallback.reach(rest, size);
+    return {
+      above: Math.max(this.fallback.ascent(size), beyond?.above ?? 0),
+      below: Math.max(this.fallback.descent(size), beyond?.below ?? 0),
+    };
   }
 
   ascent(size: number): number {

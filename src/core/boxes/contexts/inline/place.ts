@@ -154,6 +154,16 @@ class LineBuilder {
     parent.below = Math.max(parent.below, level.below + level.shift);
   }
 
+  /** Where the line height is normal, fonts that stand in for missing glyphs count too. @spec css-inline-3 §5.1 */
+  makeRoom({ box: { style }, text }: Piece): void {
+    const reach = style.lineHeight === 'normal' ? faceOf(style, this.input.layout).reach(text, style.fontSize) : null;
+    if (!reach) return;
+    const { level } = this;
+    const half = (reach.above + reach.below) / 2;
+    level.above = Math.max(level.above, isCentral(style) ? half : reach.above);
+    level.below = Math.max(level.below, isCentral(style) ? half : reach.below);
+  }
+
   atomic(piece: Piece): void {
     const { box } = piece;
     const fragment = this.input.atomics.get(box)!;
@@ -206,6 +216,7 @@ export function placeLine(input: LineInput): LineResult {
             : 0;
         const spaces = input.expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
         const width = snapUp(piece.width - hang) + spaces * input.expand;
+        if (piece.text !== '') line.makeRoom(piece);
         if (piece.text !== '') line.add(textPart(piece, line.x, width, line.level, input.layout));
         line.x += width;
         break;
