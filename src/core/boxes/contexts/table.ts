@@ -11,9 +11,9 @@ import {
   type Placed,
 } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
-import { usedMargins } from '../used/edges.js';
+import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, frameHeight, frameWidth, heightFor, type Frame } from '../used/sizes.js';
+import { clampHeight, frameHeight, frameWidth, heightFor, widthFor, type Frame } from '../used/sizes.js';
 import { adoptOutOfFlow } from './positioned.js';
 import { tableGrid, type Cell, type TableGrid } from './table-grid.js';
 
@@ -33,6 +33,21 @@ const spacingOf = (box: Box): { x: number; y: number } => {
 
 const widthOfCell = (cell: Cell) => (cell.box.anonymous ? 'auto' : cell.box.style.width);
 
+/** Widths a cell asks of its columns: its content decides the least, a fixed width only the rest. @spec css-tables-3 §3.8.1 */
+function cellSizes({ box }: Cell, layout: Layout): Intrinsic {
+  if (box.anonymous) return layout.contribution(box);
+  const frame: Frame = { border: usedBorder(box), padding: usedPadding(box, 0) };
+  const intrinsic = layout.intrinsic(box);
+  const extra = frameWidth(frame);
+  const { style } = box;
+  const read = (value: typeof style.width) => widthFor(box, value, NaN, NaN, frame, () => intrinsic);
+  const low = read(style.minWidth) ?? 0;
+  const high = read(style.maxWidth) ?? Infinity;
+  const min = Math.max(low, intrinsic.min + extra);
+  const asked = read(style.width);
+  return { min, max: Math.max(min, Math.min(high, asked ?? intrinsic.max + extra)) };
+}
+
 /** Column widths the cells ask for. @spec css-tables-3 §3.8 */
 function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: number, layout: Layout): Columns {
   const zeros = () => new Array<number>(grid.columns).fill(0);
@@ -47,16 +62,35 @@ function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: number, 
   const cells = grid.rows.slice(0, fixedLayout ? 1 : undefined).flatMap((row) => row.cells);
   for (const cell of cells.filter((c) => c.columnSpan === 1)) {
     const i = cell.column;
-    const size = layout.contribution(cell.box);
+    const size = cellSizes(cell, layout);
     columns.min[i] = Math.max(columns.min[i]!, size.min);
     columns.max[i] = Math.max(columns.max[i]!, size.max);
     const width = widthOfCell(cell);
     if (typeof width === 'string' || !isLengthPercentage(width)) continue;
     if (width.percent > 0) columns.percent[i] = Math.max(columns.percent[i] ?? 0, width.percent);
-    else columns.fixed[i] = Math.max(columns.fixed[i] ?? 0, size.max);
+    else columns.fixed[i] = Math.max(columns.fixed[i] ?? 0, fixedLayout ? outerWidthOf(cell, width.px) : size.max);
   }
-  for (const cell of cells.filter((c) => c.columnSpan > 1)) spread(cell, columns, spacing, layout);
+  for (const cell of cells.filter((c) => c.columnSpan > 1))
+    if (fixedLayout) shareFixed(cell, columns, spacing);
+    else spread(cell, columns, spacing, layout);
   return columns;
+}
+
+const outerWidthOf = ({ box }: Cell, width: number): number =>
+  box.style.boxSizing === 'border-box'
+    ? width
+    : width + frameWidth({ border: usedBorder(box), padding: usedPadding(box, 0) });
+
+/** Under fixed layout a spanning cell of the first row gives each of its columns an equal part. */
+function shareFixed(cell: Cell, columns: Columns, spacing: number): void {
+  const width = widthOfCell(cell);
+  if (typeof width === 'string' || !isLengthPercentage(width)) return;
+  const n = cell.columnSpan;
+  for (let i = cell.column; i < cell.column + n; i++) {
+    if (columns.fixed[i] !== null || columns.percent[i] !== null) continue;
+    if (width.percent > 0) columns.percent[i] = width.percent / n;
+    else columns.fixed[i] = Math.max(0, (outerWidthOf(cell, width.px) - spacing * (n - 1)) / n);
+  }
 }
 
 /** A spanning cell widens its columns in proportion to what they have. */
@@ -64,7 +98,7 @@ function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): 
   const indexes = Array.from({ length: cell.columnSpan }, (_, i) => cell.column + i).filter(
     (i) => i < columns.min.length,
   );
-  const size = layout.contribution(cell.box);
+  const size = cellSizes(cell, layout);
   for (const key of ['min', 'max'] as const) {
     const have = indexes.reduce((sum, i) => sum + columns[key][i]!, 0) + spacing * (indexes.length - 1);
     const extra = size[key] - have;
@@ -93,42 +127,61 @@ export function tableIntrinsic(box: Box, layout: Layout): Intrinsic {
 
 /** Distributes a table's width over its columns. @spec css-tables-3 §3.9, css2 §17.5.2 */
 function columnWidths(columns: Columns, available: number, fixedLayout: boolean): number[] {
-  const n = columns.min.length;
-  const widths = columns.min.map((min, i) => {
-    if (columns.percent[i] !== null) return Math.max(fixedLayout ? 0 : min, (available * columns.percent[i]!) / 100);
-    if (columns.fixed[i] !== null) return Math.max(fixedLayout ? 0 : min, columns.fixed[i]!);
-    return fixedLayout ? 0 : min;
-  });
-  let spare = available - sum(widths);
-  const autos = Array.from({ length: n }, (_, i) => i).filter(
-    (i) => columns.percent[i] === null && columns.fixed[i] === null,
-  );
-  if (spare < 0 && !fixedLayout) return shrinkColumns(columns, widths, available);
+  return fixedLayout ? fixedWidths(columns, available) : automaticWidths(columns, available);
+}
+
+/** @spec css2 §17.5.2.1 */
+function fixedWidths({ min, percent, fixed }: Columns, available: number): number[] {
+  const widths = min.map((_, i) => (percent[i] !== null ? (available * percent[i]!) / 100 : (fixed[i] ?? 0)));
+  const spare = available - sum(widths);
   if (spare <= 0) return widths;
-  if (fixedLayout) {
-    const targets = autos.length > 0 ? autos : widths.map((_, i) => i);
-    for (const i of targets) widths[i] = widths[i]! + spare / targets.length;
-    return widths;
+  const autos = widths.flatMap((_, i) => (percent[i] === null && fixed[i] === null ? [i] : []));
+  if (autos.length > 0) for (const i of autos) widths[i] = widths[i]! + spare / autos.length;
+  else {
+    const total = sum(widths);
+    widths.forEach((w, i) => (widths[i] = w + (total > 0 ? (spare * w) / total : spare / widths.length)));
   }
-  const wanted = autos.map((i) => Math.max(0, columns.max[i]! - columns.min[i]!));
-  const total = sum(wanted);
-  const first = Math.min(spare, total);
-  autos.forEach((i, k) => (widths[i] = widths[i]! + (total > 0 ? (first * wanted[k]!) / total : 0)));
-  spare -= first;
-  if (spare <= 0) return widths;
-  const targets = autos.length > 0 ? autos : Array.from({ length: n }, (_, i) => i);
-  const weights = targets.map((i) => columns.max[i]! || 1);
-  const weight = sum(weights);
-  targets.forEach((i, k) => (widths[i] = widths[i]! + (spare * weights[k]!) / weight));
   return widths;
 }
 
-/** Percentages and fixed widths give way down to the minimum. */
-function shrinkColumns(columns: Columns, widths: readonly number[], available: number): number[] {
-  const excess = sum(widths) - available;
-  const room = widths.map((w, i) => w - columns.min[i]!);
-  const total = sum(room);
-  return total <= 0 ? [...widths] : widths.map((w, i) => w - Math.min(room[i]!, (excess * room[i]!) / total));
+/** Between two of four guesses: minimum, with percentages, with fixed widths, with all content on one line. */
+function automaticWidths(columns: Columns, available: number): number[] {
+  const { min, max, percent, fixed } = columns;
+  const share = (i: number) => Math.max(min[i]!, (available * percent[i]!) / 100);
+  const widest = (i: number) => Math.max(min[i]!, max[i]!, fixed[i] ?? 0);
+  const guesses = [
+    min.map((w) => w),
+    min.map((w, i) => (percent[i] !== null ? share(i) : w)),
+    min.map((w, i) => (percent[i] !== null ? share(i) : fixed[i] !== null ? Math.max(w, fixed[i]!) : w)),
+    min.map((_, i) => (percent[i] !== null ? share(i) : widest(i))),
+  ];
+  if (available <= sum(guesses[0]!)) return guesses[0]!;
+  for (let k = 1; k < guesses.length; k++) {
+    const [low, high] = [guesses[k - 1]!, guesses[k]!];
+    const [from, to] = [sum(low), sum(high)];
+    if (available > to) continue;
+    const part = to > from ? (available - from) / (to - from) : 0;
+    return low.map((w, i) => w + (high[i]! - w) * part);
+  }
+  return withSpare(columns, guesses[3]!, available - sum(guesses[3]!));
+}
+
+/** Room beyond all content goes first to columns nothing constrains. @spec css-tables-3 §3.9.1 */
+function withSpare({ max, percent, fixed }: Columns, widths: number[], spare: number): number[] {
+  const all = widths.map((_, i) => i);
+  const free = all.filter((i) => percent[i] === null && fixed[i] === null);
+  const groups: readonly (readonly [readonly number[], (i: number) => number])[] = [
+    [free.filter((i) => max[i]! > 0), (i) => max[i]!],
+    [free, () => 1],
+    [all.filter((i) => percent[i] === null && widths[i]! > 0), (i) => widths[i]!],
+    [all.filter((i) => (percent[i] ?? 0) > 0), (i) => percent[i]!],
+    [all, () => 1],
+  ];
+  const [targets, weight] = groups.find(([list]) => list.length > 0) ?? [[], () => 1];
+  const total = sum(targets.map(weight));
+  const out = [...widths];
+  for (const i of targets) out[i] = out[i]! + (spare * weight(i)) / total;
+  return out;
 }
 
 interface RowLayout {
@@ -284,6 +337,7 @@ function assemble(a: Assembling): Fragment {
   const tops = offsets(rows.heights, spacing.y, null);
   const inner = { x: frame.border.left + frame.padding.left, y: top + frame.border.top + frame.padding.top };
   let baseline: number | null = null;
+  children.push(...placeColumns(a, tops, inner));
   for (const group of grid.groups) {
     const made = placeGroup(group, tops, a);
     if (!made) continue;
@@ -317,6 +371,43 @@ function assemble(a: Assembling): Fragment {
     outOfFlow,
   });
   return adoptOutOfFlow(bare, layout, space);
+}
+
+/** Columns and their groups cover the slots of all rows. @spec css-tables-3 §3.6 */
+function placeColumns(a: Assembling, tops: readonly number[], inner: { x: number; y: number }): Placed[] {
+  const { grid, widths, lefts, rows } = a;
+  const last = rows.heights.length - 1;
+  if (last < 0) return [];
+  const height = tops[last]! + rows.heights[last]! - tops[0]!;
+  const y = inner.y + tops[0]!;
+  const covering = (box: Box, of: readonly number[], at: number): Placed & { right: number } => {
+    const x = Math.min(...of.map((i) => lefts[i]!));
+    const right = Math.max(...of.map((i) => lefts[i]! + widths[i]!));
+    return { fragment: makeFragment({ box, width: right - x, height }), x: inner.x + x - at, y: 0, right };
+  };
+  const columnsOf = (match: (box: Box) => boolean) =>
+    grid.columnBoxes.flatMap((box, i) => (box && i < widths.length && match(box) ? [i] : []));
+  const out: Placed[] = [];
+  const seen = new Set<Box>();
+  for (const box of grid.columnBoxes) {
+    if (!box || seen.has(box)) continue;
+    const group = box.inner === 'column-group' ? box : box.parent?.inner === 'column-group' ? box.parent : null;
+    if (group && seen.has(group)) continue;
+    seen.add(group ?? box);
+    const own = columnsOf((b) => b === (group ?? box) || b.parent === group);
+    if (own.length === 0) continue;
+    const outer = covering(group ?? box, own, 0);
+    const inside = group
+      ? group.children
+          .filter((child) => child.inner === 'column')
+          .flatMap((child) => {
+            const of = columnsOf((b) => b === child);
+            return of.length > 0 ? [covering(child, of, outer.x)] : [];
+          })
+      : [];
+    out.push({ fragment: makeFragment({ ...outer.fragment, children: inside }), x: outer.x, y });
+  }
+  return out;
 }
 
 function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed | null {

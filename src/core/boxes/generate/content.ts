@@ -1,19 +1,24 @@
-import { parseComponents, type PseudoElement } from '../../css/index.js';
+import { parseComponents, type Component, type PseudoElement } from '../../css/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { ElementNode } from '../../html/index.js';
+import { BULLETS, counterText } from './counter-styles.js';
+import type { Counters } from './counters.js';
 
 export type ContentPart =
   { readonly kind: 'text'; readonly text: string } | { readonly kind: 'image'; readonly url: string };
 
-/**
- * What `content` generates; null where the pseudo-element makes no box.
- * Counters print nothing yet: their text is left out.
- * @spec css-content-3 §2
- */
+/** What generated content can refer to where it stands. */
+export interface Around {
+  readonly counters: Counters;
+  readonly quotes: Quotes;
+}
+
+/** What `content` generates; null where the pseudo-element makes no box. @spec css-content-3 §2 */
 export function generatedContent(
   style: ComputedStyle,
   element: ElementNode,
   pseudo: PseudoElement,
+  { counters, quotes }: Around,
 ): readonly ContentPart[] | null {
   const { content } = style;
   if (content === 'none' || content === 'normal') return pseudo === 'marker' ? [] : null;
@@ -23,28 +28,52 @@ export function generatedContent(
     if (item.type === 'delim' && item.value === '/') break;
     if (item.type === 'string') add(item.value);
     else if (item.type === 'url') parts.push({ kind: 'image', url: item.value });
-    else if (item.type === 'function' && item.name === 'url')
+    else if (item.type === 'ident' && item.name.endsWith('-quote')) add(quotes.take(item.name, style.quotes));
+    else if (item.type !== 'function') continue;
+    else if (item.name === 'url')
       parts.push({ kind: 'image', url: item.args[0]?.type === 'string' ? item.args[0].value : '' });
-    else if (item.type === 'function' && item.name === 'attr') {
+    else if (item.name === 'attr') {
       const name = item.args[0]?.type === 'ident' ? item.args[0].raw : '';
       add(element.attributes.get(name.toLowerCase()) ?? '');
-    } else if (item.type === 'ident' && item.name.endsWith('-quote')) add(quote(item.name));
+    } else if (item.name === 'counter' || item.name === 'counters') add(counted(item.name, item.args, counters));
   }
   return parts;
 }
 
-function quote(name: string): string {
-  if (name === 'open-quote') return '\u201c';
-  return name === 'close-quote' ? '\u201d' : '';
+/** @spec css-lists-3 §4.7 */
+function counted(kind: 'counter' | 'counters', args: readonly Component[], counters: Counters): string {
+  const words = args.filter((a) => a.type === 'ident' || a.type === 'string');
+  const name = words[0]?.type === 'ident' ? words[0].raw : '';
+  const style = words[kind === 'counter' ? 1 : 2];
+  const type = style?.type === 'ident' ? style.raw.toLowerCase() : 'decimal';
+  const values = counters.values(name);
+  if (kind === 'counter') return counterText(values[values.length - 1]!, type);
+  const between = words[1]?.type === 'string' ? words[1].value : '';
+  return values.map((value) => counterText(value, type)).join(between);
 }
 
-const BULLETS: Readonly<Record<string, string>> = {
-  disc: '\u2022 ',
-  circle: '\u25e6 ',
-  square: '\u25aa ',
-  'disclosure-closed': '\u25b8 ',
-  'disclosure-open': '\u25be ',
-};
+/** How deep in quotations the generated content stands. @spec css-content-3 §3 */
+export class Quotes {
+  #depth = 0;
+
+  take(word: string, quotes: string): string {
+    if (word === 'open-quote') return this.#mark(quotes, this.#depth++, 0);
+    if (word === 'no-open-quote') this.#depth++;
+    else if (this.#depth > 0) {
+      this.#depth--;
+      if (word === 'close-quote') return this.#mark(quotes, this.#depth, 1);
+    }
+    return '';
+  }
+
+  #mark(quotes: string, depth: number, which: 0 | 1): string {
+    if (quotes === 'none') return '';
+    const own = [...quotes.matchAll(/(["'])((?:\\.|(?!\1)[^])*)\1/g)].map((m) => m[2]!.replace(/\\(.)/g, '$1'));
+    const pairs = own.length >= 2 ? own : ['\u201c', '\u201d', '\u2018', '\u2019'];
+    const at = Math.min(depth, pairs.length / 2 - 1);
+    return pairs[at * 2 + which] ?? '';
+  }
+}
 
 /** Text of a list marker; empty for none. @spec css-counter-styles-3 §6 */
 export function markerText(style: ComputedStyle, ordinal: number): string {
@@ -52,45 +81,5 @@ export function markerText(style: ComputedStyle, ordinal: number): string {
   if (type === 'none') return '';
   const string = /^(["'])([^]*)\1$/.exec(type);
   if (string) return string[2]!;
-  return BULLETS[type] ?? `${counter(ordinal, type)}. `;
-}
-
-function counter(value: number, type: string): string {
-  const alphabetic = (base: number) => {
-    let text = '';
-    for (let n = value; n > 0; n = Math.floor((n - 1) / 26)) text = String.fromCharCode(base + ((n - 1) % 26)) + text;
-    return text || String(value);
-  };
-  if (/^lower-(alpha|latin)$/.test(type)) return alphabetic(97);
-  if (/^upper-(alpha|latin)$/.test(type)) return alphabetic(65);
-  if (/^(lower|upper)-roman$/.test(type)) return type.startsWith('lower') ? roman(value).toLowerCase() : roman(value);
-  return type === 'decimal-leading-zero' && value >= 0 && value < 10 ? `0${value}` : String(value);
-}
-
-const NUMERALS: readonly (readonly [number, string])[] = [
-  [1000, 'M'],
-  [900, 'CM'],
-  [500, 'D'],
-  [400, 'CD'],
-  [100, 'C'],
-  [90, 'XC'],
-  [50, 'L'],
-  [40, 'XL'],
-  [10, 'X'],
-  [9, 'IX'],
-  [5, 'V'],
-  [4, 'IV'],
-  [1, 'I'],
-];
-
-function roman(value: number): string {
-  if (value < 1 || value > 3999) return String(value);
-  let text = '';
-  let rest = value;
-  for (const [size, digits] of NUMERALS)
-    while (rest >= size) {
-      text += digits;
-      rest -= size;
-    }
-  return text;
+  return BULLETS[type] ? `${BULLETS[type]} ` : `${counterText(ordinal, type)}. `;
 }

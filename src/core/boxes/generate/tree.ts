@@ -6,7 +6,8 @@ import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type O
 import { isVertical, styleInFlow, type Mode } from '../flows/modes.js';
 import { naturalTurned } from '../flows/turn.js';
 import { transformText, type TextMetrics } from '../text/index.js';
-import { generatedContent, markerText } from './content.js';
+import { generatedContent, markerText, Quotes } from './content.js';
+import { Counters } from './counters.js';
 import { collapseBorders } from '../contexts/table-borders.js';
 import { isReplaced, naturalSize, type ImageSizes } from './natural.js';
 import { wrapTableParts } from './tables.js';
@@ -25,6 +26,8 @@ interface Building {
   readonly metrics: TextMetrics;
   readonly limits: LimitLog;
   readonly principal: (Box | null)[];
+  readonly counters: Counters;
+  readonly quotes: Quotes;
   next: number;
 }
 
@@ -69,6 +72,8 @@ export function generateBoxes(
     metrics,
     limits,
     principal: new Array<Box | null>(document.elements.length).fill(null),
+    counters: new Counters(),
+    quotes: new Quotes(),
     next: 0,
   };
   const style = styles.of(document.root);
@@ -87,6 +92,7 @@ export function generateBoxes(
   });
   building.principal[document.root.index] = root;
   if (style.display !== 'none') {
+    building.counters.enter(style, building, null);
     fill(root, document.root, building);
     complete(root, building);
   }
@@ -141,6 +147,7 @@ function fill(box: Box, element: ElementNode, building: Building): void {
     else elementBox(box, child, building);
   }
   pseudo(box, element, 'after', building);
+  building.counters.leave(element);
 }
 
 const skipped = (element: ElementNode): boolean =>
@@ -152,6 +159,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   const style = building.styles.of(element);
   if (style.display === 'none') return;
   if (element.namespace === 'svg' && element.parent?.namespace === 'svg') return;
+  building.counters.enter(style, element.parent ?? building, element);
   if (style.display === 'contents') return fill(parent, element, building);
   if (skipped(element)) return;
   if (element.tag === 'br' && element.namespace === 'html') {
@@ -243,7 +251,8 @@ const lastCharacter = (box: Box): string =>
 function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building: Building): void {
   const style = building.styles.pseudo(element, name);
   if (!style || style.display === 'none') return;
-  const content = generatedContent(style, element, name);
+  building.counters.enter(style, element, null);
+  const content = generatedContent(style, element, name, building);
   if (!content) return;
   const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
   const target =
@@ -287,15 +296,8 @@ function marker(box: Box, element: ElementNode, style: ComputedStyle, building: 
   if (style.listStylePosition !== 'inside' || element.tag === 'summary') {
     if (element.tag !== 'summary') return;
   }
-  const text = markerText(style, ordinalOf(element));
+  const text = markerText(style, building.counters.values('list-item').at(-1)!);
   if (text !== '') push(box, make(building, { style, outer: 'inline', inner: 'text', parent: box, text }));
-}
-
-function ordinalOf(element: ElementNode): number {
-  const own = Number(element.attributes.get('value'));
-  if (element.attributes.has('value') && Number.isInteger(own)) return own;
-  const items = element.parent?.elements.filter((e) => e.tag === 'li') ?? [];
-  return items.indexOf(element) + Number(element.parent?.attributes.get('start') ?? 1);
 }
 
 /** Puts the children of one box into the form its layout needs. */

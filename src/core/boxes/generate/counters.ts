@@ -1,0 +1,80 @@
+import type { ComputedStyle } from '../../cascade/index.js';
+import type { ElementNode } from '../../html/index.js';
+
+interface Counter {
+  value: number;
+  /** The parent of the element that made it: it counts there and below. */
+  readonly scope: object;
+}
+
+const LIST_ITEM = 'list-item';
+
+/** The counters in scope while boxes are generated in document order. @spec css-lists-3 §4 */
+export class Counters {
+  readonly #byName = new Map<string, Counter[]>();
+
+  /** Applies what an element or pseudo-element does to counters, before its content. */
+  enter(style: ComputedStyle, scope: object, element: ElementNode | null): void {
+    const reset = pairs(style.counterReset, 0);
+    if (element && /^(ol|ul|menu|dir)$/.test(element.tag) && !reset.some(([name]) => name === LIST_ITEM))
+      this.#create(LIST_ITEM, startOf(element), scope);
+    for (const [name, value] of reset) this.#create(name, value, scope);
+    const increments = pairs(style.counterIncrement, 1);
+    if (/list-item/.test(style.display) && !increments.some(([name]) => name === LIST_ITEM))
+      this.#innermost(LIST_ITEM, scope).value += 1;
+    for (const [name, by] of increments) this.#innermost(name, scope).value += by;
+    for (const [name, value] of pairs(style.counterSet, 0)) this.#innermost(name, scope).value = value;
+    const own = element?.tag === 'li' ? Number(element.attributes.get('value') ?? NaN) : NaN;
+    if (Number.isInteger(own)) this.#innermost(LIST_ITEM, scope).value = own;
+  }
+
+  /** Ends the scope of the counters the children of an element made. */
+  leave(scope: object): void {
+    for (const [name, list] of this.#byName) {
+      while (list[list.length - 1]?.scope === scope) list.pop();
+      if (list.length === 0) this.#byName.delete(name);
+    }
+  }
+
+  /** Values of all counters of a name, outermost first; one of zero where there is none. */
+  values(name: string): readonly number[] {
+    const list = this.#byName.get(name);
+    return list && list.length > 0 ? list.map((c) => c.value) : [0];
+  }
+
+  #create(name: string, value: number, scope: object): void {
+    const list = this.#byName.get(name) ?? [];
+    // A counter a sibling made ends here.
+    if (list[list.length - 1]?.scope === scope) list.pop();
+    list.push({ value, scope });
+    this.#byName.set(name, list);
+  }
+
+  #innermost(name: string, scope: object): Counter {
+    const list = this.#byName.get(name);
+    if (!list || list.length === 0) this.#create(name, 0, scope);
+    const all = this.#byName.get(name)!;
+    return all[all.length - 1]!;
+  }
+}
+
+function startOf(element: ElementNode): number {
+  const start = Number.parseInt(element.attributes.get('start') ?? '', 10);
+  const reversed = element.tag === 'ol' && element.attributes.has('reversed');
+  if (reversed) return (Number.isNaN(start) ? element.elements.filter((e) => e.tag === 'li').length : start) + 1;
+  return element.tag === 'ol' && !Number.isNaN(start) ? start - 1 : 0;
+}
+
+/** `name 2 other` as pairs; a name without a number takes the default. */
+function pairs(text: string, missing: number): [string, number][] {
+  if (text === 'none') return [];
+  const out: [string, number][] = [];
+  for (const word of text.trim().split(/\s+/)) {
+    const reversed = /^reversed\((.*)\)$/.exec(word)?.[1];
+    if (/^[+-]?\d+$/.test(word)) {
+      const last = out[out.length - 1];
+      if (last) last[1] = Number(word);
+    } else out.push([reversed ?? word, missing]);
+  }
+  return out;
+}
