@@ -454,11 +454,14 @@ function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): n
   if (!single && (align === 'normal' || align === 'stretch') && spare > 0)
     for (const line of lines) line.cross += spare / lines.length;
   const used = lines.reduce((sum, line) => sum + line.cross, 0) + gaps;
-  const { offset, between } = distribute(
+  const { offset: from, between } = distribute(
     single ? 'flex-start' : align === 'normal' ? 'stretch' : align,
     size - used,
     lines.length,
   );
+  // Lines that are to be spread but overflow hold to the start, whichever way they run.
+  const overflows = size < used && /^space-/.test(align) && !single;
+  const offset = overflows && c.crossBackwards ? size - used : from;
   let at = offset;
   for (const line of lines) {
     line.at = at;
@@ -497,7 +500,7 @@ function placeMain(line: Line, mainSize: number, c: Container): void {
   const justify = c.box.style.justifyContent;
   const { offset, between } =
     autos > 0 && spare > 0 ? { offset: 0, between: 0 } : distribute(mainJustify(justify, c), spare, items.length);
-  let at = offset;
+  let at = spare < 0 && c.mainBackwards && /^space-/.test(justify) ? spare : offset;
   items.forEach((item, i) => {
     const [start, end] = ends[i]!;
     at += start ?? auto;
@@ -630,13 +633,14 @@ function containerBaseline(
   which: 'baseline' | 'last baseline',
   dy: number,
 ): number | null {
-  const first = which === 'baseline';
-  const line = first ? lines[0] : lines[lines.length - 1];
+  const { flexDirection, flexWrap } = c.box.style;
+  // The first baseline is that of what comes first along the block axis, or along the line.
+  const fromEnd = (reversed: boolean) => (which === 'baseline') === reversed;
+  const line = fromEnd(flexWrap === 'wrap-reverse') ? lines[lines.length - 1] : lines[0];
   if (!line || line.items.length === 0) return null;
-  const sharing = line.items.find(
-    (item) => alignsBaseline(item, c, 'baseline') || alignsBaseline(item, c, 'last baseline'),
-  );
-  const item = sharing ?? (first ? line.items[0]! : line.items[line.items.length - 1]!);
+  const items = fromEnd(flexDirection.endsWith('reverse')) ? [...line.items].reverse() : line.items;
+  const sharing = items.find((item) => alignsBaseline(item, c, 'baseline') || alignsBaseline(item, c, 'last baseline'));
+  const item = sharing ?? items[0]!;
   const { above } = standingOf(item.fragment!, 0, 0, c.box, which);
   return dy + (c.row ? item.crossAt : item.mainAt) + above;
 }
@@ -674,12 +678,47 @@ function staticPosition(
 
 /** @spec css-flexbox-1 §9.9.1, in the simpler form browsers use: items at their content sizes */
 export function flexIntrinsic(box: Box, layout: Layout): Intrinsic {
-  const items = box.children.filter(isInFlow).map((child) => layout.contribution(child));
+  const children = box.children.filter(isInFlow);
+  const items = children.map((child) => layout.contribution(child));
   const { style } = box;
   const gap = style.columnGap === 'normal' ? 0 : resolveLength(style.columnGap, 0) || 0;
   const gaps = gap * Math.max(0, items.length - 1);
   const sum = (key: 'min' | 'max') => items.reduce((total, item) => total + item[key], 0) + gaps;
   const most = (key: 'min' | 'max') => Math.max(0, ...items.map((item) => item[key]));
-  if (!style.flexDirection.startsWith('row')) return { min: most('min'), max: most('max') };
-  return { min: style.flexWrap === 'nowrap' ? sum('min') : most('min'), max: sum('max') };
+  if (style.flexDirection.startsWith('row'))
+    return { min: style.flexWrap === 'nowrap' ? sum('min') : most('min'), max: sum('max') };
+  const max = style.flexWrap === 'nowrap' ? most('max') : columnsTogether(box, children, items, gap, layout);
+  return { min: Math.min(max, most('min')), max };
+}
+
+/** Width of the columns a container of known height wraps its items into. @spec css-flexbox-1 §9.9.2 */
+function columnsTogether(
+  box: Box,
+  children: readonly Box[],
+  items: readonly Intrinsic[],
+  gap: number,
+  layout: Layout,
+): number {
+  const frame = frameOf(box, 0);
+  const known = (value: Box['style']['height']) => heightFor(box, value, NaN, frame);
+  const height =
+    Math.min(known(box.style.height) ?? Infinity, known(box.style.maxHeight) ?? Infinity) - frameHeight(frame);
+  const between = box.style.rowGap === 'normal' ? 0 : resolveLength(box.style.rowGap, 0) || 0;
+  const columns: number[] = [];
+  let used = 0;
+  let widest = 0;
+  children.forEach((child, i) => {
+    const { max } = items[i]!;
+    const margins = usedMargins(child, 0);
+    const tall = layout.place(child, { width: max, height: NaN, shrink: true }).height + vertical(margins);
+    if (used > 0 && used + between + tall > height + 1 / 64) {
+      columns.push(widest);
+      used = 0;
+      widest = 0;
+    }
+    used += tall + (used > 0 ? between : 0);
+    widest = Math.max(widest, max);
+  });
+  columns.push(widest);
+  return columns.reduce((a, b) => a + b, 0) + gap * (columns.length - 1);
 }

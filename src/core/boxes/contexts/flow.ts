@@ -206,7 +206,7 @@ function inlineContent(box: Box, width: number, basis: number, flow: Flow, layou
 }
 
 function blockContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
-  const run = new BlockRun(width, basis, flow, absorbs, layout, box);
+  const run = new BlockRun(width, basis, flow, absorbs || trims(box, 'start'), layout, box);
   for (const child of box.children) run.child(child);
   return {
     children: run.children,
@@ -214,7 +214,7 @@ function blockContent(box: Box, width: number, basis: number, flow: Flow, absorb
     baseline: run.baseline,
     lastBaseline: run.lastBaseline,
     outOfFlow: run.outOfFlow,
-    end: run.strut,
+    end: trims(box, 'end') ? NO_STRUT : run.strut,
     through: run.empty,
   };
 }
@@ -247,7 +247,9 @@ function floatSide(box: Box): 'left' | 'right' {
   return float === 'right' ? 'right' : 'left';
 }
 
-function clearValue(box: Box): 'left' | 'right' | 'both' | null {
+type Clear = 'left' | 'right' | 'both';
+
+function clearValue(box: Box): Clear | null {
   if (box.anonymous) return null;
   const { clear } = box.style;
   const rtl = box.parent?.style.direction === 'rtl';
@@ -315,9 +317,22 @@ class BlockRun {
     return low - this.flow.y > own ? { y: low - this.flow.y, cleared: true } : { y, cleared: false };
   }
 
+  /** A first child further down that has to clear floats keeps its margins to itself. */
+  private settled(top: TopStrut): Pick<TopStrut, 'strut' | 'through' | 'place'> {
+    const { clearing } = top;
+    const low = clearing ? this.flow.floats.clearance(clearing.clear) : null;
+    if (!clearing || low === null) return top;
+    const joined = this.absorbing ? clearing.strut : joinStruts(this.strut, clearing.strut);
+    const { without } = clearing;
+    return low - this.flow.y > this.cursor + strutSize(joined)
+      ? { strut: without, place: without, through: false }
+      : top;
+  }
+
   private inFlow(box: Box): void {
     const { layout, width, basis } = this;
-    const top = topStrut(box, width, this.flow.floats.empty, layout);
+    const found = topStrut(box, width, this.flow.floats.empty, layout);
+    const top = this.settled(found);
     const { y, cleared } = this.topFor(box, top.place);
     const { fragment, end, through } = layoutBlock(box, width, basis, { ...this.flow, y: this.flow.y + y }, layout);
     this.put(fragment, y);
@@ -506,6 +521,8 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
 }
 
 interface TopStrut {
+  /** A first child that clears floats: where clearance moves it, its margins stay out of the strut. */
+  readonly clearing: { readonly clear: Clear; readonly strut: Strut; readonly without: Strut } | null;
   readonly strut: Strut;
   readonly through: boolean;
   /** The margins that decide where the box itself stands. */
@@ -523,26 +540,45 @@ function topStrut(box: Box, containing: number, noFloats: boolean, layout: Layou
 
 function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): TopStrut {
   const margins = usedMargins(box, containing);
-  let strut = joinMargin(NO_STRUT, margins.top);
-  const stop = (): TopStrut => ({ strut, through: false, place: strut });
+  const own = joinMargin(NO_STRUT, margins.top);
+  let strut = own;
+  let clearing: TopStrut['clearing'] = null;
+  const stop = (): TopStrut => ({ strut, through: false, place: strut, clearing });
   /** The margins meet right through: the box itself is placed as if its bottom margin were not there. */
-  const pass = (): TopStrut => ({ strut: joinMargin(strut, margins.bottom), through: true, place: strut });
-  if (establishesFormattingContext(box)) return stop();
+  const pass = (): TopStrut => ({
+    strut: joinMargin(strut, margins.bottom),
+    through: true,
+    place: strut,
+    clearing,
+  });
+  if (establishesFormattingContext(box) || trims(box, 'start')) return stop();
   const frame = frameOf(box, containing);
   if (frame.border.top > 0 || frame.padding.top > 0) return stop();
   if (hasInlineContent(box)) return through(box, frame) && isBlank(box) ? pass() : stop();
   const width = Math.max(0, blockWidth(box, containing, frame, layout) - frameWidth(frame));
-  let clear = noFloats;
+  let inside = false;
   for (const child of box.children) {
-    if (isFloating(child)) clear = false;
+    if (isFloating(child)) inside = true;
     if (!isInFlow(child)) continue;
-    if (!clear && clearValue(child)) return stop();
-    const inner = topStrut(child, width, clear, layout);
-    if (holdsFloats(child)) clear = false;
+    const clear = clearValue(child);
+    if (clear && (inside || (!noFloats && clearing))) return stop();
+    const inner = topStrut(child, width, noFloats && !inside, layout);
+    if (clear && !noFloats) clearing = { clear, strut: joinStruts(strut, inner.place), without: strut };
+    else if (inner.clearing) {
+      if (clearing) return stop();
+      const { clear: side, strut: met, without } = inner.clearing;
+      clearing = { clear: side, strut: joinStruts(strut, met), without: joinStruts(strut, without) };
+    }
+    if (holdsFloats(child)) inside = true;
     strut = joinStruts(strut, inner.strut);
     if (!inner.through) return stop();
   }
   return through(box, frame) ? pass() : stop();
+}
+
+/** Whether a block container cuts off the margins at its start or end. @spec css-box-4 §3.3 */
+function trims(box: Box, end: 'start' | 'end'): boolean {
+  return !box.anonymous && new RegExp(`\\bblock(-${end})?(?!-)`).test(box.style.marginTrim);
 }
 
 const floating = new WeakMap<Box, boolean>();

@@ -337,6 +337,7 @@ function assemble(a: Assembling): Fragment {
   const tops = offsets(rows.heights, spacing.y, null);
   const inner = { x: frame.border.left + frame.padding.left, y: top + frame.border.top + frame.padding.top };
   let baseline: number | null = null;
+  let lastBaseline: number | null = null;
   children.push(...placeColumns(a, tops, inner));
   for (const group of grid.groups) {
     const made = placeGroup(group, tops, a);
@@ -346,6 +347,8 @@ function assemble(a: Assembling): Fragment {
     children.push(placed);
     outOfFlow.push(...carriedFrom(placed));
     if (made.fragment.baseline !== null) baseline ??= inner.y + made.y + made.fragment.baseline;
+    const last = made.fragment.lastBaseline ?? NaN;
+    if (!Number.isNaN(last)) lastBaseline = inner.y + made.y + last;
   }
   const body =
     sum(rows.heights) + (rows.heights.length > 0 ? spacing.y * (rows.heights.length + 1) : 0) + frameHeight(frame);
@@ -367,7 +370,7 @@ function assemble(a: Assembling): Fragment {
     border: frame.border,
     padding: frame.padding,
     baseline: baseline ?? null,
-    lastBaseline: baseline,
+    lastBaseline,
     outOfFlow,
   });
   return adoptOutOfFlow(bare, layout, space);
@@ -429,6 +432,7 @@ function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed 
     height,
     children: rows,
     baseline: rows[0]!.fragment.baseline,
+    lastBaseline: rows[rows.length - 1]!.y + (rows[rows.length - 1]!.fragment.baseline ?? NaN),
     outOfFlow: rows.flatMap(carriedFrom),
   });
   return { fragment: adoptOutOfFlow(fragment, a.layout, a.space), x: x0, y: y0 };

@@ -34,8 +34,10 @@ export function replacedSize(
   const maxH = Math.max(minH, readY(style.maxHeight) ?? Infinity);
   const clampW = (v: number) => Math.max(minW, Math.min(maxW, v));
   const clampH = (v: number) => Math.max(minH, Math.min(maxH, v));
-  const fromHeight = (v: number) => (v - fy) * ratio! + fx;
-  const fromWidth = (v: number) => (v - fx) / ratio! + fy;
+  // A ratio the page asks for holds for the box that box-sizing names.
+  const whole = style.boxSizing === 'border-box' && !style.aspectRatio.auto && style.aspectRatio.ratio !== null;
+  const fromHeight = (v: number) => (whole ? v * ratio! : (v - fy) * ratio! + fx);
+  const fromWidth = (v: number) => (whole ? v / ratio! : (v - fx) / ratio! + fy);
 
   if (w !== null && h !== null) return { width: clampW(w), height: clampH(h) };
   if (w !== null) {

@@ -10,6 +10,8 @@ import {
 } from '../values/index.js';
 import { keyword, length, lengthOr, number, pair, row, single, sizing, text } from './define.js';
 
+const TRIMS = ['none', 'block', 'inline', 'block-start', 'block-end', 'inline-start', 'inline-end'];
+
 const DISPLAYS = [
   'inline',
   'block',
@@ -159,6 +161,7 @@ export const BOX = {
   contain: text('none'),
   containerType: text('normal'),
   containerName: text('none'),
+  marginTrim: text('none', (items) => items.length > 0 && items.every((item) => isIdent(item, ...TRIMS))),
   containIntrinsicWidth: text('none'),
   containIntrinsicHeight: text('none'),
   contentVisibility: keyword(['visible', 'auto', 'hidden']),

@@ -5,6 +5,7 @@ import {
   readNumber,
   splitAt,
   splitCommas,
+  ZERO_PERCENT,
   type Component,
   type Computation,
 } from '../values/index.js';
@@ -196,7 +197,7 @@ const font: Shorthand = {
 const flex: Shorthand = {
   longhands: ['flex-grow', 'flex-shrink', 'flex-basis'],
   expand: (items) => {
-    const zero = () => ({ px: 0, percent: 0, curve: null });
+    const zero = () => ZERO_PERCENT;
     if (items.length === 1) {
       if (isIdent(items[0], 'none')) return { 'flex-grow': () => 0, 'flex-shrink': () => 0, 'flex-basis': 'initial' };
       if (isIdent(items[0], 'initial')) return {};
@@ -207,7 +208,7 @@ const flex: Shorthand = {
       const last = items[items.length - 1] === item;
       if (isNumber && !('flex-grow' in pieces)) pieces['flex-grow'] = [item];
       else if (isNumber && !('flex-shrink' in pieces) && 'flex-grow' in pieces) pieces['flex-shrink'] = [item];
-      else if (!('flex-basis' in pieces) && accepts('flex-basis', [item]) && (last || !isNumber))
+      else if (!('flex-basis' in pieces) && accepts('flex-basis', [item]) && (last || (!isNumber && item === items[0])))
         pieces['flex-basis'] = [item];
       else return null;
     }

@@ -9,15 +9,19 @@ export interface LengthPercentage {
   readonly px: number;
   readonly percent: number;
   readonly curve: ((basis: number) => number) | null;
+  /** Written as 0%: nothing is known of it either where the basis is not. */
+  readonly zeroPercent?: true;
 }
 
 export const ZERO: LengthPercentage = Object.freeze({ px: 0, percent: 0, curve: null });
+export const ZERO_PERCENT: LengthPercentage = Object.freeze({ ...ZERO, zeroPercent: true });
 export const px = (value: number): LengthPercentage => (value === 0 ? ZERO : { px: value, percent: 0, curve: null });
 
 /** The used length for a basis in px; percentages of an unknown (NaN) basis give NaN. */
 export function resolveLength(value: LengthPercentage, basis: number): number {
   if (value.curve) return value.curve(basis);
-  return value.percent === 0 ? value.px : value.px + (value.percent * basis) / 100;
+  if (value.percent !== 0) return value.px + (value.percent * basis) / 100;
+  return value.zeroPercent && Number.isNaN(basis) ? NaN : value.px;
 }
 
 export const hasPercent = (value: LengthPercentage): boolean => value.percent !== 0 || value.curve !== null;
@@ -166,6 +170,7 @@ export function readLength(
   }
   if (item.type === 'percentage') {
     if (!percent || (!negative && item.value < 0)) return null;
+    if (item.value === 0) return () => ZERO_PERCENT;
     const fixed: LengthPercentage = Object.freeze({ px: 0, percent: item.value, curve: null });
     return () => fixed;
   }
@@ -266,6 +271,7 @@ export function printLength(value: LengthPercentage): string {
     const slope = value.curve(100) - at0;
     return `calc(${printNumber(slope)}% + ${printPx(at0)})`;
   }
+  if (value.zeroPercent) return '0%';
   if (value.percent === 0) return printPx(value.px);
   if (value.px === 0) return `${printNumber(value.percent)}%`;
   return `calc(${printNumber(value.percent)}% ${value.px < 0 ? '-' : '+'} ${printPx(Math.abs(value.px))})`;
