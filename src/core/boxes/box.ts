@@ -83,7 +83,7 @@ export function hasInlineContent(box: Box): boolean {
 /** @spec css-display-3 §2.1, css2 §9.4.1 */
 export function establishesFormattingContext(box: Box): boolean {
   const { style } = box;
-  if (box.anonymous) return false;
+  if (box.anonymous) return box.inner === 'table';
   return (
     box.inner !== 'flow' ||
     box.outer === 'atomic' ||
