@@ -1,7 +1,8 @@
 import { resolveLength } from '../../../css/index.js';
 import { isOutOfFlow, type Box } from '../../box.js';
-import { carriedFrom, horizontal, type Fragment, type OutOfFlow, type Placed } from '../../fragment.js';
+import { carriedFrom, horizontal, makeFragment, type Fragment, type OutOfFlow, type Placed } from '../../fragment.js';
 import type { Intrinsic, Layout } from '../../layout.js';
+import { relativeOffset } from '../../used/relative.js';
 import type { Floats } from '../floats.js';
 import { paragraphOf } from './items.js';
 import { intrinsicOf, takeLine, type Line } from './lines.js';
@@ -222,12 +223,31 @@ function placeInLineFloats(line: Line, room: Room, run: Running, space: InlineSp
   return { left, right };
 }
 
+/** A block among inline content stands on a line of its own, inside parts of the inline boxes that are open there. @spec css2 §9.2.1.1 */
 function blockInInline(piece: Piece, run: Running, space: InlineSpace): void {
   const { placed, bottom, outOfFlow } = space.block(piece.box, run.y);
-  run.children.push(placed);
-  run.outOfFlow.push(...outOfFlow);
-  run.y = bottom;
   const { fragment, y } = placed;
+  const container = run.open.findLast((box) => box.computed.position !== 'static') ?? null;
+  let part: Placed = placed;
+  let carried = outOfFlow.map((entry) => ({ ...entry, inlineContainer: entry.inlineContainer ?? container }));
+  for (const box of [...run.open].reverse()) {
+    const offset = relativeOffset(box, space.width, space.height);
+    part = {
+      x: offset.x,
+      y: part.y + offset.y,
+      fragment: makeFragment({
+        kind: 'line',
+        box,
+        width: space.width,
+        height: part.fragment.height,
+        children: [{ ...part, y: 0 }],
+      }),
+    };
+    carried = carried.map((entry) => ({ ...entry, x: entry.x + offset.x, y: entry.y + offset.y }));
+  }
+  run.children.push(part);
+  run.outOfFlow.push(...carried);
+  run.y = bottom;
   if (fragment.baseline !== null) run.baseline ??= y + fragment.baseline;
   if (fragment.lastBaseline !== null) run.lastBaseline = y + fragment.lastBaseline;
 }
