@@ -31,7 +31,13 @@ async function load(file: string): Promise<LayoutCase[]> {
   return cases;
 }
 
-const browser = await chromium.launch({ executablePath: browserPath!, args: FLAGS.split(' ') });
+// Where it is there, the fonts are those the engine's tables hold and no others.
+const FONTS = '../shared/conformance/oracle/fonts.conf';
+const env = { ...process.env, ...(existsSync(FONTS) ? { FONTCONFIG_FILE: resolve(FONTS) } : {}) } as Record<
+  string,
+  string
+>;
+const browser = await chromium.launch({ executablePath: browserPath!, args: FLAGS.split(' '), env });
 const page = await browser.newPage();
 for (const file of process.argv.slice(2)) {
   const recorded: LayoutCase[] = [];

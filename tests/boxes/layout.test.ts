@@ -1,6 +1,8 @@
 import { pageFrom, sceneAt } from '../support/page.js';
 import { pageOf, type LayoutCase } from '../support/layout-case.js';
+import { cases as alignment } from './cases/alignment.js';
 import { cases as block } from './cases/block.js';
+import { cases as content } from './cases/content.js';
 import { cases as controls } from './cases/controls.js';
 import { cases as culled } from './cases/culled.js';
 import { cases as flex } from './cases/flex.js';
@@ -10,7 +12,9 @@ import { cases as inline } from './cases/inline.js';
 import { cases as menus } from './cases/menus.js';
 import { cases as positioned } from './cases/positioned.js';
 import { cases as tables } from './cases/tables.js';
+import { cases as tablesMore } from './cases/tables-more.js';
 import { cases as text } from './cases/text.js';
+import { cases as writingModes } from './cases/writing-modes.js';
 
 const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   block,
@@ -20,6 +24,10 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   positioned,
   tables,
   text,
+  alignment,
+  content,
+  'tables, further': tablesMore,
+  'writing modes': writingModes,
   controls,
   grid,
   menus,

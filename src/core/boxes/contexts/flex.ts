@@ -454,14 +454,11 @@ function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): n
   if (!single && (align === 'normal' || align === 'stretch') && spare > 0)
     for (const line of lines) line.cross += spare / lines.length;
   const used = lines.reduce((sum, line) => sum + line.cross, 0) + gaps;
-  const { offset: from, between } = distribute(
+  const { offset, between } = distribute(
     single ? 'flex-start' : align === 'normal' ? 'stretch' : align,
     size - used,
     lines.length,
   );
-  // Lines that are to be spread but overflow hold to the start, whichever way they run.
-  const overflows = size < used && /^space-/.test(align) && !single;
-  const offset = overflows && c.crossBackwards ? size - used : from;
   let at = offset;
   for (const line of lines) {
     line.at = at;
@@ -500,7 +497,7 @@ function placeMain(line: Line, mainSize: number, c: Container): void {
   const justify = c.box.style.justifyContent;
   const { offset, between } =
     autos > 0 && spare > 0 ? { offset: 0, between: 0 } : distribute(mainJustify(justify, c), spare, items.length);
-  let at = spare < 0 && c.mainBackwards && /^space-/.test(justify) ? spare : offset;
+  let at = offset;
   items.forEach((item, i) => {
     const [start, end] = ends[i]!;
     at += start ?? auto;

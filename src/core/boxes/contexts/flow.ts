@@ -565,7 +565,10 @@ function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: L
     const inner = topStrut(child, width, noFloats && !inside, layout);
     if (clear && !noFloats) clearing = { clear, strut: joinStruts(strut, inner.place), without: strut };
     else if (inner.clearing) {
-      if (clearing) return stop();
+      if (clearing || inside) {
+        strut = joinStruts(strut, inner.clearing.without);
+        return stop();
+      }
       const { clear: side, strut: met, without } = inner.clearing;
       clearing = { clear: side, strut: joinStruts(strut, met), without: joinStruts(strut, without) };
     }

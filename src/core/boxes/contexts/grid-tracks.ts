@@ -227,7 +227,7 @@ function shares(
   let rest = share(got, affected, extra, room);
   if (rest > 1e-6) {
     const chosen = affected.filter(beyond).filter((t) => part === 'base' || t.fit === Infinity);
-    rest = share(got, chosen.length > 0 ? chosen : part === 'base' ? affected : [], rest, () => Infinity);
+    share(got, chosen.length > 0 ? chosen : part === 'base' ? affected : [], rest, () => Infinity);
   }
   return got;
 }

@@ -170,9 +170,17 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
   });
 }
 
+/** Where controls without text of their own stand, from their lower edge; px. Browsers agree on no rule. */
+const BELOW = { list: -3, color: -5, range: 1 } as const;
+
 /** Text controls stand on the baseline of their text. */
 function controlBaseline(box: Box, height: number, layout: Layout): number | null {
-  if (box.element!.tag === 'textarea') return null;
+  const { tag, attributes } = box.element!;
+  const list = tag === 'select' && (attributes.has('multiple') || Number(attributes.get('size') ?? 1) > 1);
+  if (tag === 'textarea') return null;
+  if (list) return height + BELOW.list;
+  const type = attributes.get('type')?.toLowerCase();
+  if (tag === 'input' && (type === 'color' || type === 'range')) return height + BELOW[type];
   const face = layout.metrics.face(box.style.fontFamily, box.style.fontWeight, box.style.fontStyle !== 'normal');
   const line = lineHeightOf(box.style, layout);
   return (

@@ -12,6 +12,12 @@ import { keyword, length, lengthOr, number, pair, row, single, sizing, text } fr
 
 const TRIMS = ['none', 'block', 'inline', 'block-start', 'block-end', 'inline-start', 'inline-end'];
 
+/** `auto? [none | <length>]` @spec css-sizing-4 §4 */
+function isIntrinsic(items: readonly Component[]): boolean {
+  const rest = isIdent(items[0], 'auto') ? items.slice(1) : items;
+  return rest.length === 1 && (isIdent(rest[0], 'none') || readLength(rest[0]!, { percent: false }) !== null);
+}
+
 const DISPLAYS = [
   'inline',
   'block',
@@ -162,8 +168,8 @@ export const BOX = {
   containerType: text('normal'),
   containerName: text('none'),
   marginTrim: text('none', (items) => items.length > 0 && items.every((item) => isIdent(item, ...TRIMS))),
-  containIntrinsicWidth: text('none'),
-  containIntrinsicHeight: text('none'),
+  containIntrinsicWidth: text('none', isIntrinsic),
+  containIntrinsicHeight: text('none', isIntrinsic),
   contentVisibility: keyword(['visible', 'auto', 'hidden']),
   scrollPaddingTop: lengthOr('auto', ['auto'], { negative: false }),
   scrollPaddingRight: lengthOr('auto', ['auto'], { negative: false }),

@@ -39,7 +39,7 @@ for (const side of SIDES) {
   for (const name of SIDED) table.set(name(side), { like: name('top'), map: (flow) => name(physicalSide(side, flow)) });
   table.set(`inset-${side}`, { like: 'top', map: (flow) => physicalSide(side, flow) });
 }
-for (const prefix of ['', 'min-', 'max-']) {
+for (const prefix of ['', 'min-', 'max-', 'contain-intrinsic-']) {
   table.set(`${prefix}inline-size`, {
     like: `${prefix}width`,
     map: (flow) => `${prefix}${flow.vertical ? 'height' : 'width'}`,

@@ -541,6 +541,7 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   'place-content': place('align-content', 'justify-content'),
   'place-items': place('align-items', 'justify-items'),
   'place-self': place('align-self', 'justify-self'),
+  'contain-intrinsic-size': place('contain-intrinsic-width', 'contain-intrinsic-height'),
   'grid-area': gridLines(['grid-row-start', 'grid-column-start', 'grid-row-end', 'grid-column-end']),
   'grid-row': gridLines(['grid-row-start', 'grid-row-end']),
   'grid-column': gridLines(['grid-column-start', 'grid-column-end']),

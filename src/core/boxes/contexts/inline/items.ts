@@ -16,6 +16,8 @@ export interface Paragraph {
   /** Text of the whole paragraph, atomic inlines as one object character each. */
   readonly text: string;
   readonly breaks: ReadonlySet<number>;
+  /** Set from the right: its lines are laid out from the left and mirrored. */
+  readonly mirrored: boolean;
 }
 
 interface Collecting {
@@ -33,11 +35,18 @@ export function paragraphOf(container: Box, layout: Pick<Layout, 'breaks' | 'lim
   if (!paragraph) {
     const work: Collecting = { items: [], text: '', collapsible: true };
     for (const child of container.children) collect(child, work);
-    paragraph = { items: work.items, text: work.text, breaks: breaksOf(work.text, layout) };
+    const { items, text } = work;
+    const mirrored = container.style.direction === 'rtl' && !isLeftToRight(text);
+    paragraph = { items, text, breaks: breaksOf(text, layout), mirrored };
     known.set(container, paragraph);
   }
   return paragraph;
 }
+
+const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff]/;
+
+/** Text with letters of left-to-right scripts alone is one run of them, whatever the direction around it. @spec css-writing-modes-4 §2.4 */
+const isLeftToRight = (text: string): boolean => !RIGHT_TO_LEFT.test(text) && /\p{L}/u.test(text);
 
 function breaksOf(text: string, layout: Pick<Layout, 'breaks' | 'limits'>): Set<number> {
   if (!needsFullBreaks(text)) return shortBreaks(text);

@@ -262,6 +262,8 @@ function emit(
   atomics: ReadonlyMap<Box, Fragment>,
   last: boolean,
 ): void {
+  const { mirrored } = paragraphOf(container, layout);
+  const turned = container.mode === 'vertical-lr';
   const spare = room.right - room.left - line.width;
   const free = Math.max(0, spare);
   const align = alignment(container, last || line.endsForced);
@@ -277,6 +279,8 @@ function emit(
     atomics,
     open: run.open,
     trailing: true,
+    mirrored,
+    turned,
     expand,
   });
   run.open = placed.open;
@@ -286,22 +290,24 @@ function emit(
   const over = rtl && spare < 0;
   const slack = over ? spare : expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
   const left = room.left + slack;
-  const mirror = (children: readonly Placed[], around: number): Placed[] =>
-    rtl ? children.map((c) => mirrored(c, around)) : [...children];
-  const shown = line.visible ? placed.children : placed.children.map(flattened);
-  for (const child of mirror(shown, width)) {
+  const set = (children: readonly Placed[], around: number): Placed[] =>
+    mirrored ? children.map((c) => mirror(c, around)) : [...children];
+  const upright =
+    container.mode === 'vertical-lr' ? placed.children.map((c) => turnedOver(c, placed.height)) : placed.children;
+  const shown = line.visible ? upright : upright.map(flattened);
+  for (const child of set(shown, width)) {
     const at = { ...child, x: left + child.x, y: run.y + child.y };
     run.children.push(at);
     run.outOfFlow.push(...fromAtomics(at, null));
   }
   for (const entry of placed.outOfFlow) {
     const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
-    const x = inline ? left + (rtl ? width - entry.x : entry.x) : rtl ? space.width : 0;
+    const x = inline ? left + (mirrored ? width - entry.x : entry.x) : rtl ? space.width : 0;
     run.outOfFlow.push({
       ...entry,
       x,
       y: run.y + (inline || !line.visible ? 0 : placed.height),
-      alignX: rtl ? 'end' : 'start',
+      alignX: (inline ? mirrored : rtl) ? 'end' : 'start',
     });
   }
   if (!line.visible) return;
@@ -331,12 +337,22 @@ function flattened(placed: Placed): Placed {
   };
 }
 
-/** Right-to-left lines are set from the other end. */
-function mirrored(placed: Placed, width: number): Placed {
+/** Where blocks stack from left to right, the upper side of vertical lines is the far one. @spec css-writing-modes-4 §6.2 */
+function turnedOver(placed: Placed, height: number): Placed {
   const { fragment } = placed;
   const inline = fragment.kind === 'box' && fragment.box.outer === 'inline';
   const inner = inline
-    ? Object.freeze({ ...fragment, children: fragment.children.map((c) => mirrored(c, fragment.width)) })
+    ? Object.freeze({ ...fragment, children: fragment.children.map((c) => turnedOver(c, fragment.height)) })
+    : fragment;
+  return { fragment: inner, x: placed.x, y: height - placed.y - fragment.height };
+}
+
+/** Right-to-left lines are set from the other end. */
+function mirror(placed: Placed, width: number): Placed {
+  const { fragment } = placed;
+  const inline = fragment.kind === 'box' && fragment.box.outer === 'inline';
+  const inner = inline
+    ? Object.freeze({ ...fragment, children: fragment.children.map((c) => mirror(c, fragment.width)) })
     : fragment;
   return { fragment: inner, x: width - placed.x - fragment.width, y: placed.y };
 }

@@ -54,7 +54,7 @@ export function piecesOf(
   atomicWidth: (box: Box) => number,
 ): Piece[] {
   const pieces: Piece[] = [];
-  const { items, breaks, text: whole } = paragraph;
+  const { items, breaks, text: whole, mirrored } = paragraph;
   let styleBefore: ComputedStyle | null = null;
   // A break before an item is possible where the text allows it and the text in front of it may wrap.
   const opportunity = (offset: number, style: ComputedStyle): boolean =>
@@ -65,6 +65,7 @@ export function piecesOf(
     const base = { kind: item.kind, box, text: '', width: 0, trailing: 0, breakBefore: false, forced: false };
     switch (item.kind) {
       case 'text':
+        kernAcross(pieces, item.box, item.text, layout);
         cutText(
           item.box,
           item.text,
@@ -80,12 +81,12 @@ export function piecesOf(
       case 'open': {
         const breakBefore = !openBreak && opportunity(item.start, box.parent?.style ?? box.style);
         openBreak ||= false;
-        pieces.push({ ...base, width: side(box, basis, 'left'), breakBefore });
+        pieces.push({ ...base, width: side(box, basis, 'left', mirrored), breakBefore });
         if (breakBefore) openBreak = false;
         break;
       }
       case 'close':
-        pieces.push({ ...base, width: side(box, basis, 'right') });
+        pieces.push({ ...base, width: side(box, basis, 'right', mirrored) });
         break;
       case 'atomic': {
         const around = box.parent?.style ?? box.style;
@@ -161,10 +162,30 @@ function tabWidth(style: ComputedStyle, tabs: number, x: number, layout: Layout)
   return (rest < space / 2 ? rest + interval : rest) + (tabs - 1) * interval;
 }
 
-function side(box: Box, basis: number, which: 'left' | 'right'): number {
+/** Text of one font is shaped as one, across the edges of inline boxes that take no room. @spec css-text-3 §7.3 (shaping across element boundaries) */
+function kernAcross(pieces: Piece[], box: Box, text: string, layout: Layout): void {
+  let at = pieces.length - 1;
+  while (at >= 0 && (pieces[at]!.kind === 'open' || pieces[at]!.kind === 'close') && pieces[at]!.width === 0) at--;
+  const left = pieces[at];
+  if (left?.kind !== 'text' || left.forced || left.box === box || left.text === '') return;
+  const { style } = box;
+  const before = left.box.style;
+  const alike =
+    faceOf(style, layout) === faceOf(before, layout) &&
+    style.fontSize === before.fontSize &&
+    style.fontKerning !== 'none' &&
+    resolveLength(style.letterSpacing, style.fontSize) === 0;
+  if (!alike) return;
+  const a = left.text[left.text.length - 1]!;
+  const b = text[0]!;
+  const kern = textWidth(a + b, style, layout) - textWidth(a, style, layout) - textWidth(b, style, layout);
+  if (Math.abs(kern) < 1e-6) return;
+  pieces[at] = { ...left, width: left.width + kern, trailing: left.trailing > 0 ? left.trailing + kern : 0 };
+}
+
+function side(box: Box, basis: number, which: 'left' | 'right', mirrored: boolean): number {
   const margins = usedMargins(box, basis);
-  const rtl = box.style.direction === 'rtl';
-  const edge = rtl ? (which === 'left' ? 'right' : 'left') : which;
+  const edge = mirrored ? (which === 'left' ? 'right' : 'left') : which;
   return margins[edge] + usedBorder(box)[edge] + usedPadding(box, basis)[edge];
 }
 

@@ -91,6 +91,10 @@ export interface LineInput {
   /** Inline boxes that are open when the line begins. */
   readonly open: readonly Box[];
   readonly trailing: boolean;
+  /** The line is mirrored when it is done: it is set from the right. */
+  readonly mirrored: boolean;
+  /** The line is turned over when it is done: its upper side is the far one. */
+  readonly turned: boolean;
   /** Extra width for each space of a justified line. */
   readonly expand: number;
 }
@@ -139,7 +143,7 @@ class LineBuilder {
   close(ends: boolean): void {
     const done = this.stack.pop()!;
     this.settle(done);
-    this.add(inlinePart(done, this.x - done.startX, !done.continued, ends, this.input.basis, this.input.layout));
+    this.add(inlinePart(done, this.x - done.startX, !done.continued, ends, this.input));
   }
 
   /** Finds a level's baseline and lets its parent, or the line, make room for it. @spec css2 §10.8.1 (vertical-align) */
@@ -180,12 +184,10 @@ class LineBuilder {
     });
     this.settle(level);
     const offset = relativeOffset(box, this.input.basis, NaN);
-    // A line set from right to left is mirrored as a whole later.
-    const rtl = this.input.container.style.direction === 'rtl';
     this.add({
-      x: this.x + (rtl ? margin.right - offset.x : margin.left + offset.x),
+      x: this.x + (this.input.mirrored ? margin.right - offset.x : margin.left + offset.x),
       fragment: () => fragment,
-      top: (baselines) => baselines(level) - baseline + offset.y,
+      top: (baselines) => baselines(level) - baseline + (this.input.turned ? -offset.y : offset.y),
     });
     this.x += piece.width;
   }
@@ -319,9 +321,14 @@ function textPart(piece: Piece, x: number, width: number, level: Level, layout: 
   return { fragment: () => fragment, x, top: (baselines) => baselines(level) - above };
 }
 
-function inlinePart(done: Open, width: number, starts: boolean, ends: boolean, basis: number, layout: Layout): Part {
+function inlinePart(
+  done: Open,
+  width: number,
+  starts: boolean,
+  ends: boolean,
+  { basis, layout, mirrored: rtl, turned }: LineInput,
+): Part {
   const { above, below } = contentExtent(done.style, layout);
-  const rtl = done.style.direction === 'rtl';
   const [left, right] = rtl ? [ends, starts] : [starts, ends];
   const only = (edges: Edges): Edges => ({
     top: edges.top,
@@ -338,7 +345,7 @@ function inlinePart(done: Open, width: number, starts: boolean, ends: boolean, b
   const top = (baselines: Baselines) => baselines(done) - above - rise;
   return {
     x: rtl ? x - offset.x : x + offset.x,
-    top: (baselines) => top(baselines) + offset.y,
+    top: (baselines) => top(baselines) + (turned ? -offset.y : offset.y),
     fragment: (baselines) => {
       const y = top(baselines);
       return makeFragment({

@@ -1,0 +1,140 @@
+import type { LayoutCase } from '../../support/layout-case.js';
+
+/** Counters, quotes, containment, blocks inside lines, missing glyphs, controls */
+export const cases: readonly LayoutCase[] = [
+  {
+    name: 'counters',
+    css: 'ol{counter-reset:n;list-style:none;padding:0}li{counter-increment:n}a::before{content:counters(n,".") " "}',
+    body: '<ol><li><a id=a>One</a><ol><li><a id=b>Two</a></li><li><a id=c>Three</a></li></ol></li><li><a id=e>Four</a></li></ol>',
+    boxes: { a: [0, 17, 43.61, 17], b: [0, 37, 55.75, 17], c: [0, 57, 68.2, 17], e: [0, 77, 46.27, 17] },
+  },
+  {
+    name: 'counter styles',
+    css: 'i{counter-increment:c 3}i::before{content:counter(c,upper-roman) counter(c,lower-alpha) counter(c,decimal-leading-zero) counter(c,lower-greek)}',
+    body: '<div style="counter-reset:c 1"><i id=a></i> <i id=b></i> <i id=c></i></div>',
+    boxes: { a: [0, 1, 50.72, 17], b: [55.17, 1, 55.16, 17], c: [114.78, 1, 40.03, 17] },
+  },
+  {
+    name: 'set and reset by siblings',
+    css: 'p{counter-reset:s}b{counter-increment:s}b::after{content:counter(s)}#c{counter-set:s 40}',
+    body: '<p><b id=a></b><b id=b></b></p><p><b id=c></b><b id=e></b></p>',
+    boxes: { a: [0, 17, 8.91, 17], b: [8.91, 17, 8.91, 17], c: [0, 53, 17.8, 17], e: [17.8, 53, 17.8, 17] },
+  },
+  {
+    name: 'quotes',
+    css: 'q{quotes:"<" ">" "[" "]"}',
+    body: '<div><q id=a>one <q id=b>two</q></q></div>',
+    boxes: { a: [0, 1, 83.64, 17], b: [40.48, 1, 33.81, 17] },
+  },
+  {
+    name: 'size containment',
+    css: 'div{float:left;clear:left}#a{contain:size}#b{contain:size;contain-intrinsic-size:30px 40px}#c{contain:inline-size}#e{container-type:inline-size;width:50px}',
+    body: '<div id=a>text</div><div id=b>text</div><div id=c>te xt</div><div id=e>text text</div>',
+    boxes: { a: [0, 0, 0, 0], b: [0, 0, 30, 40], c: [0, 40, 0, 40], e: [0, 80, 50, 40] },
+  },
+  {
+    name: 'a contained grid and flex',
+    css: '#a,#b{float:left;contain:size}#a{display:grid;grid:10px auto/20px 1fr}#b{display:flex}',
+    body: '<div id=a><p id=p>text</p></div><div id=b><p>text</p></div>',
+    boxes: { a: [0, 0, 20, 10], p: [0, 16, 20, 0], b: [20, 0, 0, 0] },
+  },
+  {
+    name: 'blocks inside a positioned inline box',
+    css: '#s{position:relative;left:20px}#n{position:absolute;top:0;right:0}',
+    body: '<div>before <span id=s>one <p id=p>two <b id=n>n</b></p> three</span> after</div>',
+    boxes: { s: [20, 1, 800, 89], p: [20, 36, 800, 20], n: [60.03, 1, 9.78, 20] },
+  },
+  {
+    name: 'lines of no height',
+    css: 'p{margin:20px 0;line-height:0}',
+    body: '<p id=a>text</p><p id=b><i style="float:left"></i>text</p><p id=c>text</p>',
+    boxes: { a: [0, 20, 800, 0], b: [0, 40, 800, 0], c: [0, 60, 800, 0] },
+  },
+  {
+    name: 'absolute boxes leave floats and inline-blocks',
+    css: 'b{position:absolute}#f{float:left;padding:5px}#i{display:inline-block;padding:6px}',
+    body: '<div id=d><span id=f><b id=x>x</b>float</span>text <span id=i><b id=y>y</b>piece</span></div>',
+    boxes: {
+      d: [0, 0, 800, 32],
+      f: [0, 0, 40.25, 30],
+      x: [5, 5, 8.91, 20],
+      i: [70.48, 0, 50.25, 32],
+      y: [76.48, 6, 8.91, 20],
+    },
+  },
+  {
+    name: 'vertical-align by all a box holds',
+    css: '#u{vertical-align:middle}#c{width:10px;height:40px;display:inline-block}#v{vertical-align:text-top}',
+    body: '<div id=d>text <span id=u>t<i id=c></i></span> <span id=v>v<b style="font-size:30px" id=b>b</b></span></div>',
+    boxes: {
+      d: [0, 0, 800, 45],
+      u: [30.23, 26, 14.45, 17],
+      c: [34.69, 0, 10, 40],
+      v: [49.14, 18.73, 26.33, 17],
+      b: [57.14, 5.73, 18.33, 33],
+    },
+  },
+  {
+    name: 'links around code',
+    css: '#b{padding:2px;border:1px solid;font-size:13px}',
+    body: '<div>text <a id=a href=#><code id=b>text</code></a> <a id=c href=#><i id=e style="padding:3px">i</i></a></div>',
+    boxes: { a: [30.23, 1, 37.22, 17], b: [30.23, 1, 37.22, 21], c: [71.91, -2, 9.56, 23], e: [71.91, -2, 9.56, 23] },
+  },
+  {
+    name: 'breaks in front of several opening tags',
+    css: 'div{width:90px}i i{white-space:nowrap}',
+    body: '<div id=d>one two, <i id=a><i id=b><i id=c>three=3</i></i></i> <i id=e><i id=f>four</i></i></div>',
+    boxes: {
+      d: [0, 0, 90, 40],
+      a: [0, 21, 54.72, 17],
+      b: [0, 21, 54.72, 17],
+      c: [0, 21, 54.72, 17],
+      e: [59.17, 21, 27.58, 17],
+      f: [59.17, 21, 27.58, 17],
+    },
+  },
+  {
+    name: 'text controls',
+    css: '',
+    body: '<input id=a><input id=b size=8><input id=c type=number><textarea id=e></textarea><textarea id=f cols=9 rows=3></textarea>',
+    boxes: {
+      a: [0, 36, 177, 21],
+      b: [177, 36, 81, 21],
+      c: [258, 36, 177, 21],
+      e: [435, 15, 181, 36],
+      f: [616, 0, 93, 51],
+    },
+  },
+  {
+    name: 'text controls in other fonts',
+    css: 'input{font:18px Arial}textarea{font:15px Arial}#c{font-family:Times}',
+    body: '<input id=a><input id=b size=4><input id=c size=4><textarea id=e></textarea>',
+    boxes: { a: [0, 21, 240, 27], b: [240, 21, 64, 27], c: [304, 21, 44, 27], e: [348, 0, 201, 40] },
+  },
+  {
+    name: 'choices and files',
+    css: '',
+    body: '<select id=a><option>Sula Rock</select><select id=b multiple><option>One<option>Two</select><input id=c type=file><input id=e type=color><input id=f type=range>',
+    boxes: {
+      a: [0, 53, 83, 19],
+      b: [83, 0, 31.2, 70],
+      c: [114.2, 52, 253, 21],
+      e: [367.2, 46, 50, 27],
+      f: [419.2, 51, 129, 16],
+    },
+  },
+  {
+    name: 'clearance further down',
+    css: '#f,#h{float:left;width:30px;height:40px}#c{clear:left;margin-top:15px}#e{padding-top:1px}#g{clear:left;margin-top:90px}',
+    body: '<div id=f></div><div id=p><div id=c>x</div></div><div id=h></div><div id=e><div id=q><div id=g>y</div></div></div>',
+    boxes: {
+      f: [0, 0, 30, 40],
+      p: [0, 0, 800, 60],
+      c: [0, 40, 800, 20],
+      h: [0, 60, 30, 40],
+      e: [0, 60, 800, 111],
+      q: [0, 151, 800, 20],
+      g: [0, 151, 800, 20],
+    },
+  },
+];
