@@ -171,7 +171,7 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
 }
 
 /** Where controls without text of their own stand, from their lower edge; px. Browsers agree on no rule. */
-const BELOW = { list: -3, color: -5, range: 1 } as const;
+const BELOW = { list: -3, color: -6, range: 0 } as const;
 
 /** Text controls stand on the baseline of their text. */
 function controlBaseline(box: Box, height: number, layout: Layout): number | null {
