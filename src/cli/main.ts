@@ -4,6 +4,7 @@ import { FormatError } from '../formats/index.js';
 import { SourceError } from '../sources/index.js';
 import { auditCommand } from './commands/audit.js';
 import { checksCommand } from './commands/checks.js';
+import { drawCommand } from './commands/draw.js';
 import { measureCommand } from './commands/measure.js';
 import { rungsCommand } from './commands/rungs.js';
 import { whyCommand } from './commands/why.js';
@@ -23,6 +24,7 @@ async function main(words: readonly string[]): Promise<void> {
     .command(measureCommand)
     .command(rungsCommand)
     .command(whyCommand)
+    .command(drawCommand)
     .command(checksCommand)
     .demandCommand(1, 'Name a command; --help lists them.')
     .strict()

@@ -1,2 +1,3 @@
 export { MODEL, toJson } from './json.js';
 export { formatFor, FormatError, writeWhole, type Format } from './write.js';
+export { drawSheet, MARKS, toPng, type Drawing, type MarkName, type Outlines, type Pin } from './drawing/index.js';

@@ -22,8 +22,8 @@ export function formatFor(file: string): Format {
 }
 
 /** Writes a file whole or not at all. */
-export async function writeWhole(file: string, text: string): Promise<void> {
+export async function writeWhole(file: string, content: string | Uint8Array): Promise<void> {
   const folder = dirname(file);
   if (!existsSync(folder)) throw new FormatError(`the folder ${folder} does not exist, so ${file} was not written`);
-  await writeFileAtomic(file, text);
+  await writeFileAtomic(file, typeof content === 'string' ? content : Buffer.from(content));
 }

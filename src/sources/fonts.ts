@@ -1,5 +1,8 @@
-import type { Font, FontCollection } from 'fontkit';
-import type { OpenFont, WebFace } from '../core/boxes/index.js';
+import { existsSync, readFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
+import type { Font, FontCollection, Glyph as FontGlyph } from 'fontkit';
+import type { Glyph, OpenFont, WebFace } from '../core/boxes/index.js';
 import type { FontFace } from '../core/sheets/index.js';
 
 /** More faces than this a page does not need to be measured. */
@@ -101,6 +104,76 @@ function wrap(font: Font): OpenFont {
       } catch {
         return [...text].reduce((sum, c) => sum + font.glyphForCodePoint(c.codePointAt(0)!).advanceWidth, 0);
       }
+    },
+    outline: (text, kerning) => outlineOf(font, text, kerning),
+  };
+}
+
+/** Glyph outlines of a run; glyphs no path can be read from are left out. */
+function outlineOf(font: Font, text: string, kerning: boolean): Glyph[] {
+  const out: Glyph[] = [];
+  let x = 0;
+  const { glyphs, positions } = font.layout(text, kerning ? undefined : { kern: false });
+  glyphs.forEach((glyph, i) => {
+    const { xAdvance, xOffset, yOffset } = positions[i]!;
+    const path = pathOf(glyph);
+    if (path !== '') out.push({ path, x: x + xOffset, y: yOffset });
+    x += xAdvance;
+  });
+  return out;
+}
+
+function pathOf(glyph: FontGlyph): string {
+  try {
+    return glyph.path.toSVG();
+  } catch {
+    return '';
+  }
+}
+
+/** Outlines in the families the package ships. */
+export interface ShippedOutlines {
+  /** @param name `sans bold` and the like, `fallback` */
+  of(name: string, text: string, kerning: boolean): { readonly unitsPerEm: number; readonly glyphs: readonly Glyph[] };
+}
+
+const PACKAGES: Readonly<Record<string, string>> = { sans: 'arimo', serif: 'tinos', mono: 'cousine' };
+const CUTS: Readonly<Record<string, string>> = {
+  regular: '400-normal',
+  bold: '700-normal',
+  italic: '400-italic',
+  boldItalic: '700-italic',
+};
+
+/** Opens the shipped families as they are asked for. */
+export async function shippedOutlines(): Promise<ShippedOutlines> {
+  const { create } = await import('fontkit');
+  const require = createRequire(import.meta.url);
+  const opened = new Map<string, Font[]>();
+  const open = (file: string) => create(readFileSync(file)) as Font;
+  const filesOf = (name: string): Font[] => {
+    const known = opened.get(name);
+    if (known) return known;
+    const [kind, cut] = name.split(' ');
+    const family = PACKAGES[kind ?? ''];
+    let fonts: Font[];
+    if (family && CUTS[cut ?? '']) {
+      const folder = join(dirname(require.resolve(`@fontsource/${family}/package.json`)), 'files');
+      fonts = ['latin', 'latin-ext', 'greek', 'cyrillic']
+        .map((subset) => join(folder, `${family}-${subset}-${CUTS[cut!]}.woff2`))
+        .filter((file) => existsSync(file))
+        .map(open);
+    } else fonts = [open(join(dirname(require.resolve('dejavu-fonts-ttf/package.json')), 'ttf/DejaVuSans.ttf'))];
+    opened.set(name, fonts);
+    return fonts;
+  };
+  return {
+    of(name, text, kerning) {
+      const fonts = name === 'missing' ? [] : filesOf(name);
+      const has = (font: Font) => [...text].every((c) => font.hasGlyphForCodePoint(c.codePointAt(0)!));
+      const font = fonts.find(has) ?? (name === 'fallback' || fonts.length === 0 ? fonts[0] : filesOf('fallback')[0]);
+      if (!font) return { unitsPerEm: 1000, glyphs: [] };
+      return { unitsPerEm: font.unitsPerEm, glyphs: outlineOf(font, text, kerning) };
     },
   };
 }

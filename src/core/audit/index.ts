@@ -9,3 +9,4 @@ export {
 export { measurePage, resolvedStyle, type Measured, type MeasuredElement, type MeasuredWidth } from './measure.js';
 export { ladderOf, type LadderResult, type LadderRung } from './rungs.js';
 export { longhandsNamed, why, type WhyBand, type WhyEntry, type WhyOptions, type WhyResult } from './why.js';
+export { framesOf, type Frame, type FrameOptions } from './frames.js';

@@ -12,6 +12,9 @@ export { containsAbsolute, containsFixed, isPositioned, type Box, type NaturalSi
 export {
   bareMetrics,
   bundledMetrics,
+  type Face,
+  type FontRun,
+  type Glyph,
   needsFullBreaks,
   shortBreaks,
   type LineBreaks,

@@ -167,6 +167,11 @@ export class Page {
     this.#cascade = new Cascade(matchDocument(this.document, this.ruleSet, this.#log), fontUnits(this.#metrics));
   }
 
+  /** The fonts the page's text is measured in. */
+  get metrics(): TextMetrics {
+    return this.#metrics;
+  }
+
   get limits(): readonly Limit[] {
     return this.#log.list();
   }

@@ -1,4 +1,4 @@
-export { bareMetrics, bundledMetrics, type Face, type Missing, type TextMetrics } from './metrics.js';
-export { webMetrics, type OpenFont, type WebFace } from './web-fonts.js';
+export { bareMetrics, bundledMetrics, type Face, type FontRun, type Missing, type TextMetrics } from './metrics.js';
+export { webMetrics, type Glyph, type OpenFont, type WebFace } from './web-fonts.js';
 export { transformText } from './transform.js';
 export { needsFullBreaks, OBJECT, shortBreaks, type LineBreaks } from './breaks.js';

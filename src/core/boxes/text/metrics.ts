@@ -1,5 +1,16 @@
 import type { FontFamily } from '../../css/index.js';
+import type { OpenFont } from './web-fonts.js';
 import tables from './advances.json' with { type: 'json' };
+
+/** A run of text set in one font file: that of the page, or a shipped one by name. */
+export interface FontRun {
+  readonly text: string;
+  readonly font: OpenFont | null;
+  /** `sans bold`, `fallback` or `missing` for shipped faces. */
+  readonly name: string;
+  /** Factor on the font size. */
+  readonly scale: number;
+}
 
 /** One face of a font: advances in font units, vertical metrics in px by size. */
 export interface Face {
@@ -14,6 +25,8 @@ export interface Face {
   /** Average and greatest width of a glyph, px: text controls are sized by them. */
   average(size: number): number;
   widest(size: number): number;
+  /** The font files a text is drawn with, run by run. */
+  runs(text: string): readonly FontRun[];
   /** How far the fonts that stand in for missing glyphs reach where a text needs them, px; null where it needs none. */
   reach(text: string, size: number): { readonly above: number; readonly below: number } | null;
   /** Whether the face really is the one the page asks for; otherwise it stands in for it. */
@@ -92,6 +105,18 @@ const FALLBACK_ADVANCE = 0.6;
 /** Glyphs are scaled to sizes in 64ths of a px. */
 const inSteps = (size: number): number => Math.trunc(size * 64) / 64;
 
+/** Neighbouring characters that share a key, as runs. */
+export function split<K>(text: string, keyOf: (character: string) => K): { key: K; text: string }[] {
+  const out: { key: K; text: string }[] = [];
+  for (const character of text) {
+    const key = keyOf(character);
+    const last = out[out.length - 1];
+    if (last && last.key === key) last.text += character;
+    else out.push({ key, text: character });
+  }
+  return out;
+}
+
 const byCode = (runs: readonly (readonly number[])[]): Map<number, number> => {
   const map = new Map<number, number>();
   for (const [first, ...list] of runs) list.forEach((advance, i) => map.set(first! + i, advance));
@@ -151,6 +176,15 @@ class TableFace implements Face {
     if (other !== undefined) return (other / FALLBACK.unitsPerEm) * this.table.unitsPerEm;
     if (this.missing === 'boxes') return this.table.missing;
     return this.table.unitsPerEm * (WIDE.test(character) ? 1 : FALLBACK_ADVANCE);
+  }
+
+  runs(text: string): readonly FontRun[] {
+    const nameOf = (character: string): string => {
+      const code = character.codePointAt(0)!;
+      if (this.#advances.has(code) || ZERO_WIDTH.test(character)) return this.name;
+      return fallbackAdvance(code) === undefined ? 'missing' : 'fallback';
+    };
+    return split(text, nameOf).map(({ key, text: part }) => ({ text: part, font: null, name: key, scale: 1 }));
   }
 
   reach(text: string, size: number): { above: number; below: number } | null {

@@ -1,5 +1,5 @@
 import type { FontFamily } from '../../css/index.js';
-import type { Face, TextMetrics } from './metrics.js';
+import { split, type Face, type FontRun, type TextMetrics } from './metrics.js';
 
 /** What layout needs of an opened font file; lengths in font units. */
 export interface OpenFont {
@@ -15,6 +15,16 @@ export interface OpenFont {
   has(codePoint: number): boolean;
   /** Advance of a run shaped as a whole. */
   advance(text: string, kerning: boolean): number;
+  /** Outlines of such a run. */
+  outline(text: string, kerning: boolean): readonly Glyph[];
+}
+
+/** One drawn glyph; lengths in font units, y up. */
+export interface Glyph {
+  /** SVG path data. */
+  readonly path: string;
+  readonly x: number;
+  readonly y: number;
 }
 
 /** One face a page declares, with its file opened. */
@@ -134,6 +144,13 @@ class WebFontFace implements Face {
 
   #share(units: number, override: number | null): number {
     return (override ?? units / this.#lead.font.unitsPerEm) * this.#lead.sizeAdjust;
+  }
+
+  runs(text: string): readonly FontRun[] {
+    const ownerOf = (c: string) => this.faces.find((f) => f.font.has(c.codePointAt(0)!)) ?? null;
+    return split(text, ownerOf).flatMap(({ key, text: part }): readonly FontRun[] =>
+      key ? [{ text: part, font: key.font, name: key.family, scale: key.sizeAdjust }] : this.fallback.runs(part),
+    );
   }
 
   reach(text: string, size: number): { above: number; below: number } | null {

@@ -1,0 +1,123 @@
+import { bottom, type Rect } from '../base/index.js';
+import { descendants } from '../html/index.js';
+import type { Range } from '../ladder/index.js';
+import { findMenus, formOf, type Menu, type MenuForm, type MenuItem } from '../menus/index.js';
+import { setting, type Page, type Scene, type Setting } from '../scene/index.js';
+import { ladderOf } from './rungs.js';
+
+/** One picture of a page's menus: where, how they stand, and which part of the page shows them. */
+export interface Frame {
+  /** The band of widths in which the menus look alike, px. */
+  readonly band: Range;
+  readonly setting: Setting;
+  /** `closed`, or the move that opened something, with the name of the item. */
+  readonly pose: string;
+  /** Forms of the menus that show, main one first. */
+  readonly forms: readonly { readonly menu: string; readonly form: MenuForm }[];
+  /** Part of the page that is drawn, document px. */
+  readonly region: Rect;
+}
+
+export interface FrameOptions extends Range {
+  readonly height: number;
+  /** Widths to draw; one a band if left out. */
+  readonly widths?: readonly number[];
+  /** A pose to draw instead of the closed and the opened one. */
+  readonly pose?: { readonly state: Setting['pose']; readonly name: string };
+  readonly region: 'menu' | 'screen';
+}
+
+/** Widths people know their devices by: bands are drawn at one of them where they hold it, px. */
+const FAMILIAR = [375, 768, 1024, 1280, 1440];
+/** Room around the menus, px. */
+const AROUND = 16;
+
+/** What a contact sheet of a page shows: every band in which some menu looks its own way, closed and opened. */
+export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
+  const menus = findMenus(page.document);
+  const bands = bandsOf(page, options);
+  const places = options.widths
+    ? options.widths.map((width) => ({
+        width,
+        band: bands.find((b) => width >= b.from && width <= b.to) ?? { from: width, to: width },
+      }))
+    : bands.map((band) => ({ width: familiar(band), band }));
+  return places.flatMap(({ width, band }) => {
+    const at = (pose: Setting['pose'], name: string): Frame => {
+      const where = setting(width, { height: options.height, pose });
+      const scene = page.scene(where);
+      const forms = menus.map((menu) => ({ menu: menu.label, form: formOf(menu, scene) }));
+      return {
+        band,
+        setting: where,
+        pose: name,
+        forms: forms.filter(({ form }) => form !== 'none'),
+        region: options.region === 'screen' ? screenOf(scene) : regionOf(menus, scene),
+      };
+    };
+    if (options.pose) return [at(options.pose.state, options.pose.name)];
+    const opened = openingOf(menus, page, width, options.height);
+    return [at({}, 'closed'), ...(opened ? [at(opened.pose, opened.name)] : [])];
+  });
+}
+
+/** Rungs joined where what lies between them touches no menu. */
+function bandsOf(page: Page, { from, to, height }: FrameOptions): readonly Range[] {
+  const bands: { from: number; to: number }[] = [];
+  for (const rung of ladderOf(page, { from, to, height }).rungs) {
+    const last = bands[bands.length - 1];
+    if (last && rung.touches.length === 0) last.to = rung.to;
+    else bands.push({ from: rung.from, to: rung.to });
+  }
+  return bands;
+}
+
+const familiar = ({ from, to }: Range): number =>
+  FAMILIAR.find((width) => width >= from && width <= to) ?? Math.round(Math.min((from + to) / 2, from + 100));
+
+interface Opening {
+  readonly pose: Setting['pose'];
+  readonly name: string;
+}
+
+/** The first submenu that hover, or else focus, opens at a width; what scripts open is not known here. */
+function openingOf(menus: readonly Menu[], page: Page, width: number, height: number): Opening | null {
+  const closed = page.scene(setting(width, { height }));
+  for (const item of menus.flatMap((menu) => menu.items)) {
+    if (!item.submenu || !closed.seen(item.element) || shows(item, closed)) continue;
+    for (const [move, pose] of [
+      ['hover', { hovered: item.element }],
+      ['focus', { focused: item.element }],
+    ] as const)
+      if (shows(item, page.scene(setting(width, { height, pose }))))
+        return { pose, name: `${move} on “${item.label}”` };
+  }
+  return null;
+}
+
+const shows = ({ submenu, element }: MenuItem, scene: Scene): boolean =>
+  submenu !== null && [...descendants(submenu)].some((e) => e !== element && e.tag === 'a' && scene.seen(e) !== null);
+
+const screenOf = ({ medium, setting: { scroll } }: Scene): Rect => ({
+  x: scroll.x,
+  y: scroll.y,
+  width: medium.width,
+  height: medium.height,
+});
+
+/** From the top of the screen down to the end of the menus; all of it where one is held at the lower edge. */
+function regionOf(menus: readonly Menu[], scene: Scene): Rect {
+  const screen = screenOf(scene);
+  const parts = menus
+    .flatMap((menu) => [...menu.items.map((i) => i.element), ...menu.toggles.map((t) => t.element)])
+    .flatMap((element) => {
+      const rect = scene.seen(element);
+      return rect && rect.y < screen.y + screen.height
+        ? [{ rect, fixed: scene.nodes(element)[0]?.fixed ?? false }]
+        : [];
+    });
+  if (parts.length === 0) return screen;
+  const upper = parts.filter(({ rect, fixed }) => fixed || rect.y < screen.y + screen.height / 2);
+  const low = Math.max(0, ...(upper.length > 0 ? upper : parts).map(({ rect }) => bottom(rect))) - screen.y + AROUND;
+  return { ...screen, height: Math.min(screen.height, Math.max(low, 48)) };
+}

@@ -1,0 +1,4 @@
+export { drawSheet, type Drawing, type SheetOptions } from './sheet.js';
+export { MARKS, type MarkName, type Pin } from './marks.js';
+export { toPng } from './png.js';
+export type { Outlines } from './text.js';

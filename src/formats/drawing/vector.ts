@@ -1,0 +1,44 @@
+import type { Rect } from '../../core/base/index.js';
+import type { ElementNode, Scene } from '../../core/index.js';
+import type { Definitions } from './definitions.js';
+import { paint } from './paint.js';
+import { shape, type Shape } from './xml.js';
+
+/** The shapes and attributes a drawing inside a page may pass on: outlines and paint, nothing that runs or loads. */
+const SHAPES = new Set(['g', 'path', 'rect', 'circle', 'ellipse', 'line', 'polyline', 'polygon', 'svg']);
+const KEPT =
+  /^(d|x|y|x1|y1|x2|y2|cx|cy|r|rx|ry|width|height|points|transform|viewBox|preserveAspectRatio|fill-rule|clip-rule|stroke-width|stroke-linecap|stroke-linejoin|stroke-dasharray|stroke-miterlimit|opacity|fill-opacity|stroke-opacity)$/;
+const SAFE = /^[\w\s.,+\-%()#]*$/;
+
+/** An inline SVG, rebuilt from its shapes inside the room it has. */
+export function drawVector(element: ElementNode, room: Rect, scene: Scene, definitions: Definitions): Shape[] {
+  const made = rebuild(element, scene, definitions);
+  if (!made || room.width <= 0 || room.height <= 0) return [];
+  const { width, height } = element.attributes.has('viewBox')
+    ? { width: null, height: null }
+    : {
+        width: Number.parseFloat(element.attributes.get('width') ?? ''),
+        height: Number.parseFloat(element.attributes.get('height') ?? ''),
+      };
+  const view = element.attributes.get('viewBox') ?? (width && height ? `0 0 ${width} ${height}` : null);
+  return [shape('svg', { ...made.attributes, ...room, viewBox: view }, made.children)];
+}
+
+function rebuild(element: ElementNode, scene: Scene, definitions: Definitions): Shape | null {
+  if (!SHAPES.has(element.tag) || scene.style(element).display === 'none') return null;
+  const style = scene.style(element);
+  const attributes: Record<string, string | number | null> = {};
+  for (const [name, value] of element.attributes) if (KEPT.test(name) && SAFE.test(value)) attributes[name] = value;
+  Object.assign(attributes, painted('fill', style.fill, style), painted('stroke', style.stroke, style));
+  const children = element.elements.flatMap((child) => rebuild(child, scene, definitions) ?? []);
+  return shape(element.tag, attributes, children);
+}
+
+type Style = ReturnType<Scene['style']>;
+
+/** Colours pass; anything a drawing would have to look up is drawn as its own text colour. */
+function painted(name: 'fill' | 'stroke', value: string, style: Style): Record<string, string | number> {
+  if (value === 'none') return { [name]: 'none' };
+  if (/^currentcolor$/i.test(value)) return paint(name, style.color);
+  return SAFE.test(value) && !/url/i.test(value) ? { [name]: value } : paint(name, style.color);
+}
