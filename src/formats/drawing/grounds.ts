@@ -11,6 +11,7 @@ import {
 } from '../../core/css/index.js';
 import type { Definitions } from './definitions.js';
 import { paint } from './paint.js';
+import { drawAddress } from './vector.js';
 import { group, shape, type Shape } from './xml.js';
 
 /** Radii of the four corners from the upper left clockwise, px, scaled down where they would overlap. @spec css-backgrounds-3 §5.5 */
@@ -44,7 +45,7 @@ export function roundedPath({ x, y, width: w, height: h }: Rect, radii: readonly
 /** Shadow, background and borders of a box, lowest first. */
 export function drawGround(style: ComputedStyle, rect: Rect, definitions: Definitions): Shape[] {
   const radii = radiiOf(style, rect);
-  const out: Shape[] = shadows(style, rect, radii, definitions);
+  const out: Shape[] = shadows(style, rect, radii);
   const d = roundedPath(rect, radii);
   if (style.backgroundColor.a > 0) out.push(shape('path', { d, ...paint('fill', style.backgroundColor) }));
   if (style.backgroundClip !== 'text')
@@ -56,7 +57,10 @@ export function drawGround(style: ComputedStyle, rect: Rect, definitions: Defini
 export const TINT = { fill: '#c3ccd6' } as const;
 
 function drawImage(image: BackgroundImage, rect: Rect, d: string, definitions: Definitions): Shape {
-  if (image.kind !== 'gradient') return shape('path', { d, ...TINT });
+  if (image.kind !== 'gradient') {
+    const drawn = image.kind === 'url' ? drawAddress(image.url, rect) : null;
+    return drawn ?? shape('path', { d, ...TINT });
+  }
   const fill = `url(#${definitions.id('f', `${image.text}/${rect.width}/${rect.height}`, (id) => gradient(id, image, rect))})`;
   return shape('path', { d, fill });
 }
@@ -181,40 +185,52 @@ function outline(style: ComputedStyle, rect: Rect, radii: readonly number[]): Sh
   ];
 }
 
+const REM = 16;
+
 /** Outer shadows; those that fall inwards are left out. @spec css-backgrounds-3 §6.1 */
-function shadows(style: ComputedStyle, rect: Rect, radii: readonly number[], definitions: Definitions): Shape[] {
+function shadows(style: ComputedStyle, rect: Rect, radii: readonly number[]): Shape[] {
   if (style.boxShadow === 'none') return [];
   return splitCommas(parseComponents(style.boxShadow))
     .toReversed()
     .flatMap((part): Shape[] => {
       if (part.some((c) => c.type === 'ident' && c.name === 'inset')) return [];
-      const lengths = part.flatMap((c) => (c.type === 'dimension' || c.type === 'number' ? [c.value] : []));
+      const lengths = part.flatMap((c) =>
+        c.type === 'dimension'
+          ? [c.value * (c.unit === 'em' ? style.fontSize : c.unit === 'rem' ? REM : 1)]
+          : c.type === 'number'
+            ? [c.value]
+            : [],
+      );
       const colour = part.map((c) => readColour(c)).find((c) => c !== null)?.({ currentColor: style.color } as never);
       const [x = 0, y = 0, blur = 0, spread = 0] = lengths;
       if (!colour || colour.a === 0) return [];
-      const at = {
-        x: rect.x + x - spread,
-        y: rect.y + y - spread,
-        width: rect.width + 2 * spread,
-        height: rect.height + 2 * spread,
-      };
-      const filter = blur > 0 ? `url(#${definitions.id('b', String(blur), (id) => blurred(id, blur / 2))})` : null;
-      return [
-        shape('path', {
-          d: roundedPath(
-            at,
-            radii.map((r) => Math.max(0, r + spread)),
-          ),
-          filter,
-          ...paint('fill', colour),
-        }),
-      ];
+      return softened(blur).map(({ grow, share }) => {
+        const out = spread + grow;
+        const at = {
+          x: rect.x + x - out,
+          y: rect.y + y - out,
+          width: rect.width + 2 * out,
+          height: rect.height + 2 * out,
+        };
+        const d = roundedPath(
+          at,
+          radii.map((r) => Math.max(0, r + out)),
+        );
+        return at.width > 0 && at.height > 0
+          ? shape('path', { d, ...paint('fill', { ...colour, a: colour.a * share }) })
+          : group([]);
+      });
     });
 }
 
-const blurred = (id: string, deviation: number): Shape =>
-  shape('filter', { id, x: '-50%', y: '-200%', width: '200%', height: '500%' }, [
-    shape('feGaussianBlur', { stdDeviation: deviation }),
-  ]);
+const MOST_STEPS = 8;
 
-export { group };
+/** A soft edge as a pile of faint sheets, each a little larger: no filter has to be run. */
+function softened(blur: number): readonly { readonly grow: number; readonly share: number }[] {
+  if (blur <= 0) return [{ grow: 0, share: 1 }];
+  const steps = Math.min(MOST_STEPS, Math.ceil(blur / 2) + 1);
+  return Array.from({ length: steps }, (_, i) => ({
+    grow: blur / 2 - (i * blur) / (steps - 1 || 1),
+    share: 1 / steps,
+  }));
+}

@@ -99,7 +99,9 @@ function drawItem({ node }: PaintItem, scene: Scene, brush: Brush): Shape[] {
 
 /** File names of background pictures, in the corner of where they show. */
 function pictureNames(style: ComputedStyle, rect: Rect, brush: Brush): Shape[] {
-  const names = style.backgroundImage.flatMap((image) => (image.kind === 'url' ? [nameOf('', image.url)] : []));
+  const names = style.backgroundImage.flatMap((image) =>
+    image.kind === 'url' && !image.url.startsWith('data:') ? [nameOf('', image.url)] : [],
+  );
   const face = labelFace(brush);
   const text = names.join(', ');
   const width = face.width(text, LABEL, true);

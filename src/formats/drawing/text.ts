@@ -55,6 +55,8 @@ function drawPart(
   });
 }
 
+const RUN_TOGETHER = /[\u0590-\u08ff\u0900-\u0dff\ufb1d-\ufdff\ufe70-\ufeff]/;
+
 /** Text of a page: spaced letter by letter where the style asks for it, justified spaces widened. */
 export function drawText(
   text: string,
@@ -73,7 +75,8 @@ export function drawText(
   const natural = face.width(shown, size, kerning) + letter * [...shown].length + word * spaces;
   const stretch = spaces > 0 && at.width - natural > 0.5 && text === shown ? (at.width - natural) / spaces : 0;
   const base = { face, size, baseline: at.baseline, colour, kerning };
-  if (letter === 0 && word === 0 && stretch === 0)
+  // Letters of joined and right-to-left scripts cannot be set one by one.
+  if ((letter === 0 && word === 0 && stretch === 0) || RUN_TOGETHER.test(shown))
     return drawRun({ ...base, text: shown, x: at.x }, outlines, definitions);
   let x = at.x;
   const parts: Shape[] = [];

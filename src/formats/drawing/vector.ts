@@ -1,4 +1,6 @@
 import type { Rect } from '../../core/base/index.js';
+import { SourceText } from '../../core/base/index.js';
+import { parseHtml } from '../../core/html/index.js';
 import type { ElementNode, Scene } from '../../core/index.js';
 import type { Definitions } from './definitions.js';
 import { paint } from './paint.js';
@@ -22,6 +24,35 @@ export function drawVector(element: ElementNode, room: Rect, scene: Scene, defin
       };
   const view = element.attributes.get('viewBox') ?? (width && height ? `0 0 ${width} ${height}` : null);
   return [shape('svg', { ...made.attributes, ...room, viewBox: view }, made.children)];
+}
+
+/** A drawing inside an address (`data:image/svg+xml,…`), rebuilt the same way; null where there is none to read. */
+export function drawAddress(url: string, room: Rect): Shape | null {
+  const match = /^data:image\/svg\+xml[^,]*?(;base64)?,([^]*)$/i.exec(url);
+  if (!match || room.width <= 0 || room.height <= 0) return null;
+  try {
+    const text = match[1] ? Buffer.from(match[2]!, 'base64').toString('utf8') : decodeURIComponent(match[2]!);
+    const { elements } = parseHtml(new SourceText('drawing', text), { scripting: false });
+    const root = elements.find((element) => element.tag === 'svg');
+    const made = root ? bare(root) : null;
+    return made ? shape('svg', { ...made.attributes, ...room }, made.children) : null;
+  } catch {
+    return null;
+  }
+}
+
+/** Shapes by their own attributes alone. */
+function bare(element: ElementNode): Shape | null {
+  if (!SHAPES.has(element.tag)) return null;
+  const attributes: Record<string, string> = {};
+  for (const [name, value] of element.attributes)
+    if ((KEPT.test(name) || name === 'fill' || name === 'stroke') && SAFE.test(value) && !/url/i.test(value))
+      attributes[name] = value;
+  return shape(
+    element.tag,
+    attributes,
+    element.elements.flatMap((child) => bare(child) ?? []),
+  );
 }
 
 function rebuild(element: ElementNode, scene: Scene, definitions: Definitions): Shape | null {

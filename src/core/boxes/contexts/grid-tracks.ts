@@ -224,7 +224,7 @@ function shares(
     if (t.limit === Infinity) return t.fit === Infinity ? Infinity : Math.max(0, t.fit - t.base);
     return t.growable ? (t.fit === Infinity ? Infinity : Math.max(0, t.fit - t.limit)) : 0;
   };
-  let rest = share(got, affected, extra, room);
+  const rest = share(got, affected, extra, room);
   if (rest > 1e-6) {
     const chosen = affected.filter(beyond).filter((t) => part === 'base' || t.fit === Infinity);
     share(got, chosen.length > 0 ? chosen : part === 'base' ? affected : [], rest, () => Infinity);

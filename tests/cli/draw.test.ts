@@ -1,0 +1,50 @@
+import { existsSync, readFileSync } from 'node:fs';
+import { Site } from '../support/command.js';
+
+const site = new Site({
+  'page.html':
+    '<!doctype html><html><head><link rel=stylesheet href=site.css></head><body><nav aria-label="Main"><ul><li><a id=home href=a>Home</a></li><li><a href="javascript:void 0">Fares</a></li></ul></nav></body></html>',
+  'site.css': 'nav a { color: #777; background: #888 }\n@media (max-width: 600px) { nav li { display: inline } }',
+});
+afterAll(() => site.remove());
+const file = (name: string) => `${site.folder}/${name}`;
+
+test('a contact sheet as SVG, by default beside us', () => {
+  const { out, err, code } = site.run(['draw', 'page.html']);
+  expect([code, err]).toEqual([0, '']);
+  expect(out).toMatch(/^menus\.svg: 2 pictures of the menus of page\.html, 1280 × \d+ px\n$/);
+  expect(readFileSync(file('menus.svg'), 'utf8')).toMatch(/^<\?xml[^]*<svg /);
+});
+
+test('one width and pose as PNG', () => {
+  const words = ['draw', 'page.html', '--at', '375', '--pose', 'hover:#home', '--write', 'one.png', '--scale', '2'];
+  const { out, code } = site.run(words);
+  expect(code).toBe(0);
+  expect(out).toMatch(/^one\.png: 1 picture/);
+  expect(readFileSync(file('one.png')).readUInt32BE(16)).toBe(2 * (375 + 48));
+});
+
+test('findings are pinned and listed', () => {
+  expect(
+    site.run(['draw', 'page.html', '--at', '800', '--marks', 'findings,targets', '--write', 'found.svg']).code,
+  ).toBe(0);
+  const plain = site.run(['draw', 'page.html', '--at', '800', '--write', 'plain.svg']);
+  expect(plain.code).toBe(0);
+  expect(readFileSync(file('found.svg'), 'utf8')).toContain('#b01030');
+  expect(readFileSync(file('plain.svg'), 'utf8')).not.toContain('#b01030');
+});
+
+test.each<[string[], number, RegExp]>([
+  [['draw', 'page.html', '--write', 'menus.pdf'], 2, /no picture format is known for “menus\.pdf”.*\.svg or \.png/is],
+  [['draw', 'page.html', '--marks', 'glitter'], 2, /“glitter” is nothing to lay over a picture.*targets, order/s],
+  [['draw', 'page.html', '--scale', '9'], 2, /--scale 9 is out of range/],
+  [['draw', 'page.html', '--from', '900', '--to', '400'], 2, /wider than/],
+  [['draw', 'page.html', '--region', 'moon'], 2, /region/],
+  [['draw', 'gone.html'], 3, /does not exist/],
+  [['draw', 'page.html', '--write', 'nowhere/menus.svg'], 2, /folder nowhere does not exist/],
+])('%j', (words, expected, message) => {
+  const { code, err } = site.run(words);
+  expect(code).toBe(expected);
+  expect(err).toMatch(message);
+  expect(existsSync(file('menus.pdf'))).toBe(false);
+});
