@@ -78,6 +78,7 @@ function measureWidth(scene: Scene): MeasuredWidth {
 const isPressable = (element: ElementNode): boolean =>
   isFocusable(element) ||
   element.tag === 'label' ||
+  element.tag === 'a' ||
   ['onclick', 'role', 'aria-expanded', 'data-toggle', 'data-target'].some((name) => element.attributes.has(name));
 
 function topmost(rect: Rect | null, scene: Scene): string | null {
