@@ -66,7 +66,11 @@ export const TEXT = {
   textUnderlineOffset: lengthOr('auto', ['auto'], {}, { inherited: true }),
   textShadow: text('none', undefined, { inherited: true }),
   textOverflow: text('clip'),
-  whiteSpace: keyword(WHITE_SPACE, { inherited: true }),
+  whiteSpace: keyword(
+    WHITE_SPACE,
+    { inherited: true },
+    { 'preserve-breaks': 'pre-line', preserve: 'pre-wrap', collapse: 'normal', wrap: 'normal' },
+  ),
   textWrapStyle: keyword(['auto', 'balance', 'pretty', 'stable'], { inherited: true }),
   overflowWrap: keyword(['normal', 'break-word', 'anywhere'], { inherited: true }),
   wordBreak: keyword(['normal', 'break-all', 'keep-all', 'break-word', 'auto-phrase'], { inherited: true }),

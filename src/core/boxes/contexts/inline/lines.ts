@@ -101,6 +101,7 @@ function isVisible(pieces: readonly Piece[]): boolean {
       return (
         !EMPTY_TEXT.test(piece.text) ||
         piece.width > piece.trailing ||
+        (piece.text !== '' && /^(pre|pre-wrap|break-spaces)$/.test(piece.box.style.whiteSpace)) ||
         (piece.forced && /^(pre|pre-wrap|pre-line|break-spaces)$/.test(piece.box.style.whiteSpace))
       );
     return (
@@ -253,7 +254,11 @@ export function intrinsicOf(
   let lineStart = 0;
   let floating = 0;
   const closeLine = (end: number) => {
-    max = Math.max(max, line.without(trailingOf(pieces, lineStart, end)) + floating);
+    // Preserved spaces hang only where they do not fit, and here everything does.
+    const last = pieces[end - 1];
+    const hangs =
+      last?.kind === 'text' && last.box.style.whiteSpace === 'pre-wrap' ? 0 : trailingOf(pieces, lineStart, end);
+    max = Math.max(max, line.without(hangs) + floating);
     line = new Sum();
     floating = 0;
     lineStart = end;

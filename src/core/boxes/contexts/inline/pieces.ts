@@ -227,6 +227,7 @@ function cutText(
   };
   const mayBreak = (i: number): boolean =>
     breaksAnywhere(style) ||
+    (style.whiteSpace === 'break-spaces' && text[i - 1] === ' ') ||
     (paragraph.breaks.has(start + i) && !(style.hyphens === 'none' && text[i - 1] === '\u00ad'));
   for (let i = 0; i < text.length; i++) {
     if (keepsSpaces(style) && i > from && (text[i] === '\t') !== (text[i - 1] === '\t')) emit(i, false);
