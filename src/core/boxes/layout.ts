@@ -14,6 +14,8 @@ export interface Space {
   readonly fixedHeight?: number;
   /** An automatic width fits the content instead of filling the containing block. */
   readonly shrink?: boolean;
+  /** What percentage widths refer to, where it is not the width: NaN if nothing is known. */
+  readonly basis?: number;
   /** What percentage margins and padding refer to, where it is not the width. */
   readonly edges?: number;
   /** Whether a fixed height counts as definite for percentages inside. */
@@ -45,4 +47,4 @@ export interface Layout {
 }
 
 export const spaceKey = (space: Space): string =>
-  `${space.width}/${space.height}/${space.fixedWidth ?? ''}/${space.fixedHeight ?? ''}/${space.shrink ? 's' : ''}${space.definite ? 'd' : ''}${space.edges === undefined ? '' : `e${space.edges}`}`;
+  `${space.width}/${space.height}/${space.fixedWidth ?? ''}/${space.fixedHeight ?? ''}/${space.shrink ? 's' : ''}${space.definite ? 'd' : ''}${space.edges === undefined ? '' : `e${space.edges}`}${space.basis === undefined ? '' : `b${space.basis}`}`;

@@ -111,6 +111,7 @@ function spaceAcross(box: Box, { width, height, fixedWidth, fixedHeight, definit
   const port = isVertical(box.frame) ? layout.viewport.width : layout.viewport.height;
   return {
     width: Number.isNaN(height) ? port : height,
+    ...(Number.isNaN(height) ? { basis: NaN } : {}),
     height: width,
     shrink: true,
     edges: Number.isNaN(width) ? 0 : width,
@@ -135,9 +136,10 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
     return blockWidth(box, space.width, frame, layout);
   const margins = horizontal(usedMargins(box, space.width));
   const available = space.width - margins;
+  const basis = space.basis ?? space.width;
   const intrinsic = () => layout.intrinsic(box);
   const extra = frameWidth(frame);
-  const specified = box.anonymous ? null : widthFor(box, box.style.width, space.width, available, frame, intrinsic);
+  const specified = box.anonymous ? null : widthFor(box, box.style.width, basis, available, frame, intrinsic);
   let width = specified;
   if (width === null) {
     const ratio = preferredRatio(box);
@@ -148,7 +150,7 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
     const { min, max } = intrinsic();
     width = Math.max(min + extra, Math.min(max + extra, available));
   }
-  return clampWidth(box, width, space.width, available, frame, intrinsic);
+  return clampWidth(box, width, basis, available, frame, intrinsic);
 }
 
 function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): Fragment {
