@@ -52,9 +52,27 @@ const gapOf = (value: Box['style']['rowGap'], basis: number): number =>
 /** Builds the grid: explicit tracks, items in their slots, implicit tracks around. @spec css-grid-2 §7, §8 */
 function buildGrid(box: Box, width: number, height: number): Grid {
   const { style } = box;
+  const frame = frameOf(box, 0);
+  const limit = (size: typeof style.width, extra: number, read: typeof heightFor) => {
+    const value = box.anonymous ? null : read(box, size, NaN, frame);
+    return value === null ? NaN : Math.max(0, value - extra);
+  };
+  const readWidth: typeof heightFor = (of, size) =>
+    isLengthPercentage(size as never) ? widthFor(of, size, NaN, NaN, frame, () => ({ min: 0, max: 0 })) : null;
+  const least = {
+    x: limit(style.minWidth, frameWidth(frame), readWidth),
+    y: limit(style.minHeight, frameHeight(frame), heightFor),
+  };
+  const most = {
+    x: limit(style.maxWidth, frameWidth(frame), readWidth),
+    y: limit(style.maxHeight, frameHeight(frame), heightFor),
+  };
+  // Where the size is not known, a maximum counts as it; a minimum is to be filled.
   const repeats =
-    (available: number, gap: number) =>
+    (known: number, gap: number, low: number, high: number) =>
     (repeat: readonly TrackSize[], others: readonly TrackSize[]): number => {
+      const filling = Number.isNaN(known) && Number.isNaN(high) && low > 0;
+      const available = !Number.isNaN(known) ? known : !Number.isNaN(high) ? high : low;
       if (Number.isNaN(available) || repeat.length === 0) return 1;
       const size = (t: TrackSize) =>
         [t.max, t.min]
@@ -62,19 +80,20 @@ function buildGrid(box: Box, width: number, height: number): Grid {
           .find((v) => !Number.isNaN(v)) ?? 0;
       const one = repeat.reduce((sum, t) => sum + Math.max(1, size(t)) + gap, 0);
       const rest = others.reduce((sum, t) => sum + size(t) + gap, 0);
-      return Math.max(1, Math.floor((available + gap - rest) / one + 1e-6));
+      const times = (available + gap - rest) / one;
+      return Math.max(1, filling ? Math.ceil(times - 1e-6) : Math.floor(times + 1e-6));
     };
   const columns = expandTracks(
     style.gridTemplateColumns,
     style.gridTemplateAreas,
     'columns',
-    repeats(width, gapOf(style.columnGap, width)),
+    repeats(width, gapOf(style.columnGap, width), least.x, most.x),
   );
   const rows = expandTracks(
     style.gridTemplateRows,
     style.gridTemplateAreas,
     'rows',
-    repeats(height, gapOf(style.rowGap, height)),
+    repeats(height, gapOf(style.rowGap, height), least.y, most.y),
   );
   const boxes = box.children.filter(isInFlow).sort((a, b) => orderOf(a) - orderOf(b));
   const { items, rowOffset, columnOffset } = placeItems(boxes, rows, columns, style.gridAutoFlow);
