@@ -8,6 +8,7 @@ import { naturalTurned } from '../flows/turn.js';
 import { transformText, type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText, Quotes } from './content.js';
 import { Counters } from './counters.js';
+import { firstTextOf, splitFirstLetter } from './first-letter.js';
 import { collapseBorders } from '../contexts/table-borders.js';
 import { isReplaced, naturalSize, type ImageSizes } from './natural.js';
 import { wrapTableParts } from './tables.js';
@@ -200,7 +201,33 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   if (replaced) return;
   if (element.tag === 'input') text(box, inputLabel(element), style, building);
   else fill(box, element, building);
+  if (box.inner === 'flow' && box.outer !== 'inline') firstLetter(box, element, building);
   complete(box, building);
+}
+
+/** Puts the first letter of a block container into a box of its own where the page styles it. @spec css-pseudo-4 §2.2 */
+function firstLetter(box: Box, element: ElementNode, building: Building): void {
+  const style = building.styles.pseudo(element, 'first-letter');
+  const text = style && style.display !== 'none' ? firstTextOf(box) : null;
+  const parts = text ? splitFirstLetter(text.text) : null;
+  if (!style || !text || !parts) return;
+  const parent = text.parent!;
+  const floats = style.float !== 'none';
+  const part = make(building, {
+    element,
+    pseudo: 'first-letter',
+    style,
+    outer: floats ? 'block' : 'inline',
+    inner: 'flow',
+    parent,
+  });
+  const lettered = transformText(parts.letter, style.textTransform, '');
+  push(part, make(building, { style, outer: 'inline', inner: 'text', parent: part, text: lettered }));
+  const plain = (content: string): Box[] =>
+    content === ''
+      ? []
+      : [make(building, { style: text.computed, outer: 'inline', inner: 'text', parent, text: content })];
+  parent.children.splice(parent.children.indexOf(text), 1, ...plain(parts.space), part, ...plain(parts.rest));
 }
 
 const isOpen = (style: ComputedStyle): boolean => style.overflowX === 'visible' && style.overflowY === 'visible';

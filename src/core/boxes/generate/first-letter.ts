@@ -1,0 +1,36 @@
+import { isInFlow, type Box } from '../box.js';
+
+/** Punctuation that belongs to a first letter before and after it: all of it but dashes and connectors. */
+const PUNCTUATION = '[\\p{Ps}\\p{Pe}\\p{Pi}\\p{Pf}\\p{Po}]';
+const FIRST_LETTER = new RegExp(
+  `^([\\s\\u200b]*)(${PUNCTUATION}*(?:\\s?)[\\p{L}\\p{N}\\p{S}\\p{M}][\\p{M}\\u200d\\ufe0f]*${PUNCTUATION}*|${PUNCTUATION}+)`,
+  'u',
+);
+
+/** The text box that holds the first letter of a block container's first line; null where something else comes first. @spec css-pseudo-4 §2.2.1 */
+export function firstTextOf(box: Box): Box | null {
+  for (const child of box.children) {
+    if (child.inner === 'text') {
+      if (/^[\s\u200b]*$/.test(child.text)) continue;
+      return child.parent?.pseudo === 'first-letter' ? null : child;
+    }
+    if (!isInFlow(child)) {
+      if (child.pseudo === 'first-letter') return null;
+      continue;
+    }
+    if (child.inner !== 'flow' || child.outer === 'atomic') return null;
+    const inside = firstTextOf(child);
+    if (inside || child.children.length > 0) return inside;
+  }
+  return null;
+}
+
+/** Splits a text at its first letter: space in front, the letter with its punctuation, the rest; null without one. */
+export function splitFirstLetter(
+  text: string,
+): { readonly space: string; readonly letter: string; readonly rest: string } | null {
+  const match = FIRST_LETTER.exec(text);
+  if (!match) return null;
+  const [whole, space = '', letter = ''] = match;
+  return { space, letter, rest: text.slice(whole.length) };
+}
