@@ -54,18 +54,23 @@ export interface Fragment {
   readonly text: string;
 }
 
+const NONE: readonly never[] = Object.freeze([]);
+
 export function makeFragment(part: Pick<Fragment, 'box' | 'width' | 'height'> & Partial<Fragment>): Fragment {
+  // Written out: all fragments are of one shape, which makes reading them fast.
   return Object.freeze({
-    kind: 'box',
-    children: [],
-    margin: NO_EDGES,
-    border: NO_EDGES,
-    padding: NO_EDGES,
-    baseline: null,
-    lastBaseline: null,
-    outOfFlow: [],
-    text: '',
-    ...part,
+    kind: part.kind ?? 'box',
+    box: part.box,
+    width: part.width,
+    height: part.height,
+    children: part.children ?? NONE,
+    margin: part.margin ?? NO_EDGES,
+    border: part.border ?? NO_EDGES,
+    padding: part.padding ?? NO_EDGES,
+    baseline: part.baseline ?? null,
+    lastBaseline: part.lastBaseline ?? null,
+    outOfFlow: part.outOfFlow ?? NONE,
+    text: part.text ?? '',
   });
 }
 

@@ -299,7 +299,7 @@ export class Page {
       if (!alike(before.of(element), after.of(element))) return false;
       return (
         !after.hasPseudo(element) ||
-        (['before', 'after'] as const).every((name) => alike(before.pseudo(element, name), after.pseudo(element, name)))
+        MAKE_BOXES.every((name) => alike(before.pseudo(element, name), after.pseudo(element, name)))
       );
     });
   }
@@ -309,10 +309,7 @@ export class Page {
     const { elements } = this.document;
     const samePseudos = (other: StyleTree) =>
       elements.every(
-        (e) =>
-          !styles.hasPseudo(e) ||
-          (other.pseudo(e, 'before') === styles.pseudo(e, 'before') &&
-            other.pseudo(e, 'after') === styles.pseudo(e, 'after')),
+        (e) => !styles.hasPseudo(e) || MAKE_BOXES.every((name) => other.pseudo(e, name) === styles.pseudo(e, name)),
       );
     const known = this.#trees.find(
       (entry) => elements.every((e) => entry.styles.of(e) === styles.of(e)) && samePseudos(entry.styles),
@@ -329,6 +326,8 @@ export class Page {
   }
 }
 
+/** Pseudo-elements that have boxes of their own. */
+const MAKE_BOXES = ['before', 'after', 'first-letter'] as const;
 const CONTAINER_ROUNDS = 6;
 
 /** Content boxes of all size containers of a scene. */

@@ -228,6 +228,14 @@ function isBare({ style, inner, outer, anonymous }: Box): boolean {
 /** Room of an inline box: its own fragment's, or that of what it holds where browsers keep no fragment for it. */
 function inlineRect(node: PaintNode): Rect {
   if (!isCulled(node)) return node.rect;
+  let known = culledRects.get(node);
+  if (!known) culledRects.set(node, (known = heldRect(node)));
+  return known;
+}
+
+const culledRects = new WeakMap<PaintNode, Rect>();
+
+function heldRect(node: PaintNode): Rect {
   return node.children.filter(isInlineBox).reduce((all, child) => {
     const { border, padding } = child.fragment;
     const raised = border.top + padding.top + border.bottom + padding.bottom > 0;
@@ -240,20 +248,23 @@ const isInlineBox = (node: PaintNode): boolean =>
 
 /** Bare, and every inline box inside, as far as they are bare too, stands on the same baseline in the same metrics. */
 function isCulled(node: PaintNode): boolean {
-  return isInlineBox(node) && isBare(node.box) && alike(node, node);
+  if (!isInlineBox(node) || !isBare(node.box)) return false;
+  let known = culled.get(node);
+  if (known === undefined)
+    culled.set(node, (known = node.children.filter(isInlineBox).every((c) => standsWith(c, node))));
+  return known;
 }
 
-function alike(node: PaintNode, outer: PaintNode): boolean {
+const culled = new WeakMap<PaintNode, boolean>();
+
+function standsWith(child: PaintNode, outer: PaintNode): boolean {
   const above = (of: PaintNode) => (of.fragment.baseline ?? 0) - of.fragment.border.top - of.fragment.padding.top;
   const area = ({ fragment: { height, border, padding } }: PaintNode) =>
     height - border.top - padding.top - border.bottom - padding.bottom;
-  return node.children
-    .filter(isInlineBox)
-    .every(
-      (child) =>
-        child.box.style.verticalAlign === 'baseline' &&
-        above(child) === above(outer) &&
-        area(child) === area(outer) &&
-        (!isBare(child.box) || alike(child, outer)),
-    );
+  return (
+    child.box.style.verticalAlign === 'baseline' &&
+    above(child) === above(outer) &&
+    area(child) === area(outer) &&
+    (!isBare(child.box) || isCulled(child))
+  );
 }

@@ -137,4 +137,22 @@ export const cases: readonly LayoutCase[] = [
       g: [0, 151, 800, 20],
     },
   },
+  {
+    name: 'first letters',
+    css: 'p::first-letter{font-size:40px;line-height:1;padding:2px}',
+    body: '<p id=a>Over the water</p><p id=b>“Quoted” words</p><div><p id=c>Bold start</p></div><p id=f>  9 boats</p>',
+    boxes: { a: [0, 16, 800, 40], b: [0, 72, 800, 40], c: [0, 128, 800, 40], f: [0, 184, 800, 40] },
+  },
+  {
+    name: 'floating first letters',
+    css: 'p::first-letter{float:left;font-size:40px;line-height:40px;margin-right:4px}',
+    body: '<p id=a>Over <b id=b>the</b> water and back</p>',
+    boxes: { a: [0, 16, 800, 20], b: [61.8, 17, 24, 17] },
+  },
+  {
+    name: 'preserved spaces',
+    css: 'div{float:left;clear:left;border:1px solid}',
+    body: '<div id=a style="white-space:pre-wrap">a  </div><div id=b style="white-space:break-spaces;width:0">a  b</div><div id=c style="white-space:pre-wrap;width:min-content">a  b </div>',
+    boxes: { a: [0, 0, 19.8, 22], b: [0, 22, 2, 62], c: [0, 84, 10.91, 42] },
+  },
 ];

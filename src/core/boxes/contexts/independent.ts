@@ -25,6 +25,10 @@ import { layoutTable } from './table.js';
 
 type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'viewport'>;
 
+/** Formatting contexts inside each other that are laid out: more than any page has, less than the stack holds. */
+const DEEPEST = 200;
+const NOTHING: Intrinsic = Object.freeze({ min: 0, max: 0 });
+
 /** Makes the functions that formatting contexts call back for their children, with memory of their results. */
 export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
   const layout: Layout = {
@@ -34,7 +38,7 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
       const key = spaceKey(space);
       const found = known?.get(key);
       if (found) return found;
-      const made = layoutIndependent(box, space, layout);
+      const made = deeper(() => layoutIndependent(box, space, layout)) ?? makeFragment({ box, width: 0, height: 0 });
       if (known) known.set(key, made);
       else memory.fragments.set(box, new Map([[key, made]]));
       return made;
@@ -47,8 +51,26 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
       known.set(key, made);
       return made;
     },
-    intrinsic: (box) => remember(memory.intrinsic, box, () => intrinsicWidths(box, layout)),
+    intrinsic: (box) => remember(memory.intrinsic, box, () => deeper(() => intrinsicWidths(box, layout)) ?? NOTHING),
     contribution: (box) => remember(memory.contribution, box, () => contributionOf(box, layout)),
+  };
+  let depth = 0;
+  /** Goes down one formatting context; null beyond the deepest that is laid out. */
+  const deeper = <T>(make: () => T): T | null => {
+    if (depth >= DEEPEST) {
+      layout.limits.add(
+        'budget',
+        `formatting contexts nested more than ${DEEPEST} deep`,
+        'what lies deeper has no size',
+      );
+      return null;
+    }
+    depth++;
+    try {
+      return make();
+    } finally {
+      depth--;
+    }
   };
   return layout;
 }

@@ -1,3 +1,4 @@
+import { hasPercent } from '../../../css/index.js';
 import { isFloating, isOutOfFlow, type Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
 import { needsFullBreaks, OBJECT, shortBreaks } from '../../text/index.js';
@@ -18,6 +19,8 @@ export interface Paragraph {
   readonly breaks: ReadonlySet<number>;
   /** Set from the right: its lines are laid out from the left and mirrored. */
   readonly mirrored: boolean;
+  /** Nothing in it depends on the width it is set in: no pieces of their own layout, no percentages. */
+  readonly rigid: boolean;
 }
 
 interface Collecting {
@@ -37,10 +40,18 @@ export function paragraphOf(container: Box, layout: Pick<Layout, 'breaks' | 'lim
     for (const child of container.children) collect(child, work);
     const { items, text } = work;
     const mirrored = container.style.direction === 'rtl' && !isLeftToRight(text);
-    paragraph = { items, text, breaks: breaksOf(text, layout), mirrored };
+    paragraph = { items, text, breaks: breaksOf(text, layout), mirrored, rigid: items.every(isRigid) };
     known.set(container, paragraph);
   }
   return paragraph;
+}
+
+function isRigid({ kind, box: { style } }: Item): boolean {
+  if (kind === 'atomic') return false;
+  if (kind !== 'open') return true;
+  return [style.marginLeft, style.marginRight, style.paddingLeft, style.paddingRight].every(
+    (edge) => edge === 'auto' || !hasPercent(edge),
+  );
 }
 
 const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff]/;

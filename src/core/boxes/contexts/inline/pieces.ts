@@ -2,6 +2,7 @@ import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
+import type { Face, TextMetrics } from '../../text/index.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import type { Item, Paragraph } from './items.js';
 
@@ -19,8 +20,15 @@ export interface Piece {
   readonly forced: boolean;
 }
 
-export function faceOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>) {
-  return layout.metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
+const faces = new WeakMap<TextMetrics, WeakMap<ComputedStyle, Face>>();
+
+/** The face a style is set in; remembered by style. */
+export function faceOf(style: ComputedStyle, { metrics }: Pick<Layout, 'metrics'>): Face {
+  let known = faces.get(metrics);
+  if (!known) faces.set(metrics, (known = new WeakMap()));
+  let face = known.get(style);
+  if (!face) known.set(style, (face = metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal')));
+  return face;
 }
 
 /** Width of text in a style, letter and word spacing included. `before` is the character in front of it. */
@@ -53,6 +61,20 @@ export function piecesOf(
   layout: Layout,
   atomicWidth: (box: Box) => number,
 ): Piece[] {
+  if (!paragraph.rigid) return cutParagraph(paragraph, basis, layout, atomicWidth);
+  let known = rigid.get(paragraph);
+  if (known?.metrics !== layout.metrics)
+    rigid.set(
+      paragraph,
+      (known = { metrics: layout.metrics, pieces: cutParagraph(paragraph, 0, layout, atomicWidth) }),
+    );
+  return known.pieces;
+}
+
+/** Pieces of paragraphs that are the same at every width. */
+const rigid = new WeakMap<Paragraph, { readonly metrics: TextMetrics; readonly pieces: Piece[] }>();
+
+function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomicWidth: (box: Box) => number): Piece[] {
   const pieces: Piece[] = [];
   const { items, breaks, text: whole, mirrored } = paragraph;
   let styleBefore: ComputedStyle | null = null;

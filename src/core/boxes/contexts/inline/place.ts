@@ -44,8 +44,17 @@ function contentExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): E
   return { above: half, below: half };
 }
 
+const struts = new WeakMap<ComputedStyle, { readonly metrics: Layout['metrics']; readonly strut: Extent }>();
+
 /** Content area with half the leading on each side; the upper half is rounded down, as browsers do. */
 export function leadedExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
+  let known = struts.get(style);
+  if (known?.metrics !== layout.metrics)
+    struts.set(style, (known = { metrics: layout.metrics, strut: findLeaded(style, layout) }));
+  return known.strut;
+}
+
+function findLeaded(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
   const { above, below } = contentExtent(style, layout);
   const spare = lineHeightOf(style, layout) - above - below;
   const upper = Math.floor(spare / 2);
@@ -109,7 +118,14 @@ export interface LineResult {
 
 function levelOf(style: ComputedStyle, parent: Level | null, strut: Extent): Level {
   const value = parent ? style.verticalAlign : 'baseline';
-  return { style, parent, align: value === 'top' || value === 'bottom' ? value : 'baseline', shift: 0, ...strut };
+  return {
+    style,
+    parent,
+    align: value === 'top' || value === 'bottom' ? value : 'baseline',
+    shift: 0,
+    above: strut.above,
+    below: strut.below,
+  };
 }
 
 /** Places the pieces of one line: inline boxes with their children, baselines, the height of the line box. */
@@ -136,8 +152,21 @@ class LineBuilder {
   }
 
   open(box: Box, continued: boolean): void {
-    const level = levelOf(box.style, this.level, leadedExtent(box.style, this.input.layout));
-    this.stack.push({ ...level, box, startX: this.x, children: [], continued });
+    const { style } = box;
+    const strut = leadedExtent(style, this.input.layout);
+    const { verticalAlign: value } = style;
+    this.stack.push({
+      style,
+      parent: this.level,
+      align: value === 'top' || value === 'bottom' ? value : 'baseline',
+      shift: 0,
+      above: strut.above,
+      below: strut.below,
+      box,
+      startX: this.x,
+      children: [],
+      continued,
+    });
   }
 
   close(ends: boolean): void {

@@ -1,0 +1,46 @@
+import { find, pageFrom, sceneAt } from '../support/page.js';
+
+const nest = (open: string, close: string, times: number): string =>
+  `<!doctype html><body>${open.repeat(times)}<b id=x>x</b>${close.repeat(times)}`;
+const DEEP = /nested more than \d+ deep/;
+
+describe('pages that would take layout forever end', () => {
+  test.each<[string, string, boolean]>([
+    ['inline boxes', nest('<span>', '</span>', 2000), false],
+    ['blocks', nest('<div>', '</div>', 3000), false],
+    ['inline-blocks', nest('<div style="display:inline-block">', '</div>', 450), true],
+    ['flex containers', nest('<div style="display:flex">', '</div>', 450), true],
+    ['grids', nest('<div style="display:grid">', '</div>', 450), true],
+    ['floats', nest('<div style="float:left">', '</div>', 450), true],
+    [
+      'flows across each other',
+      nest('<div style="writing-mode:vertical-rl"><div style="writing-mode:horizontal-tb">', '</div></div>', 20),
+      false,
+    ],
+    ['tables', nest('<table><tr><td>', '</td></tr></table>', 60), false],
+  ])('%s inside each other', (_, html, cut) => {
+    const page = pageFrom(html);
+    const scene = sceneAt(page, 800);
+    expect(scene.rect(page.document.body!)!.width).toBe(784);
+    expect(page.limits.some(({ kind, subject }) => kind === 'budget' && DEEP.test(subject))).toBe(cut);
+    expect(scene.rect(find(page, '#x'))).toEqual(cut ? null : expect.objectContaining({ width: expect.any(Number) }));
+  });
+
+  test('a table of ten thousand cells, its borders collapsed', () => {
+    const row = `<tr>${'<td>cell</td>'.repeat(100)}</tr>`;
+    const page = pageFrom(
+      `<!doctype html><style>table{border-collapse:collapse}td{border:1px solid;padding:0}</style><table id=t>${row.repeat(100)}</table>`,
+    );
+    const rect = sceneAt(page, 800).rect(find(page, '#t'))!;
+    // Fewer lines than cells: neighbours share them.
+    expect(rect.height).toBeGreaterThan(100 * 18);
+    expect(rect.height).toBeLessThan(100 * 20);
+  });
+
+  test('a megabyte of text in one block', () => {
+    const page = pageFrom(`<!doctype html><p id=p>${'over the water and back again '.repeat(36_000)}</p>`);
+    const lines = sceneAt(page, 800).rect(find(page, '#p'))!.height / 18;
+    expect(lines).toBeGreaterThan(8000);
+    expect(Number.isInteger(Math.round(lines * 100) / 100)).toBe(true);
+  });
+});
