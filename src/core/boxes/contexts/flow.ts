@@ -395,12 +395,15 @@ function besideFloats(
     const right = Math.min(gap.right - flow.x, width - margins.right);
     const free = gap.left <= flow.x && gap.right >= flow.x + width;
     if (free) return { fragment: alone, x: alone.margin.left, y };
-    const stretches = automatic && box.inner !== 'table' && box.inner !== 'replaced';
-    const narrowest = stretches ? layout.intrinsic(box).min + frameWidth(frameOf(box, width)) : alone.width;
+    const stretches = automatic && box.inner !== 'table' && box.inner !== 'replaced' && box.frame === box.mode;
+    const shrinks = automatic && box.inner === 'table';
+    const narrowest = stretches || shrinks ? layout.intrinsic(box).min + frameWidth(frameOf(box, width)) : alone.width;
     if (narrowest <= right - left + 1 / 64) {
       const fragment = stretches
         ? layout.place(box, { width, height: basis, fixedWidth: Math.min(alone.width, right - left) })
-        : alone;
+        : shrinks && alone.width > right - left
+          ? layout.place(box, { width: right - left, height: basis })
+          : alone;
       const rtl = box.parent?.style.direction === 'rtl';
       return {
         fragment,

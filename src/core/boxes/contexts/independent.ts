@@ -14,7 +14,7 @@ import { isOrthogonal, isVertical } from '../flows/modes.js';
 import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.js';
 import { usedMargins } from '../used/edges.js';
 import { replacedSize } from '../used/replaced.js';
-import { clampWidth, frameWidth, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
+import { clampWidth, frameWidth, preferredRatio, shrinkToFit, widthFor, type Frame } from '../used/sizes.js';
 import { layoutFlex } from './flex.js';
 import { blockWidth, frameOf, horizontalMargins, layoutFlowRoot, specifiedHeight } from './flow.js';
 import { layoutGrid } from './grid.js';
@@ -170,7 +170,7 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
   }
   if (width === null) {
     const { min, max } = intrinsic();
-    width = Math.max(min + extra, Math.min(max + extra, available));
+    width = shrinkToFit(min + extra, max + extra, available);
   }
   return clampWidth(box, width, basis, available, frame, intrinsic);
 }

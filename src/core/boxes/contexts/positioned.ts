@@ -22,6 +22,7 @@ import {
   frameWidth,
   heightFor,
   preferredRatio,
+  shrinkToFit,
   widthFor,
   type Frame,
 } from '../used/sizes.js';
@@ -247,7 +248,7 @@ function absoluteSize(
   }
   if (width === null && !crossed) {
     const { min, max } = intrinsic();
-    width = Math.max(min + extraX, Math.min(max + extraX, Math.max(0, availableX)));
+    width = shrinkToFit(min + extraX, max + extraX, Math.max(0, availableX));
   }
   if (width !== null) width = clampWidth(box, width, area.width, availableX, frame, intrinsic);
   let height = askedY;

@@ -40,8 +40,12 @@ export function widthFor(
   return Number.isNaN(length) ? null : snap(outer(box, Math.max(0, length), extra));
 }
 
+/** @spec css2 §10.3.5 */
+export const shrinkToFit = (min: number, max: number, available: number): number =>
+  Math.min(max, Math.max(min, available));
+
 const fit = (available: number, { min, max }: Intrinsic): number =>
-  Number.isNaN(available) ? max : Math.max(min, Math.min(max, available));
+  Number.isNaN(available) ? max : shrinkToFit(min, max, available);
 
 /** The border-box height a sizing value stands for; null where it is automatic or its percentage basis is not definite. */
 export function heightFor(box: Box, value: Sizing, basis: number, frame: Frame): number | null {

@@ -297,7 +297,7 @@ export function intrinsicOf(
     i = end;
   }
   closeLine(pieces.length);
-  return { min, max: Math.max(min, max) };
+  return { min, max };
 }
 
 export type { Gap };
