@@ -50,6 +50,8 @@ export interface Box {
   readonly marker: boolean;
   /** Of tables whose borders collapse, and of their cells: the halves that take the place of their own borders, px. */
   readonly collapsed: Edges | null;
+  /** Of block containers: the style of their first line, where the page gives it one. */
+  readonly firstLine: ComputedStyle | null;
   /** The viewport took over its overflow: it neither clips nor contains floats by it. @spec css-overflow-3 §3.3 */
   readonly viewport: boolean;
 }

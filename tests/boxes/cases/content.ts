@@ -155,4 +155,28 @@ export const cases: readonly LayoutCase[] = [
     body: '<div id=a style="white-space:pre-wrap">a  </div><div id=b style="white-space:break-spaces;width:0">a  b</div><div id=c style="white-space:pre-wrap;width:min-content">a  b </div>',
     boxes: { a: [0, 0, 19.8, 22], b: [0, 22, 2, 62], c: [0, 84, 10.91, 42] },
   },
+  {
+    name: 'first lines',
+    css: 'p::first-line{font-size:30px;line-height:40px}',
+    body: '<p id=a style="width:200px">Over the water and <b id=b>back again</b> by supper</p><p id=c>x</p>',
+    boxes: { a: [0, 16, 200, 60], b: [31.14, 57, 82.7, 17], c: [0, 92, 800, 40] },
+  },
+  {
+    name: 'first lines around generated text',
+    css: 'p{font:16px Times}p::first-line{font-family:monospace}p::before{content:"1. "}',
+    body: '<p id=a>Over the water<br>and <i id=b>back</i> again</p>',
+    boxes: { a: [0, 16, 800, 36], b: [27.11, 34, 30.2, 17] },
+  },
+  {
+    name: 'small first lines',
+    css: 'p::first-line{font-size:8px}',
+    body: '<div><p id=a style="width:120px">Over the water and back again and <b id=b>once more</b></p></div>',
+    boxes: { a: [0, 16, 120, 40], b: [31.14, 37, 80.92, 17] },
+  },
+  {
+    name: 'tables beside floats',
+    css: '#f{float:left;width:100px;height:80px}td{padding:0}span{display:inline-block;width:150px;height:30px}',
+    body: '<div style="width:300px"><div id=f></div><table id=t cellspacing=0><tr><td id=a><span></span> <span></span></td></tr></table></div>',
+    boxes: { f: [0, 0, 100, 80], t: [100, 0, 200, 70], a: [100, 0, 200, 70] },
+  },
 ];

@@ -115,6 +115,7 @@ function make(building: Pick<Building, 'next'>, { style, ...draft }: Draft): Box
     centred: false,
     marker: false,
     collapsed: null,
+    firstLine: null,
     viewport: false,
     children: [],
     computed: style,
@@ -185,9 +186,12 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   const replaced = isReplaced(element);
   const natural: NaturalSize | null = replaced ? naturalSize(element, style, building.images, building.metrics) : null;
   const centred = !replaced && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
+  const firstLine =
+    inner === 'flow' && outer !== 'inline' && !replaced ? building.styles.pseudo(element, 'first-line') : null;
   const box = make(building, {
     element,
     style,
+    firstLine: firstLine && styleInFlow(firstLine, style.writingMode),
     outer: replaced || centred ? (outer === 'inline' ? 'atomic' : outer) : outerIn(outer, inner, style, parent),
     inner: replaced ? 'replaced' : inner,
     parent,
@@ -363,6 +367,7 @@ function wrapRuns(box: Box, building: Building, items: boolean): void {
         inner: 'flow',
         parent: box,
         anonymous: true,
+        firstLine: box.children.some(isInFlow) ? null : box.firstLine,
       });
       for (const child of run) wrapper.children.push(adopt(child, wrapper));
       box.children.push(wrapper);

@@ -42,7 +42,7 @@ export function widthFor(
 
 /** @spec css2 §10.3.5 */
 export const shrinkToFit = (min: number, max: number, available: number): number =>
-  Math.min(max, Math.max(min, available));
+  Math.max(min, Math.min(max, available));
 
 const fit = (available: number, { min, max }: Intrinsic): number =>
   Number.isNaN(available) ? max : shrinkToFit(min, max, available);

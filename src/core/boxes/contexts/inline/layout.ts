@@ -4,7 +4,7 @@ import { carriedFrom, horizontal, makeFragment, type Fragment, type OutOfFlow, t
 import type { Intrinsic, Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
 import type { Floats } from '../floats.js';
-import { paragraphOf } from './items.js';
+import { paragraphOf, type Paragraph } from './items.js';
 import { intrinsicOf, takeLine, type Line } from './lines.js';
 import { piecesOf, type Piece } from './pieces.js';
 import { lineHeightOf, placeLine } from './place.js';
@@ -94,11 +94,12 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     const start = findRoom(pieces, from, run.y, estimate, offset, space, layout);
     run.y = start.y;
     const room = start.right - start.left - offset;
-    const taken = takeLine(pieces, from, room, layout);
-    pieces = taken.pieces;
+    const styled = first ? firstLineOf(container, pieces, from, room, space, layout) : null;
+    const taken = styled ?? takeLine(pieces, from, room, layout);
+    if (!styled) pieces = taken.pieces;
     const placed = placeInLineFloats(taken.line, start, run, space);
     emit(
-      container,
+      styled ? inFirstLine(container) : container,
       taken.line,
       { left: placed.left + offset, right: placed.right },
       run,
@@ -106,6 +107,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
       layout,
       atomics,
       from + taken.line.pieces.length >= pieces.length,
+      styled ? { from: container, line: container.firstLine! } : null,
     );
     from = Math.max(taken.next, from + 1);
     if (taken.line.visible) first = false;
@@ -118,6 +120,62 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     outOfFlow: run.outOfFlow,
     lined: run.lined,
   };
+}
+
+const firstLines = new WeakMap<Box, { readonly container: Box; readonly paragraph: Paragraph }>();
+
+/** Properties text of the first line takes from it where it has them from the container itself. @spec css-pseudo-4 §2.1.2 */
+const FROM_FIRST_LINE = [
+  'fontFamily',
+  'fontSize',
+  'fontWeight',
+  'fontStyle',
+  'lineHeight',
+  'letterSpacing',
+  'wordSpacing',
+] as const;
+
+function inFirstLine(container: Box): Box {
+  return firstLines.get(container)?.container ?? container;
+}
+
+/** The first line in its own style; null where it has none, or where a word has to be cut. */
+function firstLineOf(
+  container: Box,
+  pieces: readonly Piece[],
+  from: number,
+  room: number,
+  space: InlineSpace,
+  layout: Layout,
+): ReturnType<typeof takeLine> | null {
+  const { firstLine: style } = container;
+  if (!style) return null;
+  let known = firstLines.get(container);
+  if (!known) {
+    const paragraph = paragraphOf(container, layout);
+    const items = paragraph.items.map((item) =>
+      item.kind === 'text' ? { ...item, box: textInFirstLine(item.box, container, style) } : item,
+    );
+    known = { container: { ...container, style }, paragraph: { ...paragraph, items, rigid: false } };
+    firstLines.set(container, known);
+  }
+  const own = piecesOf(known.paragraph, space.width, layout, (box) => {
+    const fragment = layout.place(box, { width: space.width, height: space.height, shrink: true });
+    return fragment.width + horizontal(fragment.margin);
+  });
+  if (own.length !== pieces.length) return null;
+  const taken = takeLine(own, from, room, layout);
+  return taken.pieces === own ? taken : null;
+}
+
+const textInFirstLine = (box: Box, container: Box, line: Box['style']): Box => ({
+  ...box,
+  style: styleInFirstLine(box, container, line),
+});
+
+function styleInFirstLine({ style }: Box, container: Box, line: Box['style']): Box['style'] {
+  const taken = FROM_FIRST_LINE.filter((key) => style[key] === container.style[key]);
+  return Object.create(style, Object.fromEntries(taken.map((key) => [key, { value: line[key] }]))) as Box['style'];
 }
 
 /** Floats and absolute boxes at the start of a line take no part in it. */
@@ -261,6 +319,7 @@ function emit(
   layout: Layout,
   atomics: ReadonlyMap<Box, Fragment>,
   last: boolean,
+  first: { readonly from: Box; readonly line: Box['style'] } | null,
 ): void {
   const { mirrored } = paragraphOf(container, layout);
   const turned = container.mode === 'vertical-lr';
@@ -277,6 +336,7 @@ function emit(
     basis: space.width,
     layout,
     atomics,
+    styleOf: first ? (box) => styleInFirstLine(box, first.from, first.line) : (box) => box.style,
     open: run.open,
     trailing: true,
     mirrored,

@@ -253,6 +253,9 @@ export function intrinsicOf(
   let line = new Sum();
   let lineStart = 0;
   let floating = 0;
+  // The narrowest line as it grows: its width, and where the next part would begin.
+  let narrow = 0;
+  let reached = 0;
   const closeLine = (end: number) => {
     // Preserved spaces hang only where they do not fit, and here everything does.
     const last = pieces[end - 1];
@@ -284,7 +287,12 @@ export function intrinsicOf(
       .some(
         (p) => p.kind === 'text' && (p.box.style.overflowWrap === 'anywhere' || p.box.style.wordBreak === 'break-word'),
       );
-    min = Math.max(min, anywhere ? widestCharacter(pieces.slice(i, end), layout) : unit.width - unit.trailing);
+    const least = anywhere ? widestCharacter(pieces.slice(i, end), layout) : unit.width - unit.trailing;
+    // Negative margins may draw a part back so far that it fits on the line before it.
+    const joins = reached !== 0 && reached + least <= 0;
+    if (!joins) min = Math.max(min, narrow);
+    narrow = joins ? reached + least : least;
+    reached = joins ? reached + unit.width : unit.width;
     for (let j = i; j < end; j++) {
       if (pieces[j]!.kind === 'float') {
         const size = floats(pieces[j]!);
@@ -293,11 +301,15 @@ export function intrinsicOf(
       }
     }
     for (let j = i; j < end; j++) line.add(pieces[j]!);
-    if (pieces[end - 1]!.forced) closeLine(end);
+    if (pieces[end - 1]!.forced) {
+      closeLine(end);
+      reached = 0;
+    }
     i = end;
   }
   closeLine(pieces.length);
-  return { min, max };
+  min = Math.max(min, narrow);
+  return { min, max: Math.max(min, max) };
 }
 
 export type { Gap };

@@ -97,6 +97,8 @@ export interface LineInput {
   readonly basis: number;
   readonly layout: Layout;
   readonly atomics: ReadonlyMap<Box, Fragment>;
+  /** The style of an inline box on this line, where it is not its own: in first lines. */
+  readonly styleOf: (box: Box) => ComputedStyle;
   /** Inline boxes that are open when the line begins. */
   readonly open: readonly Box[];
   readonly trailing: boolean;
@@ -152,7 +154,7 @@ class LineBuilder {
   }
 
   open(box: Box, continued: boolean): void {
-    const { style } = box;
+    const style = this.input.styleOf(box);
     const strut = leadedExtent(style, this.input.layout);
     const { verticalAlign: value } = style;
     this.stack.push({
