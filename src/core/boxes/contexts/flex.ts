@@ -449,7 +449,7 @@ function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): n
   let size = definite ? c.crossSize : natural;
   if (!definite && c.row)
     size = Math.max(0, clampHeight(c.box, natural + frameHeight(frame), space.height, frame) - frameHeight(frame));
-  const align = c.box.style.alignContent.replace(/^(safe|unsafe) /, '');
+  const align = linesTowards(c);
   const spare = size - natural;
   if (!single && (align === 'normal' || align === 'stretch') && spare > 0)
     for (const line of lines) line.cross += spare / lines.length;
@@ -466,6 +466,14 @@ function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): n
   }
   if (c.crossBackwards) for (const line of lines) line.at = size - line.at - line.cross;
   return size;
+}
+
+/** align-content with start and end turned into the words that follow the wrapping. @spec css-align-3 §4.5 */
+function linesTowards(c: Container): string {
+  const align = c.box.style.alignContent.replace(/^(safe|unsafe) /, '');
+  if (align !== 'start' && align !== 'end') return align;
+  const along = c.crossBackwards === (!c.row && c.box.style.direction === 'rtl');
+  return (align === 'start') === along ? 'flex-start' : 'flex-end';
 }
 
 /** @spec css-flexbox-1 §9.4 (11) */
