@@ -3,7 +3,7 @@ import { descendants } from '../html/index.js';
 import type { Range } from '../ladder/index.js';
 import { findMenus, formOf, type Menu, type MenuForm, type MenuItem } from '../menus/index.js';
 import { setting, type Page, type Scene, type Setting } from '../scene/index.js';
-import { ladderOf } from './rungs.js';
+import { rungsTouching } from './rungs.js';
 
 /** One picture of a page's menus: where, how they stand, and which part of the page shows them. */
 export interface Frame {
@@ -35,7 +35,7 @@ const AROUND = 16;
 /** What a contact sheet of a page shows: every band in which some menu looks its own way, closed and opened. */
 export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
   const menus = findMenus(page.document);
-  const bands = bandsOf(page, options);
+  const bands = bandsOf(page, menus, options);
   const places = options.widths
     ? options.widths.map((width) => ({
         width,
@@ -62,12 +62,12 @@ export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
 }
 
 /** Rungs joined where what lies between them touches no menu. */
-function bandsOf(page: Page, { from, to, height }: FrameOptions): readonly Range[] {
+function bandsOf(page: Page, menus: readonly Menu[], range: Range): readonly Range[] {
   const bands: { from: number; to: number }[] = [];
-  for (const rung of ladderOf(page, { from, to, height }).rungs) {
+  for (const { from, to, touched } of rungsTouching(page, menus, range)) {
     const last = bands[bands.length - 1];
-    if (last && rung.touches.length === 0) last.to = rung.to;
-    else bands.push({ from: rung.from, to: rung.to });
+    if (last && !touched) last.to = to;
+    else bands.push({ from, to });
   }
   return bands;
 }

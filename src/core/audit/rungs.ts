@@ -43,6 +43,19 @@ export function ladderOf(page: Page, options: Range & { readonly height: number 
   };
 }
 
+/** The rungs of a page, each with whether what begins it has a say in some menu; nothing is laid out. */
+export function rungsTouching(
+  page: Page,
+  menus: readonly Menu[],
+  range: Range,
+): readonly (Range & { readonly touched: boolean })[] {
+  return rungsOf(page.ruleSet.thresholds, range).map(({ from, to, starts }) => ({
+    from,
+    to,
+    touched: starts.some(({ condition }) => menus.some((menu) => touches(page, menu, condition))),
+  }));
+}
+
 /** Whether a condition has a say in the menu, its toggles or what holds them. */
 function touches(page: Page, menu: Menu, condition: string): boolean {
   const around: ElementNode[] = [];
