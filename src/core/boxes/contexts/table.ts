@@ -116,7 +116,9 @@ export function tableIntrinsic(box: Box, layout: Layout): Intrinsic {
   const spacing = spacingOf(box).x;
   const columns = measureColumns(grid, false, spacing, layout);
   const gaps = grid.columns > 0 ? spacing * (grid.columns + 1) : 0;
-  const captions = Math.max(0, ...grid.captions.map((c) => layout.contribution(c).min));
+  // Captions stand outside the borders of the table.
+  const around = frameWidth({ border: usedBorder(box), padding: usedPadding(box, 0) });
+  const captions = Math.max(0, ...grid.captions.map((c) => layout.contribution(c).min - around));
   const max = columns.max.map((value, i) => Math.max(value, columns.fixed[i] ?? 0));
   const needed = Math.max(0, ...max.map((value, i) => (columns.percent[i] ? value / (columns.percent[i]! / 100) : 0)));
   return {
@@ -320,7 +322,9 @@ function assemble(a: Assembling): Fragment {
     fragment: layout.place(caption, {
       width: outer,
       height: NaN,
-      fixedWidth: outer - sum([usedMargins(caption, outer).left, usedMargins(caption, outer).right]),
+      ...(caption.style.width === 'auto'
+        ? { fixedWidth: outer - sum([usedMargins(caption, outer).left, usedMargins(caption, outer).right]) }
+        : {}),
     }),
   }));
   const stack = (side: 'top' | 'bottom', from: number): number => {
