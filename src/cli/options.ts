@@ -23,6 +23,17 @@ export function parseWidths(given: readonly (string | number)[], option: string)
 
 export const parseWidth = (given: string | number, option: string): number => parseWidths([given], option)[0]!;
 
+/** The narrowest and the widest width to look at. */
+export function parseRange(args: { readonly from: string | number; readonly to: string | number }): {
+  readonly from: number;
+  readonly to: number;
+} {
+  const from = parseWidth(args.from, '--from');
+  const to = parseWidth(args.to, '--to');
+  if (from > to) throw new UsageError(`--from ${from} is wider than --to ${to}`, 'Swap the two.');
+  return { from, to };
+}
+
 /** Ids of checks, several in one word allowed. */
 export function parseChecks(given: readonly string[], option: string): readonly string[] {
   const known = CHECKS.map((check) => check.meta.id);

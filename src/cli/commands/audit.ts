@@ -2,9 +2,9 @@ import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { auditPage, LEVELS, WEIGHTS, type AuditResult, type Level, type Weight } from '../../core/index.js';
 import { formatFor, writeWhole } from '../../formats/index.js';
 import { SourceError } from '../../sources/index.js';
-import { EXIT, UsageError, type ExitCode } from '../errors.js';
+import { EXIT, type ExitCode } from '../errors.js';
 import { finish } from '../finish.js';
-import { parseChecks, parseWidth, parseWidths } from '../options.js';
+import { parseChecks, parseRange, parseWidth, parseWidths } from '../options.js';
 import { progressOn } from '../progress.js';
 import { readPage } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
@@ -94,9 +94,7 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
 }
 
 function readOptions(args: AuditArguments) {
-  const from = parseWidth(args.from, '--from');
-  const to = parseWidth(args.to, '--to');
-  if (from > to) throw new UsageError(`--from ${from} is wider than --to ${to}`, 'Swap the two.');
+  const { from, to } = parseRange(args);
   return {
     from,
     to,

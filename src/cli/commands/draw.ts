@@ -12,7 +12,7 @@ import {
 import { drawSheet, MARKS, toPng, writeWhole, type MarkName, type Pin } from '../../formats/index.js';
 import { shippedOutlines } from '../../sources/index.js';
 import { UsageError } from '../errors.js';
-import { parseWidth, parseWidths } from '../options.js';
+import { parseRange, parseWidth, parseWidths } from '../options.js';
 import { parsePose } from '../pose.js';
 import { progressOn } from '../progress.js';
 import { readPage } from '../source-options.js';
@@ -71,9 +71,7 @@ const builder = (argv: Argv): Argv<DrawArguments> =>
     ) as unknown as Argv<DrawArguments>;
 
 async function handler(args: ArgumentsCamelCase<DrawArguments>): Promise<void> {
-  const from = parseWidth(args.from, '--from');
-  const to = parseWidth(args.to, '--to');
-  if (from > to) throw new UsageError(`--from ${from} is wider than --to ${to}`, 'Swap the two.');
+  const { from, to } = parseRange(args);
   const ending = extname(args.write).toLowerCase();
   if (ending !== '.svg' && ending !== '.png')
     throw new UsageError(`no picture format is known for “${args.write}”`, 'Let the file end in .svg or .png.');
@@ -93,6 +91,8 @@ async function handler(args: ArgumentsCamelCase<DrawArguments>): Promise<void> {
     ...(args.at ? { widths: parseWidths(args.at, '--at') } : {}),
     ...(moves.length > 0 ? { pose: { state: parsePose(page, moves), name: moves.join(' ') } } : {}),
   });
+  if (frames.every(({ forms }) => forms.length === 0))
+    process.stderr.write(`no menu shows on ${page.name}: the whole screen is drawn\n`);
   progress.say(`drawing ${frames.length} ${frames.length === 1 ? 'picture' : 'pictures'}`);
   const findings = overlays.includes('findings') ? findingsAt(frames, auditPage(page, { from, to, height })) : [];
   const marks = overlays.filter((name): name is MarkName => name !== 'findings');

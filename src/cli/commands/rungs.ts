@@ -1,7 +1,6 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { ladderOf } from '../../core/index.js';
-import { UsageError } from '../errors.js';
-import { parseWidth } from '../options.js';
+import { parseRange, parseWidth } from '../options.js';
 import { readPage } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { rungsView } from '../views/rungs.js';
@@ -31,9 +30,7 @@ const builder = (argv: Argv): Argv<RungsArguments> =>
     ) as unknown as Argv<RungsArguments>;
 
 async function handler(args: ArgumentsCamelCase<RungsArguments>): Promise<void> {
-  const from = parseWidth(args.from, '--from');
-  const to = parseWidth(args.to, '--to');
-  if (from > to) throw new UsageError(`--from ${from} is wider than --to ${to}`, 'Swap the two.');
+  const { from, to } = parseRange(args);
   const result = ladderOf(await readPage(args.page, args.root), {
     from,
     to,

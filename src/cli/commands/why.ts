@@ -1,7 +1,7 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { longhandsNamed, why } from '../../core/index.js';
 import { UsageError } from '../errors.js';
-import { parseWidth, parseWidths } from '../options.js';
+import { parseRange, parseWidth, parseWidths } from '../options.js';
 import { oneElement, parsePose } from '../pose.js';
 import { readPage } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
@@ -42,9 +42,7 @@ const builder = (argv: Argv): Argv<WhyArguments> =>
 
 async function handler(args: ArgumentsCamelCase<WhyArguments>): Promise<void> {
   const property = longhand(args.property.trim().toLowerCase());
-  const from = parseWidth(args.from, '--from');
-  const to = parseWidth(args.to, '--to');
-  if (from > to) throw new UsageError(`--from ${from} is wider than --to ${to}`, 'Swap the two.');
+  const { from, to } = parseRange(args);
   const at = args.at ? parseWidths(args.at, '--at') : null;
   const page = await readPage(args.page, args.root);
   const element = oneElement(page, args.selector);

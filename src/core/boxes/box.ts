@@ -65,6 +65,9 @@ export const isFloating = (box: Box): boolean =>
   box.inner !== 'text' &&
   box.parent?.inner !== 'flex' &&
   box.parent?.inner !== 'grid';
+/** A replaced box that is a form control: it fills and shrinks by rules of its own. */
+export const isFormControl = (box: Box): boolean =>
+  box.inner === 'replaced' && /^(input|select|textarea|meter|progress)$/.test(box.element?.tag ?? '');
 export const isInFlow = (box: Box): boolean => !isOutOfFlow(box) && !isFloating(box);
 export const isInlineLevel = (box: Box): boolean => box.outer === 'inline' || box.outer === 'atomic';
 

@@ -2,7 +2,7 @@ import type { Rect } from '../../core/base/index.js';
 import type { Page, Scene } from '../../core/index.js';
 import { findMenus } from '../../core/menus/index.js';
 import { tabOrder } from '../../core/naming/index.js';
-import { stackingReasons, usedZIndex, type PaintNode } from '../../core/paint/index.js';
+import { boundsOf, stackingReasons, usedZIndex, type PaintNode } from '../../core/paint/index.js';
 import type { Rgba } from '../../core/css/index.js';
 import type { Brush } from './picture.js';
 import { paint } from './paint.js';
@@ -127,8 +127,17 @@ function order(scene: Scene, region: Rect, brush: Brush): Shape[] {
   return [way, ...stops.map(({ rect, number }) => tag(String(number), rect.x - 7, rect.y - 7, INK.order, brush, true))];
 }
 
-function nodesOf(scene: Scene): PaintNode[] {
-  return scene.items.map((item) => item.node).filter((node) => node.fragment.kind === 'box');
+interface Seen {
+  readonly box: PaintNode['box'];
+  /** Where it shows on the page, its transforms applied. */
+  readonly rect: Rect;
+}
+
+function nodesOf(scene: Scene): Seen[] {
+  return scene.items
+    .map((item) => item.node)
+    .filter((node) => node.fragment.kind === 'box')
+    .map(({ box, matrix, rect }) => ({ box, rect: boundsOf(matrix, rect) }));
 }
 
 /** Boxes that paint what they hold as one, with their level. */
@@ -154,7 +163,13 @@ function stuck(scene: Scene, region: Rect, brush: Brush): Shape[] {
     if (box.anonymous || (position !== 'fixed' && position !== 'sticky') || !inRegion(rect, region)) return [];
     return [
       shape('rect', { ...rect, fill: `url(#${id})` }),
-      tag(`${position}, ${whole(rect.height)} px high`, rect.x + rect.width - 120, rect.y + 1, INK.stuck, brush),
+      tag(
+        `${position}, ${whole(rect.height)} px high`,
+        Math.max(region.x + 1, rect.x + rect.width - 120),
+        rect.y + 1,
+        INK.stuck,
+        brush,
+      ),
     ];
   });
 }

@@ -1,5 +1,5 @@
 import type { Rect } from '../../core/base/index.js';
-import type { Box } from '../../core/boxes/index.js';
+import { isFormControl, type Box } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import type { Page, Scene } from '../../core/index.js';
 import type { Group, Matrix, PaintItem, PaintNode } from '../../core/paint/index.js';
@@ -177,7 +177,7 @@ function drawReplaced(node: PaintNode, style: ComputedStyle, scene: Scene, brush
   };
   if (element.tag === 'svg') return drawVector(element, inner, scene, brush.definitions);
   const face = faceOf(style, brush);
-  if (/^(input|select|textarea|meter|progress)$/.test(element.tag))
+  if (isFormControl(node.box))
     return drawControl(element, inner, style, (text, x, baseline, colour) =>
       drawRun({ text, face, size: style.fontSize, x, baseline, colour }, brush.outlines, brush.definitions),
     );

@@ -1,5 +1,5 @@
 import { resolveLength } from '../../css/index.js';
-import { isInFlow, isOutOfFlow, type Box } from '../box.js';
+import { isFormControl, isInFlow, isOutOfFlow, type Box } from '../box.js';
 import {
   horizontal,
   makeFragment,
@@ -283,8 +283,7 @@ function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, 
 }
 
 /** Form controls sized by a percentage may be squeezed to nothing. @spec css-sizing-3 §5.2.2 */
-const isCompressible = (box: Box): boolean =>
-  box.inner === 'replaced' && /^(input|select|textarea|meter|progress)$/.test(box.element!.tag) && hasPercentSize(box);
+const isCompressible = (box: Box): boolean => isFormControl(box) && hasPercentSize(box);
 
 function minContent(box: Box, frame: Frame, item: Partial_, c: Container): number {
   if (c.row && isCompressible(box)) return frameWidth(frame);
@@ -571,10 +570,7 @@ function crossOffset(
 /** @spec css-flexbox-1 §8.3 */
 function crossAlignment({ align, box }: Pick<Item, 'align' | 'box'>, c: Container): Alignment {
   const plain = align.replace(/^(safe|unsafe) /, '');
-  const made = alignmentOf(align, c.row ? 'block' : 'inline', aligningOf(c.box), {
-    mode: box.mode,
-    rtl: box.style.direction === 'rtl',
-  });
+  const made = alignmentOf(align, c.row ? 'block' : 'inline', aligningOf(c.box), aligningOf(box));
   if (plain === 'flex-start') return { ...made, to: c.crossBackwards ? 'high' : 'low' };
   if (plain === 'flex-end') return { ...made, to: c.crossBackwards ? 'low' : 'high' };
   return made;

@@ -21,6 +21,7 @@ import {
   frameWidth,
   heightFor,
   preferredRatio,
+  shrinkToFit,
   widthFor,
   type Frame,
 } from '../used/sizes.js';
@@ -454,8 +455,7 @@ export function horizontalMargins(box: Box, width: number, containing: number): 
 function blockJustification(box: Box): Alignment | null {
   const { parent, style } = box;
   if (box.anonymous || !parent || style.justifySelf === 'auto') return null;
-  const own = { mode: box.mode, rtl: style.direction === 'rtl' };
-  const made = alignmentOf(style.justifySelf, 'inline', aligningOf(parent), own);
+  const made = alignmentOf(style.justifySelf, 'inline', aligningOf(parent), aligningOf(box));
   return made.to === 'normal' || made.to === 'stretch' ? null : made;
 }
 
@@ -469,13 +469,13 @@ export function blockWidth(box: Box, containing: number, frame: Frame, layout: L
     widthFor(box, box.style.width, containing, available, frame, intrinsic) ??
     widthByRatio(box, frame) ??
     (blockJustification(box)
-      ? fitWidth(available, intrinsic(), frameWidth(frame))
+      ? fitting(available, intrinsic(), frameWidth(frame))
       : Math.max(available, frameWidth(frame)));
   return clampWidth(box, width, containing, available, frame, intrinsic);
 }
 
-const fitWidth = (available: number, { min, max }: Intrinsic, extra: number): number =>
-  Math.max(min + extra, Math.min(max + extra, available));
+const fitting = (available: number, { min, max }: Intrinsic, extra: number): number =>
+  shrinkToFit(min + extra, max + extra, available);
 
 /** A fixed height and a preferred ratio give the width. @spec css-sizing-4 §4.2 */
 function widthByRatio(box: Box, frame: Frame): number | null {

@@ -2,7 +2,7 @@ import type { Box } from '../box.js';
 import { horizontal, vertical, type Fragment } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import {
-  alignmentOf,
+  alignmentIn,
   aligningOf,
   edgeOf,
   offsetTo,
@@ -23,20 +23,10 @@ interface InArea {
   readonly y: number;
 }
 
-/** Alignment of an item in its area. @spec css-align-3 §6, css-grid-2 §6.2 */
-function alignment(box: Box, container: Box, axis: AxisName): Alignment {
-  const [own, items] =
-    axis === 'inline'
-      ? [box.style.justifySelf, container.style.justifyItems]
-      : [box.style.alignSelf, container.style.alignItems];
-  const value = box.anonymous || own === 'auto' ? items : own;
-  return alignmentOf(value, axis, aligningOf(container), { mode: box.mode, rtl: box.style.direction === 'rtl' });
-}
-
 /** Lays an item out in an area; a height of NaN leaves it to the content. */
 export function placeInArea(box: Box, width: number, height: number, container: Box, layout: Layout): InArea {
-  const justify = alignment(box, container, 'inline');
-  const align = alignment(box, container, 'block');
+  const justify = alignmentIn(box, container, 'inline');
+  const align = alignmentIn(box, container, 'block');
   const margins = specifiedMargins(box, width);
   const used = usedMargins(box, width);
   const replaced = box.inner === 'replaced' || (!box.anonymous && box.style.aspectRatio.ratio !== null);
@@ -106,7 +96,7 @@ export function rowBaselines(
 ): RowBaselines {
   const groups = new Map<string, BaselineGroup>();
   const whichOf = ({ box, columns: slot }: PlacedItem): Which | null => {
-    const { to } = alignment(box, container, 'block');
+    const { to } = alignmentIn(box, container, 'block');
     if (to !== 'baseline' && to !== 'last baseline') return null;
     const margins = specifiedMargins(box, spanOf(columns, slot).size);
     return margins.top === null || margins.bottom === null ? null : to;

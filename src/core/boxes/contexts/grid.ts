@@ -49,24 +49,24 @@ interface Grid {
 const gapOf = (value: Box['style']['rowGap'], basis: number): number =>
   value === 'normal' ? 0 : snap(resolveLength(value, basis) || 0);
 
+const NO_CONTENT: Intrinsic = Object.freeze({ min: 0, max: 0 });
+
 /** Builds the grid: explicit tracks, items in their slots, implicit tracks around. @spec css-grid-2 §7, §8 */
 function buildGrid(box: Box, width: number, height: number): Grid {
   const { style } = box;
   const frame = frameOf(box, 0);
-  const limit = (size: typeof style.width, extra: number, read: typeof heightFor) => {
-    const value = box.anonymous ? null : read(box, size, NaN, frame);
-    return value === null ? NaN : Math.max(0, value - extra);
-  };
-  const readWidth: typeof heightFor = (of, size) =>
-    isLengthPercentage(size as never) ? widthFor(of, size, NaN, NaN, frame, () => ({ min: 0, max: 0 })) : null;
-  const least = {
-    x: limit(style.minWidth, frameWidth(frame), readWidth),
-    y: limit(style.minHeight, frameHeight(frame), heightFor),
-  };
-  const most = {
-    x: limit(style.maxWidth, frameWidth(frame), readWidth),
-    y: limit(style.maxHeight, frameHeight(frame), heightFor),
-  };
+  const content = (outer: number | null, extra: number) => (outer === null ? NaN : Math.max(0, outer - extra));
+  const definite = (size: typeof style.minWidth) =>
+    box.anonymous || typeof size === 'string' || !isLengthPercentage(size)
+      ? NaN
+      : content(
+          widthFor(box, size, NaN, NaN, frame, () => NO_CONTENT),
+          frameWidth(frame),
+        );
+  const definiteY = (size: typeof style.minHeight) =>
+    box.anonymous ? NaN : content(heightFor(box, size, NaN, frame), frameHeight(frame));
+  const least = { x: definite(style.minWidth), y: definiteY(style.minHeight) };
+  const most = { x: definite(style.maxWidth), y: definiteY(style.maxHeight) };
   // Where the size is not known, a maximum counts as it; a minimum is to be filled.
   const repeats =
     (known: number, gap: number, low: number, high: number) =>
@@ -140,24 +140,38 @@ const plain = (value: string): string => value.replace(/^(safe|unsafe) /, '');
 
 const scrolls = (value: string): boolean => value !== 'visible' && value !== 'clip';
 
-/** Widths the items ask of the columns. @spec css-grid-2 §6.6, §12.5 */
+interface Asking {
+  readonly min: number;
+  readonly max: number;
+  /** Margins, borders and padding together, and the margins alone. */
+  readonly floor: number;
+  readonly margins: number;
+  readonly size: Box['style']['width'];
+  readonly minSize: Box['style']['minWidth'];
+  /** The minimum as a border-box size, if it is one. */
+  readonly own: number | null;
+  readonly overflow: string;
+}
+
+/** What an item asks of its tracks along one axis. @spec css-grid-2 §6.6, §12.5 */
+function demandOf(box: Box, slot: Slot, asking: Asking): Demand {
+  const { min, max, floor, margins, size, minSize, own, overflow } = asking;
+  const free = box.anonymous || dependsOnContent(size);
+  const automatic = free && (box.anonymous || minSize === 'auto');
+  const shrinks = automatic && !box.anonymous && scrolls(overflow);
+  const least = shrinks ? floor : automatic || !free ? min : Math.max(floor, (own ?? 0) + margins);
+  return { ...slot, min, max, least, automatic, floor };
+}
+
+/** Widths the items ask of the columns. */
 function columnDemands(grid: Grid, layout: Layout): Demand[] {
   return grid.items.map(({ box, columns }): Demand => {
-    const { min, max } = layout.contribution(box);
-    const { width, minWidth, overflowX } = box.style;
+    const { width: size, minWidth: minSize, overflowX: overflow } = box.style;
     const margins = horizontal(usedMargins(box, 0));
     const frame = frameOf(box, 0);
     const floor = margins + frameWidth(frame);
-    const automatic = box.anonymous || (dependsOnContent(width) && minWidth === 'auto');
-    const own = box.anonymous ? null : widthFor(box, minWidth, NaN, NaN, frame, () => layout.intrinsic(box));
-    const least = automatic
-      ? !box.anonymous && scrolls(overflowX)
-        ? floor
-        : min
-      : dependsOnContent(width)
-        ? Math.max(floor, (own ?? 0) + margins)
-        : min;
-    return { ...columns, min, max, least, automatic, floor };
+    const own = box.anonymous ? null : widthFor(box, minSize, NaN, NaN, frame, () => layout.intrinsic(box));
+    return demandOf(box, columns, { ...layout.contribution(box), floor, margins, size, minSize, own, overflow });
   });
 }
 
@@ -165,6 +179,10 @@ const dependsOnContent = (size: Box['style']['width']): boolean =>
   size === 'auto' || (isLengthPercentage(size) && Number.isNaN(resolveLength(size, NaN)));
 
 const stretches = (value: string): boolean => value === 'normal' || value === 'stretch';
+
+/** Length of all tracks with the gaps between those that are not collapsed. */
+const lengthOf = (sizes: readonly number[], collapsed: readonly boolean[], gap: number): number =>
+  sizes.reduce((a, b) => a + b, 0) + gap * Math.max(0, sizes.filter((_, i) => !collapsed[i]).length - 1);
 
 function linesOf(
   sizes: readonly number[],
@@ -174,7 +192,7 @@ function linesOf(
   align: string,
 ): Lines {
   const shown = sizes.filter((_, i) => !collapsed[i]).length;
-  const used = sizes.reduce((a, b) => a + b, 0) + gap * Math.max(0, shown - 1);
+  const used = lengthOf(sizes, collapsed, gap);
   const spare = Number.isNaN(available) ? 0 : available - used;
   const { offset, between } = distribute(stretches(plain(align)) ? 'start' : align, spare, shown);
   let at = offset;
@@ -248,10 +266,8 @@ export function layoutGrid(
       stretches: stretches(align),
     });
   let heights = rowsIn(height);
-  const total = (sizes: readonly number[], collapsed: readonly boolean[]) =>
-    sizes.reduce((a, b) => a + b, 0) + gapY * Math.max(0, sizes.filter((_, i) => !collapsed[i]).length - 1);
-  const contained = Number.isNaN(height) ? containedHeight(box, emptyHeight(box, gapY)) : null;
-  const natural = contained ?? total(heights, grid.emptyRows);
+  const contained = Number.isNaN(height) ? containedHeight(box, () => emptyHeight(box, gapY)) : null;
+  const natural = contained ?? lengthOf(heights, grid.emptyRows, gapY);
   const bounded = clampHeight(box, natural + frameHeight(frame), space.height, frame) - frameHeight(frame);
   if (Number.isNaN(height) && (natural < least || contained !== null)) heights = rowsIn(Math.max(natural, least));
   const available = Number.isNaN(height) ? bounded : height;
@@ -285,29 +301,21 @@ function emptyHeight(box: Box, gap: number): number {
     constraint: 'none',
     stretches: false,
   });
-  return sizes.reduce((a, b) => a + b, 0) + gap * Math.max(0, sizes.filter((_, i) => !emptyRows[i]).length - 1);
+  return lengthOf(sizes, emptyRows, gap);
 }
 
 /** Heights the items ask of the rows. */
 function rowDemands(grid: Grid, columns: Lines, shares: RowBaselines, container: Box, layout: Layout): Demand[] {
   return grid.items.map((item): Demand => {
     const { box } = item;
+    const { height: size, minHeight: minSize, overflowY: overflow } = box.style;
     const area = spanOf(columns, item.columns).size;
-    const used = usedMargins(box, area);
-    const { fragment } = placeInArea(box, area, NaN, container, layout);
-    const tall = fragment.height + vertical(used) + shares.shim(item);
+    const margins = vertical(usedMargins(box, area));
     const frame = frameOf(box, area);
-    const floor = vertical(used) + frameHeight(frame);
-    const automatic = box.anonymous || (dependsOnContent(box.style.height) && box.style.minHeight === 'auto');
-    const own = box.anonymous ? null : heightFor(box, box.style.minHeight, NaN, frame);
-    const least = automatic
-      ? !box.anonymous && scrolls(box.style.overflowY)
-        ? floor
-        : tall
-      : dependsOnContent(box.style.height)
-        ? Math.max(floor, (own ?? 0) + vertical(used))
-        : tall;
-    return { ...item.rows, min: tall, max: tall, least, automatic, floor };
+    const floor = margins + frameHeight(frame);
+    const tall = placeInArea(box, area, NaN, container, layout).fragment.height + margins + shares.shim(item);
+    const own = box.anonymous ? null : heightFor(box, minSize, NaN, frame);
+    return demandOf(box, item.rows, { min: tall, max: tall, floor, margins, size, minSize, own, overflow });
   });
 }
 
@@ -448,10 +456,8 @@ export function gridIntrinsic(box: Box, layout: Layout): Intrinsic {
 }
 
 /** Content-box width the tracks of a grid have without any items. */
-export const emptyGridWidth = (box: Box, layout: Layout): number => {
-  void layout;
-  return columnsTogether(box, buildGrid({ ...box, children: [] }, NaN, NaN), []).max;
-};
+export const emptyGridWidth = (box: Box): number =>
+  columnsTogether(box, buildGrid({ ...box, children: [] }, NaN, NaN), []).max;
 
 function columnsTogether(box: Box, grid: Grid, demands: readonly Demand[]): Intrinsic {
   const gap = gapOf(box.style.columnGap, 0);
@@ -465,9 +471,7 @@ function columnsTogether(box: Box, grid: Grid, demands: readonly Demand[]): Intr
       constraint,
       stretches: false,
     });
-    return (
-      sizes.reduce((a, b) => a + b, 0) + gap * Math.max(0, sizes.filter((_, i) => !grid.emptyColumns[i]).length - 1)
-    );
+    return lengthOf(sizes, grid.emptyColumns, gap);
   };
   const min = at('min');
   return { min, max: Math.max(min, at('max')) };

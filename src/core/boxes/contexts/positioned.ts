@@ -1,6 +1,6 @@
 import { resolveLength, type LengthPercentage } from '../../css/index.js';
 import type { Rect } from '../../base/index.js';
-import { containsAbsolute, containsFixed, type Box } from '../box.js';
+import { containsAbsolute, containsFixed, isFormControl, type Box } from '../box.js';
 import { makeFragment, paddingBox, snap, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { isOrthogonal } from '../flows/modes.js';
@@ -172,10 +172,7 @@ function axisOf(entry: OutOfFlow, box: Box, area: Rect, container: Box, axis: Ax
       : { marginStart: margins.top, marginEnd: margins.bottom, static: entry.y - area.y, staticAlign: entry.alignY }),
     containing: inline ? area.width : area.height,
     flowStart: startEdge(axis, flow),
-    align: alignmentOf(self === 'auto' ? 'normal' : self, axis, flow, {
-      mode: box.mode,
-      rtl: style.direction === 'rtl',
-    }),
+    align: alignmentOf(self === 'auto' ? 'normal' : self, axis, flow, aligningOf(box)),
   };
 }
 
@@ -262,7 +259,7 @@ function absoluteSize(
 
 function replacedAbsolute(box: Box, x: Axis, y: Axis, area: Rect, frame: Frame): { width: number; height: number } {
   const { style } = box;
-  const control = /^(input|select|textarea|progress|meter)$/.test(box.element?.tag ?? '');
+  const control = isFormControl(box);
   const only = (axis: Axis, size: typeof style.width) =>
     size === 'auto' && (axis.align.to === 'stretch' || (axis.align.to === 'normal' && control))
       ? (stretchOf(axis, box) ?? undefined)

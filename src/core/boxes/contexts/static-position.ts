@@ -1,7 +1,7 @@
 import type { Rect } from '../../base/index.js';
 import type { Box } from '../box.js';
 import type { OutOfFlow } from '../fragment.js';
-import { alignmentOf, aligningOf, edgeOf, startEdge, type AxisName, type Edge } from '../used/alignment.js';
+import { alignmentIn, aligningOf, edgeOf, startEdge, type AxisName, type Edge } from '../used/alignment.js';
 
 const BINDS = { low: 'start', center: 'center', high: 'end' } as const;
 
@@ -21,13 +21,7 @@ export function staticAt(child: Box, rect: Rect, x: Edge, y: Edge): OutOfFlow {
 
 /** Where a container's alignment puts such a child along one axis of its static-position rectangle. @spec css-position-3 §3.5.2, css-align-3 §4 */
 export function staticEdge(child: Box, container: Box, axis: AxisName): Edge {
-  const [self, items] =
-    axis === 'inline'
-      ? [child.style.justifySelf, container.style.justifyItems]
-      : [child.style.alignSelf, container.style.alignItems];
-  const flow = aligningOf(container);
-  const own = { mode: child.mode, rtl: child.style.direction === 'rtl' };
-  return edgeOf(alignmentOf(self === 'auto' ? items : self, axis, flow, own), startEdge(axis, flow));
+  return edgeOf(alignmentIn(child, container, axis), startEdge(axis, aligningOf(container)));
 }
 
 /** Static position of a child of a block container or grid. */

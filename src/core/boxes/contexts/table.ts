@@ -1,4 +1,4 @@
-import { isLengthPercentage, resolveLength } from '../../css/index.js';
+import { isLengthPercentage } from '../../css/index.js';
 import type { Box } from '../box.js';
 import {
   carriedFrom,
@@ -494,5 +494,3 @@ function shifted(fragment: Fragment, natural: Fragment, cell: Cell, rowBaseline:
     baseline: fragment.baseline === null ? null : fragment.baseline + by,
   });
 }
-
-export { resolveLength };

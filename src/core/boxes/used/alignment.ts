@@ -69,6 +69,16 @@ export function alignmentOf(value: string, axis: AxisName, flow: Aligning, own: 
 const sharesStart = (axis: AxisName, flow: Aligning, own: Aligning): boolean =>
   physicalStart(axis, flow.mode, flow.rtl, flow.mode) === physicalStart(axis, own.mode, own.rtl, flow.mode);
 
+/** How a box is aligned by its container along an axis: by its own value, or by what the container says for all. */
+export function alignmentIn(box: Box, container: Box, axis: AxisName): Alignment {
+  const [own, items] =
+    axis === 'inline'
+      ? [box.style.justifySelf, container.style.justifyItems]
+      : [box.style.alignSelf, container.style.alignItems];
+  const value = box.anonymous || own === 'auto' ? items : own;
+  return alignmentOf(value, axis, aligningOf(container), aligningOf(box));
+}
+
 /** The edge an alignment comes down to where there is no baseline to share and nothing to stretch. */
 export function edgeOf({ to }: Alignment, start: 'low' | 'high'): Edge {
   if (to === 'normal' || to === 'stretch' || to === 'baseline') return start;

@@ -12,21 +12,23 @@ const lengthOf = (value: string): number | null => {
   return match ? Number(match[1]) : null;
 };
 
+const nothing = (): number => 0;
+
 /**
  * Content-box width or height of a box whose size ignores its content, px; null where the content counts.
  * `empty` is what it would have without any.
  * @spec css-contain-3 §3.1, css-sizing-4 §4 (contain-intrinsic-*), css-conditional-5 §2.1 (container-type)
  */
-export function containedWidth(box: Box, empty = 0): number | null {
+export function containedWidth(box: Box, empty: () => number = nothing): number | null {
   if (!applies(box)) return null;
   const { contain, containerType, containIntrinsicWidth } = box.style;
   const held = /\b(size|strict|inline-size)\b/.test(contain) || /\b(size|inline-size)\b/.test(containerType);
-  return held ? (lengthOf(containIntrinsicWidth) ?? empty) : null;
+  return held ? (lengthOf(containIntrinsicWidth) ?? empty()) : null;
 }
 
-export function containedHeight(box: Box, empty = 0): number | null {
+export function containedHeight(box: Box, empty: () => number = nothing): number | null {
   if (!applies(box)) return null;
   const { contain, containerType, containIntrinsicHeight } = box.style;
   const whole = (value: string) => /(?:^|\s)(size|strict)(?:\s|$)/.test(value);
-  return whole(contain) || whole(containerType) ? (lengthOf(containIntrinsicHeight) ?? empty) : null;
+  return whole(contain) || whole(containerType) ? (lengthOf(containIntrinsicHeight) ?? empty()) : null;
 }

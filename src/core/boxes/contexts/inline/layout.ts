@@ -59,12 +59,8 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
       atomics.set(box, (known = layout.place(box, { width: space.width, height: space.height, shrink: true })));
     return known;
   };
-  let pieces = piecesOf(
-    paragraphOf(container, layout),
-    space.width,
-    layout,
-    (box) => atomic(box).width + horizontal(atomic(box).margin),
-  );
+  const atomicWidth = (box: Box): number => atomic(box).width + horizontal(atomic(box).margin);
+  let pieces = piecesOf(paragraphOf(container, layout), space.width, layout, atomicWidth);
   const run: Running = {
     y: 0,
     baseline: null,
@@ -94,7 +90,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     const start = findRoom(pieces, from, run.y, estimate, offset, space, layout);
     run.y = start.y;
     const room = start.right - start.left - offset;
-    const styled = first ? firstLineOf(container, pieces, from, room, space, layout) : null;
+    const styled = first ? firstLineOf(container, pieces, from, room, space.width, atomicWidth, layout) : null;
     const taken = styled ?? takeLine(pieces, from, room, layout);
     if (!styled) pieces = taken.pieces;
     const placed = placeInLineFloats(taken.line, start, run, space);
@@ -145,7 +141,8 @@ function firstLineOf(
   pieces: readonly Piece[],
   from: number,
   room: number,
-  space: InlineSpace,
+  width: number,
+  atomicWidth: (box: Box) => number,
   layout: Layout,
 ): ReturnType<typeof takeLine> | null {
   const { firstLine: style } = container;
@@ -159,10 +156,7 @@ function firstLineOf(
     known = { container: { ...container, style }, paragraph: { ...paragraph, items, rigid: false } };
     firstLines.set(container, known);
   }
-  const own = piecesOf(known.paragraph, space.width, layout, (box) => {
-    const fragment = layout.place(box, { width: space.width, height: space.height, shrink: true });
-    return fragment.width + horizontal(fragment.margin);
-  });
+  const own = piecesOf(known.paragraph, width, layout, atomicWidth);
   if (own.length !== pieces.length) return null;
   const taken = takeLine(own, from, room, layout);
   return taken.pieces === own ? taken : null;

@@ -1,4 +1,3 @@
-import type { Gap } from '../floats.js';
 import type { Layout } from '../../layout.js';
 import { snapUp } from '../../fragment.js';
 import { textWidth, type Piece } from './pieces.js';
@@ -311,5 +310,3 @@ export function intrinsicOf(
   min = Math.max(min, narrow);
   return { min, max: Math.max(min, max) };
 }
-
-export type { Gap };

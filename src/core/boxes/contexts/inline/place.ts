@@ -3,7 +3,6 @@ import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
 import {
   makeFragment,
-  NO_EDGES,
   snap,
   snapUp,
   vertical,
@@ -417,5 +416,3 @@ function controlBaseline(fragment: Fragment): number {
   if (type === 'checkbox' || type === 'radio') return fragment.height;
   return fragment.baseline ?? fragment.height + fragment.margin.bottom;
 }
-
-export { NO_EDGES };
