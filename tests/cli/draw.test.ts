@@ -34,6 +34,13 @@ test('findings are pinned and listed', () => {
   expect(readFileSync(file('plain.svg'), 'utf8')).not.toContain('#b01030');
 });
 
+test('a page without a menu: the screen, and it is said', () => {
+  site.put('bare.html', '<!doctype html><p>Tides</p>');
+  const { code, err } = site.run(['draw', 'bare.html', '--write', 'bare.svg']);
+  expect(code).toBe(0);
+  expect(err).toContain('no menu shows on bare.html: the whole screen is drawn');
+});
+
 test.each<[string[], number, RegExp]>([
   [['draw', 'page.html', '--write', 'menus.pdf'], 2, /no picture format is known for “menus\.pdf”.*\.svg or \.png/is],
   [['draw', 'page.html', '--marks', 'glitter'], 2, /“glitter” is nothing to lay over a picture.*targets, order/s],

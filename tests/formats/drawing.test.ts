@@ -152,6 +152,14 @@ describe('sheets', () => {
   });
 });
 
+test('marks lie where a turned box shows', () => {
+  const page = styled(
+    'body{margin:0}div{opacity:.9;width:50px;height:20px;transform:translate(100px,40px)}',
+    '<div>x</div>',
+  );
+  expect(draw(page, 400, ['layers'])).toMatch(/<rect x="100" y="40" width="50" height="20" fill="none"/);
+});
+
 test('PNG of the size asked for', async () => {
   const svg = draw(styled('', NAV));
   const [, width] = / width="(\d+)/.exec(svg)!;
