@@ -28,6 +28,7 @@ import {
 import { Floats } from './floats.js';
 import { layoutInline } from './inline/layout.js';
 import { lineHeightOf } from './inline/place.js';
+import { trims, withoutEndMargins } from './margin-trim.js';
 import { joinMargin, joinStruts, NO_STRUT, strutSize, type Strut } from './margins.js';
 import { adoptOutOfFlow } from './positioned.js';
 import { alignedIn } from './static-position.js';
@@ -209,13 +210,14 @@ function inlineContent(box: Box, width: number, basis: number, flow: Flow, layou
 function blockContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
   const run = new BlockRun(width, basis, flow, absorbs || trims(box, 'start'), layout, box);
   for (const child of box.children) run.child(child);
+  const trimming = trims(box, 'end');
   return {
-    children: run.children,
+    children: trimming ? withoutEndMargins(run.children, run.cursor, width) : run.children,
     height: run.cursor,
     baseline: run.baseline,
     lastBaseline: run.lastBaseline,
     outOfFlow: run.outOfFlow,
-    end: trims(box, 'end') ? NO_STRUT : run.strut,
+    end: trimming ? NO_STRUT : run.strut,
     through: run.empty,
   };
 }
@@ -510,16 +512,17 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
     joinsTop,
     layout,
   );
-  const joinsBottom = frame.border.bottom === 0 && frame.padding.bottom === 0 && specified === null;
+  const openBelow = frame.border.bottom === 0 && frame.padding.bottom === 0;
+  const joinsBottom = openBelow && specified === null;
   const lineless = box.marker && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
   const natural =
     (containedHeight(box) ?? Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) +
     frameHeight(frame);
   const height = clampHeight(box, specified ?? natural, basis, frame);
-  const through = content.through && joinsTop && joinsBottom && height === 0;
+  const through = content.through && joinsTop && openBelow && height === 0;
   const fragment = finish(box, width, height, frame, margin, content, layout, 0, space);
   const bottom = joinMargin(NO_STRUT, margin.bottom);
-  const end = joinsBottom && height <= natural ? joinStruts(content.end, bottom) : bottom;
+  const end = through || (joinsBottom && height <= natural) ? joinStruts(content.end, bottom) : bottom;
   return { fragment, end, through };
 }
 
@@ -580,11 +583,6 @@ function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: L
     if (!inner.through) return stop();
   }
   return through(box, frame) ? pass() : stop();
-}
-
-/** Whether a block container cuts off the margins at its start or end. @spec css-box-4 §3.3 */
-function trims(box: Box, end: 'start' | 'end'): boolean {
-  return !box.anonymous && new RegExp(`\\bblock(-${end})?(?!-)`).test(box.style.marginTrim);
 }
 
 const floating = new WeakMap<Box, boolean>();
