@@ -2,3 +2,4 @@ export { bareMetrics, bundledMetrics, type Face, type FontRun, type Missing, typ
 export { webMetrics, type Glyph, type OpenFont, type WebFace } from './web-fonts.js';
 export { transformText } from './transform.js';
 export { needsFullBreaks, OBJECT, shortBreaks, type LineBreaks } from './breaks.js';
+export { embeddingLevels, mayRunBackwards } from './bidi.js';

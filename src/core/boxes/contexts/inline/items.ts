@@ -1,6 +1,7 @@
 import { hasPercent } from '../../../css/index.js';
 import { isFloating, isOutOfFlow, type Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
+import { levelsOf, type Levels } from './bidi.js';
 import { needsFullBreaks, OBJECT, shortBreaks } from '../../text/index.js';
 
 /** What inline content is made of, in order. Text has its white space collapsed. */
@@ -17,8 +18,8 @@ export interface Paragraph {
   /** Text of the whole paragraph, atomic inlines as one object character each. */
   readonly text: string;
   readonly breaks: ReadonlySet<number>;
-  /** Set from the right: its lines are laid out from the left and mirrored. */
-  readonly mirrored: boolean;
+  /** Embedding levels, item by item, where not all of it runs from left to right. */
+  readonly levels: Levels | null;
   /** Nothing in it depends on the width it is set in: no pieces of their own layout, no percentages. */
   readonly rigid: boolean;
 }
@@ -39,8 +40,8 @@ export function paragraphOf(container: Box, layout: Pick<Layout, 'breaks' | 'lim
     const work: Collecting = { items: [], text: '', collapsible: true };
     for (const child of container.children) collect(child, work);
     const { items, text } = work;
-    const mirrored = container.style.direction === 'rtl' && !isLeftToRight(text);
-    paragraph = { items, text, breaks: breaksOf(text, layout), mirrored, rigid: items.every(isRigid) };
+    const levels = levelsOf(container, items, text);
+    paragraph = { items, text, breaks: breaksOf(text, layout), levels, rigid: items.every(isRigid) };
     known.set(container, paragraph);
   }
   return paragraph;
@@ -53,11 +54,6 @@ function isRigid({ kind, box: { style } }: Item): boolean {
     (edge) => edge === 'auto' || !hasPercent(edge),
   );
 }
-
-const RIGHT_TO_LEFT = /[\u0590-\u08ff\ufb1d-\ufdff\ufe70-\ufeff]/;
-
-/** Text with letters of left-to-right scripts alone is one run of them, whatever the direction around it. @spec css-writing-modes-4 §2.4 */
-const isLeftToRight = (text: string): boolean => !RIGHT_TO_LEFT.test(text) && /\p{L}/u.test(text);
 
 function breaksOf(text: string, layout: Pick<Layout, 'breaks' | 'limits'>): Set<number> {
   if (!needsFullBreaks(text)) return shortBreaks(text);

@@ -97,7 +97,9 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     emit(
       styled ? inFirstLine(container) : container,
       taken.line,
-      { left: placed.left + offset, right: placed.right },
+      container.style.direction === 'rtl'
+        ? { left: placed.left, right: placed.right - offset }
+        : { left: placed.left + offset, right: placed.right },
       run,
       space,
       layout,
@@ -315,7 +317,6 @@ function emit(
   last: boolean,
   first: { readonly from: Box; readonly line: Box['style'] } | null,
 ): void {
-  const { mirrored } = paragraphOf(container, layout);
   const turned = container.mode === 'vertical-lr';
   const spare = room.right - room.left - line.width;
   const free = Math.max(0, spare);
@@ -333,35 +334,33 @@ function emit(
     styleOf: first ? (box) => styleInFirstLine(box, first.from, first.line) : (box) => box.style,
     open: run.open,
     trailing: true,
-    mirrored,
+    reordered: paragraphOf(first?.from ?? container, layout).levels !== null,
     turned,
     expand,
   });
   run.open = placed.open;
   const rtl = container.style.direction === 'rtl';
-  const width = line.width + (expand > 0 ? free : 0);
   // An overlong line sticks out at its end.
   const over = rtl && spare < 0;
   const slack = over ? spare : expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
   const left = room.left + slack;
-  const set = (children: readonly Placed[], around: number): Placed[] =>
-    mirrored ? children.map((c) => mirror(c, around)) : [...children];
-  const upright =
-    container.mode === 'vertical-lr' ? placed.children.map((c) => turnedOver(c, placed.height)) : placed.children;
+  const upright = turned ? placed.children.map((c) => turnedOver(c, placed.height)) : placed.children;
   const shown = line.visible ? upright : upright.map(flattened);
-  for (const child of set(shown, width)) {
+  for (const child of shown) {
     const at = { ...child, x: left + child.x, y: run.y + child.y };
     run.children.push(at);
     run.outOfFlow.push(...fromAtomics(at, null));
   }
   for (const entry of placed.outOfFlow) {
     const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
-    const x = inline ? left + (mirrored ? width - entry.x : entry.x) : rtl ? space.width : 0;
+    const x = inline ? left + entry.x : rtl ? space.width : 0;
     run.outOfFlow.push({
-      ...entry,
-      x,
-      y: run.y + (inline || !line.visible ? 0 : placed.height),
-      alignX: (inline ? mirrored : rtl) ? 'end' : 'start',
+      box: entry.box,
+      x: x + entry.offset.x,
+      y: run.y + (inline || !line.visible ? 0 : placed.height) + entry.offset.y,
+      alignX: (inline ? entry.backwards : rtl) ? 'end' : 'start',
+      alignY: 'start',
+      inlineContainer: entry.inlineContainer,
     });
   }
   if (!line.visible) return;
@@ -399,16 +398,6 @@ function turnedOver(placed: Placed, height: number): Placed {
     ? Object.freeze({ ...fragment, children: fragment.children.map((c) => turnedOver(c, fragment.height)) })
     : fragment;
   return { fragment: inner, x: placed.x, y: height - placed.y - fragment.height };
-}
-
-/** Right-to-left lines are set from the other end. */
-function mirror(placed: Placed, width: number): Placed {
-  const { fragment } = placed;
-  const inline = fragment.kind === 'box' && fragment.box.outer === 'inline';
-  const inner = inline
-    ? Object.freeze({ ...fragment, children: fragment.children.map((c) => mirror(c, fragment.width)) })
-    : fragment;
-  return { fragment: inner, x: width - placed.x - fragment.width, y: placed.y };
 }
 
 /** @spec css-text-3 §7.1 */

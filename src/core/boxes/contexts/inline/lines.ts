@@ -32,13 +32,15 @@ class Sum {
   #done = 0;
   #run = 0;
   #box: Piece['box'] | null = null;
+  #level = 0;
 
   add(piece: Piece): void {
-    if (piece.kind === 'text' && piece.box === this.#box) this.#run += piece.width;
+    if (piece.kind === 'text' && piece.box === this.#box && piece.level === this.#level) this.#run += piece.width;
     else {
       this.#done = this.value;
       this.#box = piece.kind === 'text' ? piece.box : null;
       this.#run = piece.width;
+      this.#level = piece.level;
     }
   }
 
@@ -63,7 +65,7 @@ export function mergeText(pieces: readonly Piece[]): Piece[] {
   const out: Piece[] = [];
   for (const piece of pieces) {
     const last = out[out.length - 1];
-    if (piece.kind === 'text' && last?.kind === 'text' && last.box === piece.box) {
+    if (piece.kind === 'text' && last?.kind === 'text' && last.box === piece.box && last.level === piece.level) {
       const blank = piece.trailing === piece.width;
       out[out.length - 1] = {
         ...last,

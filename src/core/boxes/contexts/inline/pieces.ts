@@ -18,6 +18,8 @@ export interface Piece {
   readonly breakBefore: boolean;
   /** A line must end after it. */
   readonly forced: boolean;
+  /** Embedding level: even ones run from left to right. @spec uax9 */
+  readonly level: number;
 }
 
 const faces = new WeakMap<TextMetrics, WeakMap<ComputedStyle, Face>>();
@@ -76,15 +78,16 @@ const rigid = new WeakMap<Paragraph, { readonly metrics: TextMetrics; readonly p
 
 function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomicWidth: (box: Box) => number): Piece[] {
   const pieces: Piece[] = [];
-  const { items, breaks, text: whole, mirrored } = paragraph;
+  const { items, breaks, text: whole, levels } = paragraph;
   let styleBefore: ComputedStyle | null = null;
   // A break before an item is possible where the text allows it and the text in front of it may wrap.
   const opportunity = (offset: number, style: ComputedStyle): boolean =>
     breaks.has(offset) && wraps(styleBefore ?? style) && (styleBefore !== null || wraps(style));
   let openBreak = false;
-  for (const item of items) {
+  for (const [i, item] of items.entries()) {
     const { box } = item;
-    const base = { kind: item.kind, box, text: '', width: 0, trailing: 0, breakBefore: false, forced: false };
+    const level = levels?.[i]?.[0] ?? 0;
+    const base = { kind: item.kind, box, text: '', width: 0, trailing: 0, breakBefore: false, forced: false, level };
     switch (item.kind) {
       case 'text':
         kernAcross(pieces, item.box, item.text, layout);
@@ -93,6 +96,7 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
           item.text,
           item.start,
           paragraph,
+          levels?.[i] ?? null,
           pieces,
           layout,
           openBreak || opportunity(item.start, box.style),
@@ -103,12 +107,16 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
       case 'open': {
         const breakBefore = !openBreak && opportunity(item.start, box.parent?.style ?? box.style);
         openBreak ||= false;
-        pieces.push({ ...base, width: side(box, basis, 'left', mirrored), breakBefore });
+        pieces.push({
+          ...base,
+          width: edgeWidth(box, basis, box.style.direction === 'rtl' ? 'right' : 'left'),
+          breakBefore,
+        });
         if (breakBefore) openBreak = false;
         break;
       }
       case 'close':
-        pieces.push({ ...base, width: side(box, basis, 'right', mirrored) });
+        pieces.push({ ...base, width: edgeWidth(box, basis, box.style.direction === 'rtl' ? 'left' : 'right') });
         break;
       case 'atomic': {
         const around = box.parent?.style ?? box.style;
@@ -205,10 +213,9 @@ function kernAcross(pieces: Piece[], box: Box, text: string, layout: Layout): vo
   pieces[at] = { ...left, width: left.width + kern, trailing: left.trailing > 0 ? left.trailing + kern : 0 };
 }
 
-function side(box: Box, basis: number, which: 'left' | 'right', mirrored: boolean): number {
-  const margins = usedMargins(box, basis);
-  const edge = mirrored ? (which === 'left' ? 'right' : 'left') : which;
-  return margins[edge] + usedBorder(box)[edge] + usedPadding(box, basis)[edge];
+/** Margin, border and padding of an inline box at one end, px. */
+export function edgeWidth(box: Box, basis: number, edge: 'left' | 'right'): number {
+  return usedMargins(box, basis)[edge] + usedBorder(box)[edge] + usedPadding(box, basis)[edge];
 }
 
 function cutText(
@@ -216,6 +223,7 @@ function cutText(
   text: string,
   start: number,
   paragraph: Paragraph,
+  levels: Uint8Array | null,
   pieces: Piece[],
   layout: Layout,
   first: boolean,
@@ -244,6 +252,7 @@ function cutText(
       trailing,
       breakBefore: from === 0 ? first : wrap && text[from - 1] !== '\n' && mayBreak(from),
       forced,
+      level: levels?.[from] ?? 0,
     });
     from = to;
   };
@@ -252,6 +261,7 @@ function cutText(
     (style.whiteSpace === 'break-spaces' && text[i - 1] === ' ') ||
     (paragraph.breaks.has(start + i) && !(style.hyphens === 'none' && text[i - 1] === '\u00ad'));
   for (let i = 0; i < text.length; i++) {
+    if (levels && i > from && levels[i] !== levels[i - 1]) emit(i, false);
     if (keepsSpaces(style) && i > from && (text[i] === '\t') !== (text[i - 1] === '\t')) emit(i, false);
     if (text[i] === '\n' && (keepsSpaces(style) || style.whiteSpace === 'pre-line')) emit(i + 1, true);
     else if (i > from && wrap && mayBreak(i)) emit(i, false);

@@ -1,21 +1,13 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
-import {
-  makeFragment,
-  snap,
-  snapUp,
-  vertical,
-  type Edges,
-  type Fragment,
-  type OutOfFlow,
-  type Placed,
-} from '../../fragment.js';
+import { makeFragment, snap, snapUp, vertical, type Edges, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import { relativeOffset } from '../../used/relative.js';
 import { mergeText } from './lines.js';
-import { faceOf, type Piece } from './pieces.js';
+import { edgeWidth, faceOf, type Piece } from './pieces.js';
+import { visualSteps, type Step } from './visual.js';
 
 /** How far something reaches above and below a baseline, px. */
 interface Extent {
@@ -76,7 +68,8 @@ interface Open extends Level {
   readonly box: Box;
   readonly startX: number;
   readonly children: Part[];
-  readonly continued: boolean;
+  /** Its left edge is here. */
+  readonly left: boolean;
 }
 
 /** Baseline of a level below the line's top, once the line is assembled. */
@@ -87,6 +80,17 @@ interface Part {
   readonly x: number;
   /** Top of the part relative to the line. */
   readonly top: (baselines: Baselines) => number;
+}
+
+/** An absolute box met on the line; px from the line's start. */
+export interface Static {
+  readonly box: Box;
+  readonly x: number;
+  /** It stands among text that runs from right to left. */
+  readonly backwards: boolean;
+  /** How far relative positioning moves the inline boxes around it. */
+  readonly offset: { readonly x: number; readonly y: number };
+  readonly inlineContainer: Box | null;
 }
 
 export interface LineInput {
@@ -101,8 +105,8 @@ export interface LineInput {
   /** Inline boxes that are open when the line begins. */
   readonly open: readonly Box[];
   readonly trailing: boolean;
-  /** The line is mirrored when it is done: it is set from the right. */
-  readonly mirrored: boolean;
+  /** Parts of it run from right to left: it is set in visual order. */
+  readonly reordered: boolean;
   /** The line is turned over when it is done: its upper side is the far one. */
   readonly turned: boolean;
   /** Extra width for each space of a justified line. */
@@ -113,7 +117,7 @@ export interface LineResult {
   readonly children: readonly Placed[];
   readonly height: number;
   readonly baseline: number;
-  readonly outOfFlow: readonly OutOfFlow[];
+  readonly outOfFlow: readonly Static[];
   readonly open: readonly Box[];
 }
 
@@ -134,25 +138,30 @@ class LineBuilder {
   readonly root: Level;
   readonly edges: Level[] = [];
   readonly parts: Part[] = [];
-  readonly outOfFlow: { box: Box; x: number; inlineContainer: Box | null }[] = [];
+  readonly outOfFlow: Static[] = [];
   readonly stack: Open[] = [];
   x = 0;
 
   constructor(readonly input: LineInput) {
     const { style } = input.container;
     this.root = levelOf(style, null, leadedExtent(style, input.layout));
-    for (const box of input.open) this.open(box, true);
+    if (!input.reordered) for (const box of input.open) this.open(box, false);
   }
 
   get level(): Level {
     return this.stack[this.stack.length - 1] ?? this.root;
   }
 
+  get offset(): { x: number; y: number } {
+    const offsets = this.stack.map(({ box }) => relativeOffset(box, this.input.basis, NaN));
+    return { x: offsets.reduce((sum, o) => sum + o.x, 0), y: offsets.reduce((sum, o) => sum + o.y, 0) };
+  }
+
   add(part: Part): void {
     (this.stack[this.stack.length - 1]?.children ?? this.parts).push(part);
   }
 
-  open(box: Box, continued: boolean): void {
+  open(box: Box, left: boolean): void {
     const style = this.input.styleOf(box);
     const strut = leadedExtent(style, this.input.layout);
     const { verticalAlign: value } = style;
@@ -166,14 +175,14 @@ class LineBuilder {
       box,
       startX: this.x,
       children: [],
-      continued,
+      left,
     });
   }
 
-  close(ends: boolean): void {
+  close(right: boolean): void {
     const done = this.stack.pop()!;
     this.settle(done);
-    this.add(inlinePart(done, this.x - done.startX, !done.continued, ends, this.input));
+    this.add(inlinePart(done, this.x - done.startX, right, this.input));
   }
 
   /** Finds a level's baseline and lets its parent, or the line, make room for it. @spec css2 §10.8.1 (vertical-align) */
@@ -215,7 +224,7 @@ class LineBuilder {
     this.settle(level);
     const offset = relativeOffset(box, this.input.basis, NaN);
     this.add({
-      x: this.x + (this.input.mirrored ? margin.right - offset.x : margin.left + offset.x),
+      x: this.x + margin.left + offset.x,
       fragment: () => fragment,
       top: (baselines) => baselines(level) - baseline + (this.input.turned ? -offset.y : offset.y),
     });
@@ -231,48 +240,79 @@ export function placeLine(input: LineInput): LineResult {
   const line = new LineBuilder(input);
   const pieces = mergeText(input.pieces);
   const lastText = pieces.findLast((p) => p.kind === 'text');
-  for (const piece of pieces) {
-    switch (piece.kind) {
-      case 'open':
-        line.open(piece.box, false);
-        line.x += piece.width;
-        break;
-      case 'close':
-        line.x += piece.width;
-        line.close(true);
-        break;
-      case 'text': {
-        const hang =
-          piece === lastText && input.trailing && piece.box.style.whiteSpace !== 'pre-wrap' && hangs(pieces, piece)
-            ? piece.trailing
-            : 0;
-        const spaces = input.expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
-        const width = snapUp(piece.width - hang) + spaces * input.expand;
-        if (piece.text !== '') line.makeRoom(piece);
-        if (piece.text !== '') line.add(textPart(piece, line.x, width, line.level, input.layout));
-        line.x += width;
-        break;
-      }
-      case 'break':
-        line.add(textPart(piece, line.x, 0, line.level, input.layout));
-        break;
-      case 'atomic':
-        line.atomic(piece);
-        break;
-      case 'out':
-        line.outOfFlow.push({
-          box: piece.box,
-          x: line.x,
-          inlineContainer: [...line.stack].reverse().find((o) => o.style.position !== 'static')?.box ?? null,
-        });
-        break;
-      default:
-        break;
-    }
+  const hanging = lastText && input.trailing && hangs(pieces, lastText) ? lastText : null;
+  if (input.reordered) {
+    for (const step of visualSteps(pieces, input.open)) setStep(line, step, hanging);
+    return assemble(line, openAfter(pieces, input.open));
   }
-  const stillOpen = line.stack.map((o) => o.box);
+  for (const piece of pieces) setPiece(line, piece, hanging);
+  const open = line.stack.map((o) => o.box);
   while (line.stack.length > 0) line.close(false);
-  return assemble(line, stillOpen);
+  return assemble(line, open);
+}
+
+function setStep(line: LineBuilder, step: Step, hanging: Piece | null): void {
+  const edge = (which: 'left' | 'right') =>
+    step.kind !== 'piece' && step.edge ? edgeWidth(step.box, line.input.basis, which) : 0;
+  if (step.kind === 'piece') return setPiece(line, step.piece, hanging);
+  if (step.kind === 'open') {
+    line.open(step.box, step.edge);
+    line.x += edge('left');
+  } else {
+    line.x += edge('right');
+    line.close(step.edge);
+  }
+}
+
+function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void {
+  const { layout, expand } = line.input;
+  switch (piece.kind) {
+    case 'open':
+      line.open(piece.box, true);
+      line.x += piece.width;
+      break;
+    case 'close':
+      line.x += piece.width;
+      line.close(true);
+      break;
+    case 'text': {
+      const hang = piece === hanging && piece.box.style.whiteSpace !== 'pre-wrap' ? piece.trailing : 0;
+      const spaces = expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
+      const width = snapUp(piece.width - hang) + spaces * expand;
+      if (piece.text !== '') {
+        line.makeRoom(piece);
+        line.add(textPart(piece, line.x, width, line.level, layout));
+      }
+      line.x += width;
+      break;
+    }
+    case 'break':
+      line.add(textPart(piece, line.x, 0, line.level, layout));
+      break;
+    case 'atomic':
+      line.atomic(piece);
+      break;
+    case 'out':
+      line.outOfFlow.push({
+        box: piece.box,
+        x: line.x,
+        backwards: piece.level % 2 === 1,
+        offset: line.offset,
+        inlineContainer: line.stack.findLast((o) => o.style.position !== 'static')?.box ?? null,
+      });
+      break;
+    default:
+      break;
+  }
+}
+
+/** Inline boxes that go on in the next line. */
+function openAfter(pieces: readonly Piece[], before: readonly Box[]): readonly Box[] {
+  const open = [...before];
+  for (const { kind, box } of pieces)
+    if (kind === 'open') open.push(box);
+    else if (kind === 'close') open.pop();
+  return open;
 }
 
 /** Spaces hang only where nothing but closing tags follows. */
@@ -306,15 +346,7 @@ function assemble({ root, edges, parts, outOfFlow: out }: LineBuilder, open: rea
     x: part.x,
     y: part.top(baselines),
   }));
-  const outOfFlow = out.map(({ box, x, inlineContainer }): OutOfFlow => ({
-    box,
-    x,
-    y: 0,
-    alignX: 'start',
-    alignY: 'start',
-    inlineContainer,
-  }));
-  return { children, height, baseline: above, outOfFlow, open };
+  return { children, height, baseline: above, outOfFlow: out, open };
 }
 
 /** How far below its parent's baseline a level's own goes. @param extent of the level and what it holds */
@@ -351,15 +383,9 @@ function textPart(piece: Piece, x: number, width: number, level: Level, layout: 
   return { fragment: () => fragment, x, top: (baselines) => baselines(level) - above };
 }
 
-function inlinePart(
-  done: Open,
-  width: number,
-  starts: boolean,
-  ends: boolean,
-  { basis, layout, mirrored: rtl, turned }: LineInput,
-): Part {
+function inlinePart(done: Open, width: number, right: boolean, { basis, layout, turned }: LineInput): Part {
   const { above, below } = contentExtent(done.style, layout);
-  const [left, right] = rtl ? [ends, starts] : [starts, ends];
+  const { left } = done;
   const only = (edges: Edges): Edges => ({
     top: edges.top,
     bottom: edges.bottom,
@@ -370,11 +396,11 @@ function inlinePart(
   const border = only(usedBorder(done.box));
   const padding = only(usedPadding(done.box, basis));
   const rise = border.top + padding.top;
-  const x = done.startX + (rtl ? margin.right : margin.left);
+  const x = done.startX + margin.left;
   const offset = relativeOffset(done.box, basis, NaN);
   const top = (baselines: Baselines) => baselines(done) - above - rise;
   return {
-    x: rtl ? x - offset.x : x + offset.x,
+    x: x + offset.x,
     top: (baselines) => top(baselines) + (turned ? -offset.y : offset.y),
     fragment: (baselines) => {
       const y = top(baselines);

@@ -1,0 +1,86 @@
+import type { Box } from '../../box.js';
+import { embeddingLevels, mayRunBackwards } from '../../text/index.js';
+import type { Item } from './items.js';
+
+/** Embedding levels of each item's characters; even ones run from left to right. */
+export type Levels = readonly Uint8Array[];
+
+/** Formatting characters a box's unicode-bidi stands for. @spec css-writing-modes-4 §2.4.2 */
+function controlsOf({ style }: Box): readonly [string, string] {
+  const rtl = style.direction === 'rtl';
+  switch (style.unicodeBidi) {
+    case 'embed':
+      return [rtl ? '\u202b' : '\u202a', '\u202c'];
+    case 'isolate':
+      return [rtl ? '\u2067' : '\u2066', '\u2069'];
+    case 'bidi-override':
+      return [rtl ? '\u202e' : '\u202d', '\u202c'];
+    case 'isolate-override':
+      return [`\u2068${rtl ? '\u202e' : '\u202d'}`, '\u202c\u2069'];
+    case 'plaintext':
+      return ['\u2068', '\u2069'];
+    default:
+      return ['', ''];
+  }
+}
+
+function needsLevels(block: Box, items: readonly Item[], text: string): boolean {
+  return (
+    block.style.direction === 'rtl' ||
+    mayRunBackwards(text) ||
+    items.some((item) => item.kind === 'open' && item.box.style.direction === 'rtl')
+  );
+}
+
+/**
+ * Levels of a paragraph's items, null where all of it runs from left to right.
+ * Inline boxes and blocks with a unicode-bidi of their own count as the formatting characters they stand for.
+ * @spec css-writing-modes-4 §2.4, uax9
+ */
+export function levelsOf(container: Box, items: readonly Item[], text: string): Levels | null {
+  const block = container.anonymous ? (container.parent ?? container) : container;
+  if (!needsLevels(block, items, text)) return null;
+  const overriding = /override/.test(block.style.unicodeBidi) && block.outer !== 'inline';
+  const around = overriding ? [block.style.direction === 'rtl' ? '\u202e' : '\u202d', '\u202c'] : ['', ''];
+  const open: Box[] = [];
+  const starts: number[] = [];
+  let whole = around[0]!;
+  for (const item of items) {
+    if (item.kind === 'open') {
+      open.push(item.box);
+      whole += controlsOf(item.box)[0];
+    }
+    starts.push(whole.length);
+    if (item.kind === 'close') {
+      open.pop();
+      whole += controlsOf(item.box)[1];
+    } else if (item.kind === 'break' || item.kind === 'block') {
+      // A forced break ends the bidi paragraph: what is open is closed before it and opened again after it.
+      const closing = [...open].reverse().map((box) => controlsOf(box)[1]);
+      whole += closing.join('') + around[1]!;
+      starts[starts.length - 1] = whole.length;
+      whole += `\n${around[0]!}${open.map((box) => controlsOf(box)[0]).join('')}`;
+    } else if (item.kind !== 'open') whole += item.kind === 'text' ? item.text : '\ufffc';
+  }
+  const base = block.style.unicodeBidi === 'plaintext' ? 'auto' : block.style.direction;
+  const levels = embeddingLevels(whole + around[1]!, base);
+  return items.map((item, i) => {
+    const length = item.kind === 'text' ? item.text.length : item.kind === 'open' || item.kind === 'close' ? 0 : 1;
+    return levels.subarray(starts[i]!, starts[i]! + length);
+  });
+}
+
+/** The parts of a line from left to right. @spec uax9 L2 */
+export function inVisualOrder<T extends { readonly level: number }>(parts: readonly T[]): T[] {
+  const out = [...parts];
+  const levels = parts.map((part) => part.level);
+  const lowestOdd = Math.min(...levels.map((level) => (level % 2 === 1 ? level : level + 1)));
+  for (let at = Math.max(0, ...levels); at >= lowestOdd; at--)
+    for (let i = 0; i < out.length; i++) {
+      let end = i;
+      while (end < out.length && out[end]!.level >= at) end++;
+      if (end > i + 1) out.splice(i, end - i, ...out.slice(i, end).reverse());
+      i = Math.max(i, end - 1);
+    }
+  return out;
+}

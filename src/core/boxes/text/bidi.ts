@@ -1,0 +1,15 @@
+import bidiFactory, { type Bidi } from 'bidi-js';
+
+let bidi: Bidi | null = null;
+
+/** Embedding level of each character, formatting characters included. @spec uax9 */
+export function embeddingLevels(text: string, base: 'ltr' | 'rtl' | 'auto'): Uint8Array {
+  bidi ??= bidiFactory();
+  return bidi.getEmbeddingLevels(text, base).levels;
+}
+
+const BACKWARDS =
+  /[\u0590-\u08ff\u202b\u202d-\u202e\u2067-\u2068\ufb1d-\ufdff\ufe70-\ufefc]|[\ud802\ud803\ud83a\ud83b]/;
+
+/** Whether text may have parts that run from right to left. */
+export const mayRunBackwards = (text: string): boolean => BACKWARDS.test(text);
