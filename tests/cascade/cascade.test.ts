@@ -201,7 +201,7 @@ describe('the browser’s own sheet and attributes', () => {
     ['<hr id=x size=10>', 'height', '8px'],
     ['<input id=x type=hidden>', 'display', 'none'],
     ['<div dir=rtl id=x>', 'direction', 'rtl'],
-    ['<textarea id=x>', 'white-space', 'pre-wrap'],
+    ['<textarea id=x>', 'white-space-collapse', 'preserve'],
     ['<svg id=x width=10 fill=red>', 'width', '10px'],
   ])('%s: %s is %s', (body, property, expected) => {
     const wrapped = body.startsWith('<td') ? `<div><span id=x></span></div>` : body;

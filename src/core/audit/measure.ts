@@ -4,6 +4,7 @@ import {
   isLengthPercentage,
   printNumber,
   printPx,
+  printWhiteSpace,
   PROPERTY_KEYS,
   resolveLength,
   type LengthPercentage,
@@ -94,7 +95,10 @@ const plainCache = new WeakMap<ComputedStyle, Readonly<Record<string, string>>>(
 function plainStyle(style: ComputedStyle): Readonly<Record<string, string>> {
   let known = plainCache.get(style);
   if (!known) {
-    known = Object.fromEntries(PROPERTY_KEYS.map((key, i) => [cssName(key), printValue(style, i)]));
+    known = Object.fromEntries([
+      ...PROPERTY_KEYS.map((key, i) => [cssName(key), printValue(style, i)]),
+      ['white-space', printWhiteSpace(style.whiteSpaceCollapse, style.textWrapMode)],
+    ]) as Readonly<Record<string, string>>;
     plainCache.set(style, known);
   }
   return known;

@@ -29,6 +29,7 @@ import { Floats } from './floats.js';
 import { layoutInline } from './inline/layout.js';
 import { lineHeightOf } from './inline/place.js';
 import { trims, withoutEndMargins } from './margin-trim.js';
+import { keepsSpaces } from '../text/index.js';
 import { joinMargin, joinStruts, NO_STRUT, strutSize, type Strut } from './margins.js';
 import { adoptOutOfFlow } from './positioned.js';
 import { alignedIn } from './static-position.js';
@@ -618,8 +619,7 @@ function through(box: Box, frame: Frame): boolean {
 function isBlank(box: Box): boolean {
   return box.children.every((child) => {
     if (!isInFlow(child)) return true;
-    if (child.inner === 'text')
-      return /^[ \t\r\n\f\u200b]*$/.test(child.text) && !/^(pre|pre-wrap|break-spaces)$/.test(child.style.whiteSpace);
+    if (child.inner === 'text') return /^[ \t\r\n\f\u200b]*$/.test(child.text) && !keepsSpaces(child.style);
     if (child.outer !== 'inline' || child.inner !== 'flow') return false;
     const edges = [usedMargins(child, 0), usedBorder(child), usedPadding(child, 0)];
     return edges.every((e) => e.left === 0 && e.right === 0) && isBlank(child);

@@ -5,7 +5,7 @@ import type { ElementNode, HtmlDocument } from '../../html/index.js';
 import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
 import { isVertical, styleInFlow, type Mode } from '../flows/modes.js';
 import { naturalTurned } from '../flows/turn.js';
-import { transformText, type TextMetrics } from '../text/index.js';
+import { keepsSpaces, transformText, type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText, Quotes } from './content.js';
 import { Counters } from './counters.js';
 import { firstTextOf, splitFirstLetter } from './first-letter.js';
@@ -348,9 +348,7 @@ const mixes = (box: Box): boolean =>
   box.children.some((child) => isInFlow(child) && isInlineLevel(child));
 
 const isBlank = (box: Box): boolean =>
-  box.inner === 'text' &&
-  /^[ \t\r\n\f]*$/.test(box.text) &&
-  !/^(pre|pre-wrap|break-spaces)$/.test(box.style.whiteSpace);
+  box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text) && !keepsSpaces(box.style);
 
 /** Gathers runs of inline-level children into anonymous block boxes. @spec css2 §9.2.1.1, css-flexbox-1 §4 */
 function wrapRuns(box: Box, building: Building, items: boolean): void {

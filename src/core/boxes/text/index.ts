@@ -3,3 +3,4 @@ export { webMetrics, type Glyph, type OpenFont, type WebFace } from './web-fonts
 export { transformText } from './transform.js';
 export { needsFullBreaks, OBJECT, shortBreaks, type LineBreaks } from './breaks.js';
 export { embeddingLevels, mayRunBackwards } from './bidi.js';
+export { breaksSpaces, hangsSpaces, keepsBreaks, keepsSpaces, wraps } from './white-space.js';

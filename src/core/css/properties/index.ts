@@ -23,3 +23,4 @@ export type { TransformStep } from './transform.js';
 export { physicalSide, type Flow } from './logical.js';
 export { parseFamilies } from './fonts.js';
 export type { Area, Areas, Breadth, GridLine, TrackList, TrackRepeat, TrackRun, TrackSize } from './grid.js';
+export { printWhiteSpace } from './shorthands.js';

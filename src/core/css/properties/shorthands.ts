@@ -483,6 +483,33 @@ const columns: Shorthand = {
   },
 };
 
+const wrapping = anyOrder(['white-space-collapse', 'text-wrap-mode']);
+
+/** What the older keywords stand for. @spec css-text-4 §3 (white-space) */
+const WHITE_SPACE: Readonly<Record<string, readonly [string, string]>> = {
+  normal: ['collapse', 'wrap'],
+  pre: ['preserve', 'nowrap'],
+  'pre-wrap': ['preserve', 'wrap'],
+  'pre-line': ['preserve-breaks', 'wrap'],
+};
+
+const whiteSpace: Shorthand = {
+  longhands: wrapping.longhands,
+  expand: (items, text) => {
+    const [item] = items;
+    const pair = items.length === 1 && item?.type === 'ident' ? WHITE_SPACE[item.name] : undefined;
+    if (!pair) return wrapping.expand(items, text);
+    return { 'white-space-collapse': [ident(pair[0])], 'text-wrap-mode': [ident(pair[1])] };
+  },
+};
+
+/** The shortest text of the two longhands. @spec cssom-1 §6.7.2 */
+export function printWhiteSpace(collapse: string, mode: string): string {
+  const old = Object.entries(WHITE_SPACE).find(([, pair]) => pair[0] === collapse && pair[1] === mode);
+  if (old) return old[0];
+  return mode === 'wrap' ? collapse : collapse === 'collapse' ? mode : `${collapse} ${mode}`;
+}
+
 function overflow(): Shorthand {
   return ends('overflow-x', 'overflow-y');
 }
@@ -550,6 +577,8 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   'list-style': listStyle,
   'text-decoration': textDecoration,
   overflow: overflow(),
+  'white-space': whiteSpace,
+  'text-wrap': anyOrder(['text-wrap-mode', 'text-wrap-style']),
   'overscroll-behavior': ends('overscroll-behavior-x', 'overscroll-behavior-y'),
   columns,
 };

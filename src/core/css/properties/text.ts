@@ -18,7 +18,6 @@ function set(names: readonly string[], traits: { inherited?: boolean } = {}) {
   );
 }
 
-const WHITE_SPACE = ['normal', 'pre', 'nowrap', 'pre-wrap', 'pre-line', 'break-spaces'] as const;
 const CURSORS = new Set(
   'auto default none context-menu help pointer progress wait cell crosshair text vertical-text alias copy move no-drop not-allowed grab grabbing all-scroll col-resize row-resize n-resize e-resize s-resize w-resize ne-resize nw-resize se-resize sw-resize ew-resize ns-resize nesw-resize nwse-resize zoom-in zoom-out -webkit-grab -webkit-grabbing -webkit-zoom-in -webkit-zoom-out'.split(
     ' ',
@@ -66,11 +65,8 @@ export const TEXT = {
   textUnderlineOffset: lengthOr('auto', ['auto'], {}, { inherited: true }),
   textShadow: text('none', undefined, { inherited: true }),
   textOverflow: text('clip'),
-  whiteSpace: keyword(
-    WHITE_SPACE,
-    { inherited: true },
-    { 'preserve-breaks': 'pre-line', preserve: 'pre-wrap', collapse: 'normal', wrap: 'normal' },
-  ),
+  whiteSpaceCollapse: keyword(['collapse', 'preserve', 'preserve-breaks', 'break-spaces'], { inherited: true }),
+  textWrapMode: keyword(['wrap', 'nowrap'], { inherited: true }),
   textWrapStyle: keyword(['auto', 'balance', 'pretty', 'stable'], { inherited: true }),
   overflowWrap: keyword(['normal', 'break-word', 'anywhere'], { inherited: true }),
   wordBreak: keyword(['normal', 'break-all', 'keep-all', 'break-word', 'auto-phrase'], { inherited: true }),

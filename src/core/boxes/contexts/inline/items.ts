@@ -2,7 +2,7 @@ import { hasPercent } from '../../../css/index.js';
 import { isFloating, isOutOfFlow, type Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
 import { levelsOf, type Levels } from './bidi.js';
-import { needsFullBreaks, OBJECT, shortBreaks } from '../../text/index.js';
+import { keepsBreaks, keepsSpaces, needsFullBreaks, OBJECT, shortBreaks } from '../../text/index.js';
 
 /** What inline content is made of, in order. Text has its white space collapsed. */
 export type Item =
@@ -88,15 +88,16 @@ function collect(box: Box, work: Collecting): void {
 }
 
 function collectText(box: Box, work: Collecting): void {
-  const mode = box.style.whiteSpace;
+  const { style } = box;
   const start = work.text.length;
   let out = '';
-  if (mode === 'pre' || mode === 'pre-wrap' || mode === 'break-spaces') {
+  if (keepsSpaces(style)) {
     out = box.text.replace(/\r\n?|\f/g, '\n');
     work.collapsible = false;
   } else {
-    const source =
-      mode === 'pre-line' ? box.text.replace(/[ \t\r\f]*\n[ \t\r\f]*/g, '\n') : box.text.replace(/[\t\r\n\f]/g, ' ');
+    const source = keepsBreaks(style)
+      ? box.text.replace(/[ \t\r\f]*\n[ \t\r\f]*/g, '\n')
+      : box.text.replace(/[\t\r\n\f]/g, ' ');
     for (const character of source) {
       const space = character === ' ';
       if (space && work.collapsible) continue;

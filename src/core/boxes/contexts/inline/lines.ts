@@ -1,5 +1,6 @@
 import type { Layout } from '../../layout.js';
 import { snapUp } from '../../fragment.js';
+import { hangsSpaces, keepsBreaks, keepsSpaces, wraps } from '../../text/index.js';
 import { textWidth, type Piece } from './pieces.js';
 
 /** The pieces of one line and how wide they are together, hanging spaces left out. */
@@ -102,8 +103,8 @@ function isVisible(pieces: readonly Piece[]): boolean {
       return (
         !EMPTY_TEXT.test(piece.text) ||
         piece.width > piece.trailing ||
-        (piece.text !== '' && /^(pre|pre-wrap|break-spaces)$/.test(piece.box.style.whiteSpace)) ||
-        (piece.forced && /^(pre|pre-wrap|pre-line|break-spaces)$/.test(piece.box.style.whiteSpace))
+        (piece.text !== '' && keepsSpaces(piece.box.style)) ||
+        (piece.forced && keepsBreaks(piece.box.style))
       );
     return (
       piece.kind === 'atomic' ||
@@ -193,7 +194,7 @@ function mayCut(pieces: readonly Piece[], from: number, to: number): boolean {
       (p) =>
         p.kind === 'text' &&
         (p.box.style.overflowWrap !== 'normal' || p.box.style.wordBreak === 'break-word') &&
-        !/^(nowrap|pre)$/.test(p.box.style.whiteSpace),
+        wraps(p.box.style),
     );
 }
 
@@ -260,8 +261,7 @@ export function intrinsicOf(
   const closeLine = (end: number) => {
     // Preserved spaces hang only where they do not fit, and here everything does.
     const last = pieces[end - 1];
-    const hangs =
-      last?.kind === 'text' && last.box.style.whiteSpace === 'pre-wrap' ? 0 : trailingOf(pieces, lineStart, end);
+    const hangs = last?.kind === 'text' && hangsSpaces(last.box.style) ? 0 : trailingOf(pieces, lineStart, end);
     max = Math.max(max, line.without(hangs) + floating);
     line = new Sum();
     floating = 0;

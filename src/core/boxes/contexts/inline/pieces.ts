@@ -2,7 +2,15 @@ import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
-import type { Face, TextMetrics } from '../../text/index.js';
+import {
+  breaksSpaces,
+  hangsSpaces,
+  keepsBreaks,
+  keepsSpaces,
+  wraps,
+  type Face,
+  type TextMetrics,
+} from '../../text/index.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import type { Item, Paragraph } from './items.js';
 
@@ -47,10 +55,6 @@ export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layou
   if (word !== 0) width += word * (text.match(/[ \u00a0]/g)?.length ?? 0);
   return width;
 }
-
-const wraps = (style: ComputedStyle): boolean => style.whiteSpace !== 'nowrap' && style.whiteSpace !== 'pre';
-const keepsSpaces = (style: ComputedStyle): boolean =>
-  style.whiteSpace === 'pre' || style.whiteSpace === 'pre-wrap' || style.whiteSpace === 'break-spaces';
 
 /**
  * Cuts a paragraph at its break opportunities and measures the pieces.
@@ -236,11 +240,7 @@ function cutText(
     const shown = forced ? part.slice(0, -1) : part;
     const before = from > 0 ? text[from - 1]! : '';
     const width = textWidth(shown, style, layout, before === '\n' ? '' : before);
-    const spaces = keepsSpaces(style)
-      ? style.whiteSpace === 'pre-wrap'
-        ? /[ ]+$/.exec(shown)
-        : null
-      : /[ ]+$/.exec(shown);
+    const spaces = keepsSpaces(style) ? (hangsSpaces(style) ? /[ ]+$/.exec(shown) : null) : /[ ]+$/.exec(shown);
     const trailing = spaces
       ? textWidth(spaces[0], style, layout, shown.slice(-spaces[0].length - 1, -spaces[0].length))
       : 0;
@@ -258,12 +258,12 @@ function cutText(
   };
   const mayBreak = (i: number): boolean =>
     breaksAnywhere(style) ||
-    (style.whiteSpace === 'break-spaces' && text[i - 1] === ' ') ||
+    (breaksSpaces(style) && text[i - 1] === ' ') ||
     (paragraph.breaks.has(start + i) && !(style.hyphens === 'none' && text[i - 1] === '\u00ad'));
   for (let i = 0; i < text.length; i++) {
     if (levels && i > from && levels[i] !== levels[i - 1]) emit(i, false);
     if (keepsSpaces(style) && i > from && (text[i] === '\t') !== (text[i - 1] === '\t')) emit(i, false);
-    if (text[i] === '\n' && (keepsSpaces(style) || style.whiteSpace === 'pre-line')) emit(i + 1, true);
+    if (text[i] === '\n' && keepsBreaks(style)) emit(i + 1, true);
     else if (i > from && wrap && mayBreak(i)) emit(i, false);
   }
   if (from < text.length) emit(text.length, false);

@@ -5,6 +5,7 @@ import { makeFragment, snap, snapUp, vertical, type Edges, type Fragment, type P
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import { relativeOffset } from '../../used/relative.js';
+import { hangsSpaces } from '../../text/index.js';
 import { mergeText } from './lines.js';
 import { edgeWidth, faceOf, type Piece } from './pieces.js';
 import { visualSteps, type Step } from './visual.js';
@@ -276,7 +277,7 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
       line.close(true);
       break;
     case 'text': {
-      const hang = piece === hanging && piece.box.style.whiteSpace !== 'pre-wrap' ? piece.trailing : 0;
+      const hang = piece === hanging && !hangsSpaces(piece.box.style) ? piece.trailing : 0;
       const spaces = expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
       const width = snapUp(piece.width - hang) + spaces * expand;
       if (piece.text !== '') {
