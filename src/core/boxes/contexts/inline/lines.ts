@@ -89,8 +89,8 @@ function trailingOf(pieces: readonly Piece[], from: number, to: number): number 
       trailing += piece.trailing;
       if (piece.trailing < piece.width || piece.text.trimEnd() !== '') break;
     } else if (piece.kind === 'break') continue;
-    else if (piece.kind !== 'close' && piece.kind !== 'out' && piece.kind !== 'float') break;
-    else if (piece.kind === 'close' && piece.width !== 0) break;
+    else if (piece.kind === 'atomic' || piece.kind === 'block') break;
+    else if ((piece.kind === 'open' || piece.kind === 'close') && piece.width !== 0) break;
   }
   return trailing;
 }

@@ -240,7 +240,7 @@ class LineBuilder {
 export function placeLine(input: LineInput): LineResult {
   const line = new LineBuilder(input);
   const pieces = mergeText(input.pieces);
-  const lastText = pieces.findLast((p) => p.kind === 'text');
+  const lastText = pieces.findLast((p) => p.kind === 'text' && p.text !== '');
   const hanging = lastText && input.trailing && hangs(pieces, lastText) ? lastText : null;
   if (input.reordered) {
     for (const step of visualSteps(pieces, input.open)) setStep(line, step, hanging);
@@ -321,7 +321,9 @@ function hangs(pieces: readonly Piece[], text: Piece): boolean {
   return pieces
     .slice(pieces.indexOf(text) + 1)
     .every(
-      (p) => (p.kind === 'close' && p.width === 0) || p.kind === 'out' || p.kind === 'float' || p.kind === 'break',
+      (p) =>
+        ((p.kind === 'open' || p.kind === 'close') && p.width === 0) ||
+        ['text', 'out', 'float', 'break'].includes(p.kind),
     );
 }
 
