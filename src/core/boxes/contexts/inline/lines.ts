@@ -218,8 +218,13 @@ function cutUnit(
     while (fit < characters.length && textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout) <= left)
       fit++;
     if (fit === 0) {
-      if (i > from)
-        return { pieces: [...pieces.slice(0, i), { ...piece, breakBefore: true }, ...pieces.slice(i + 1)], end: i };
+      let at = i;
+      while (at > from && pieces[at - 1]!.kind === 'open') at--;
+      if (at > from)
+        return {
+          pieces: [...pieces.slice(0, at), { ...pieces[at]!, breakBefore: true }, ...pieces.slice(at + 1)],
+          end: at,
+        };
       fit = 1;
     }
     if (fit >= characters.length) return null;

@@ -257,7 +257,7 @@ function cutText(
     from = to;
   };
   const mayBreak = (i: number): boolean =>
-    breaksAnywhere(style) ||
+    (breaksAnywhere(style) && !(text[i] === ' ' && hangsSpaces(style))) ||
     (breaksSpaces(style) && text[i - 1] === ' ') ||
     (paragraph.breaks.has(start + i) && !(style.hyphens === 'none' && text[i - 1] === '\u00ad'));
   for (let i = 0; i < text.length; i++) {
