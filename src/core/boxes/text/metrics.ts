@@ -102,8 +102,14 @@ const ZERO_WIDTH =
   /[\u0000-\u001f\u007f-\u009f\u00ad\u200b-\u200f\u2028-\u202e\u2060-\u2064\ufeff\ufe00-\ufe0f\u0300-\u036f]/;
 const FALLBACK_ADVANCE = 0.6;
 
-/** Glyphs are scaled to sizes in 64ths of a px. */
-const inSteps = (size: number): number => Math.trunc(size * 64) / 64;
+/**
+ * The em glyphs are really scaled to, px: sizes are cut to 64ths of a px, and font units are scaled by a fixed-point
+ * factor of 16 binary places, as font rasterisers do. It shows where many glyphs add up to just over a border.
+ */
+export function scaledEm(size: number, unitsPerEm: number): number {
+  const factor = Math.round((Math.trunc(size * 64) * 65536) / unitsPerEm);
+  return (factor * unitsPerEm) / 64 / 65536;
+}
 
 /** Neighbouring characters that share a key, as runs. */
 export function split<K>(text: string, keyOf: (character: string) => K): { key: K; text: string }[] {
@@ -153,7 +159,7 @@ class TableFace implements Face {
       units = this.#measure(text, kerning);
       this.#widths.set(key, units);
     }
-    return (units * inSteps(size)) / this.table.unitsPerEm;
+    return (units * scaledEm(size, this.table.unitsPerEm)) / this.table.unitsPerEm;
   }
 
   #measure(text: string, kerning: boolean): number {
@@ -215,10 +221,10 @@ class TableFace implements Face {
     return (this.table.xHeight / this.table.unitsPerEm) * size;
   }
   average(size: number): number {
-    return (this.table.average / this.table.unitsPerEm) * inSteps(size);
+    return (this.table.average / this.table.unitsPerEm) * scaledEm(size, this.table.unitsPerEm);
   }
   widest(size: number): number {
-    return (this.table.widest / this.table.unitsPerEm) * inSteps(size);
+    return (this.table.widest / this.table.unitsPerEm) * scaledEm(size, this.table.unitsPerEm);
   }
 }
 

@@ -1,5 +1,5 @@
 import type { FontFamily } from '../../css/index.js';
-import { split, type Face, type FontRun, type TextMetrics } from './metrics.js';
+import { scaledEm, split, type Face, type FontRun, type TextMetrics } from './metrics.js';
 
 /** What layout needs of an opened font file; lengths in font units. */
 export interface OpenFont {
@@ -109,7 +109,6 @@ class WebFontFace implements Face {
   }
 
   width(text: string, size: number, kerning: boolean): number {
-    const snapped = Math.trunc(size * 64) / 64;
     const key = kerning ? text : `\0${text}`;
     let em = this.#widths.get(key);
     if (em === undefined) {
@@ -117,7 +116,7 @@ class WebFontFace implements Face {
       em = this.#measure(text, kerning);
       this.#widths.set(key, em);
     }
-    return em * snapped;
+    return em * scaledEm(size, this.#lead.font.unitsPerEm);
   }
 
   /** Width in em: runs of one font are shaped together, what no font of the family has is set in the next family. */
