@@ -20,7 +20,10 @@ interface Extent {
 export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
   const { lineHeight } = style;
   if (lineHeight === 'normal') return faceOf(style, layout).lineHeight(style.fontSize);
-  return Math.round(('px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize) * 64) / 64;
+  // As browsers have it: lengths are rounded to the 64th, factors are cut.
+  return 'px' in lineHeight
+    ? Math.round(lineHeight.px * 64) / 64
+    : snap(lineHeight.factor * style.fontSize + 1e-6);
 }
 
 /** Lines of vertical text share their middles. @spec css-inline-3 §4.1, css-writing-modes-4 §4.2 */
