@@ -18,6 +18,8 @@ export interface Space {
   readonly basis?: number;
   /** What percentage margins and padding refer to, where it is not the width. */
   readonly edges?: number;
+  /** The height is that of the content, whatever the style says. */
+  readonly byContent?: boolean;
   /** Whether a fixed height counts as definite for percentages inside. */
   readonly definite?: boolean;
 }
@@ -47,4 +49,4 @@ export interface Layout {
 }
 
 export const spaceKey = (space: Space): string =>
-  `${space.width}/${space.height}/${space.fixedWidth ?? ''}/${space.fixedHeight ?? ''}/${space.shrink ? 's' : ''}${space.definite ? 'd' : ''}${space.edges === undefined ? '' : `e${space.edges}`}${space.basis === undefined ? '' : `b${space.basis}`}`;
+  `${space.width}/${space.height}/${space.fixedWidth ?? ''}/${space.fixedHeight ?? ''}/${space.shrink ? 's' : ''}${space.definite ? 'd' : ''}${space.byContent ? 'c' : ''}${space.edges === undefined ? '' : `e${space.edges}`}${space.basis === undefined ? '' : `b${space.basis}`}`;

@@ -238,7 +238,7 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
     if (ratio !== null && cross !== null) return (cross - frameHeight(frame)) * ratio + frameWidth(frame);
     return c.layout.intrinsic(box).max + frameWidth(frame);
   }
-  return c.layout.place(box, columnSpace(box, item, c)).height;
+  return c.layout.place(box, { ...columnSpace(box, item, c), byContent: true }).height;
 }
 
 /** Definite cross size a stretched item of a single line has. @spec css-flexbox-1 §9.9 */

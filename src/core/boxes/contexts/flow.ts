@@ -131,10 +131,10 @@ function refersToHeight({ style }: Box): boolean {
 
 export function specifiedHeight(box: Box, space: Space, frame: Frame, width: number): number | null {
   if (box.anonymous) return null;
-  const height = heightFor(box, box.style.height, space.height, frame);
+  const height = space.byContent ? null : heightFor(box, box.style.height, space.height, frame);
   if (height !== null) return height;
   const ratio = preferredRatio(box);
-  if (ratio === null || box.style.height !== 'auto') return null;
+  if (ratio === null || (box.style.height !== 'auto' && !space.byContent)) return null;
   return box.style.boxSizing === 'border-box'
     ? width / ratio
     : (width - frameWidth(frame)) / ratio + frameHeight(frame);

@@ -214,10 +214,13 @@ export function layoutTable(
   const widths = columnWidths(columns, Math.max(0, outer - frameWidth(frame) - gaps), fixedLayout).map(snap);
   const lefts = offsets(widths, spacing.x, box.style.direction === 'rtl' ? outer - frameWidth(frame) : null);
   const rows = layoutRows(grid, widths, spacing, layout);
-  const specified = space.fixedHeight ?? (box.anonymous ? null : heightFor(box, box.style.height, space.height, frame));
+  const specified = space.fixedHeight ?? tableHeight(box, space, frame);
   growRows(rows.heights, grid, spacing.y, specified, box, frame, space);
   return assemble({ box, grid, frame, margin, outer, widths, lefts, spacing, rows, layout, space });
 }
+
+const tableHeight = (box: Box, space: Space, frame: Frame): number | null =>
+  box.anonymous || space.byContent ? null : heightFor(box, box.style.height, space.height, frame);
 
 function offsets(sizes: readonly number[], gap: number, mirror: number | null): number[] {
   let at = gap;
@@ -362,7 +365,7 @@ function assemble(a: Assembling): Fragment {
       body,
       box.anonymous
         ? 0
-        : clampHeight(box, heightFor(box, box.style.height, space.height, frame) ?? body, space.height, frame),
+        : clampHeight(box, tableHeight(box, space, frame) ?? body, space.height, frame),
     );
   const height = stack('bottom', top + Math.max(body, used));
   const bare = makeFragment({
