@@ -226,8 +226,9 @@ function baseSize(box: Box, frame: Frame, item: Partial_, c: Container, definite
 function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): number {
   if (box.inner === 'replaced') {
     const cross = stretchedCross(box, item, c);
-    const size = replacedSize(box, c.width, c.height, frame, c.row ? { height: cross } : { width: cross });
-    return c.row ? size.width : size.height;
+    return c.row
+      ? replacedSize(box, c.width, c.height, frame, { height: cross, byContent: 'width' }).width
+      : replacedSize(box, c.width, c.height, frame, { width: cross, byContent: 'height' }).height;
   }
   if (c.row) {
     const ratio = preferredRatio(box);

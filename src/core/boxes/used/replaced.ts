@@ -9,6 +9,7 @@ const DEFAULT = { width: 300, height: 150 };
  * Border-box size of a replaced element.
  * @param width containing block's width, px; NaN while measuring
  * @param height percentage basis of heights, NaN if indefinite
+ * @param fixed sizes decided outside, and the axis along which the style has no say
  * @spec css2 §10.3.2, §10.6.2, §10.4 (table of min/max violations); css-sizing-4 §4
  */
 export function replacedSize(
@@ -16,7 +17,7 @@ export function replacedSize(
   width: number,
   height: number,
   frame: Frame,
-  fixed: { width?: number | undefined; height?: number | undefined } = {},
+  fixed: { width?: number | undefined; height?: number | undefined; byContent?: 'width' | 'height' } = {},
 ): { width: number; height: number } {
   const { style } = box;
   const natural = box.natural!;
@@ -24,8 +25,10 @@ export function replacedSize(
   const fx = frameWidth(frame);
   const fy = frameHeight(frame);
   const intrinsic = () => ({ min: natural.width ?? DEFAULT.width, max: natural.width ?? DEFAULT.width });
-  const read = (value: Sizing) => (box.anonymous ? null : widthFor(box, value, width, NaN, frame, intrinsic));
-  const readY = (value: Sizing) => (box.anonymous ? null : heightFor(box, value, height, frame));
+  const read = (value: Sizing) =>
+    box.anonymous || fixed.byContent === 'width' ? null : widthFor(box, value, width, NaN, frame, intrinsic);
+  const readY = (value: Sizing) =>
+    box.anonymous || fixed.byContent === 'height' ? null : heightFor(box, value, height, frame);
   const w = fixed.width ?? read(style.width);
   const h = fixed.height ?? readY(style.height);
   const minW = Math.max(fx, read(style.minWidth) ?? 0);
