@@ -189,7 +189,8 @@ function withSpare({ max, percent, fixed }: Columns, widths: number[], spare: nu
 interface RowLayout {
   readonly heights: number[];
   readonly fragments: Map<Cell, Fragment>;
-  readonly baselines: number[];
+  /** Null where no cell of the row is aligned by its baseline. */
+  readonly baselines: (number | null)[];
 }
 
 /**
@@ -243,7 +244,7 @@ function layoutRows(
   layout: Layout,
 ): RowLayout {
   const heights = new Array<number>(grid.rows.length).fill(0);
-  const baselines = new Array<number>(grid.rows.length).fill(0);
+  const baselines = new Array<number | null>(grid.rows.length).fill(null);
   const fragments = new Map<Cell, Fragment>();
   grid.rows.forEach((row, r) => {
     const own = row.box.anonymous ? null : heightFor(row.box, row.box.style.height, NaN, NO_FRAME);
@@ -256,11 +257,11 @@ function layoutRows(
       if (cell.rowSpan > 1) continue;
       heights[r] = Math.max(heights[r]!, fragment.height);
       if (alignsBaseline(cell) && fragment.baseline !== null) {
-        baselines[r] = Math.max(baselines[r]!, fragment.baseline);
+        baselines[r] = Math.max(baselines[r] ?? 0, fragment.baseline);
         below = Math.max(below, fragment.height - fragment.baseline);
       }
     }
-    heights[r] = Math.max(heights[r]!, baselines[r]! + below);
+    heights[r] = Math.max(heights[r]!, (baselines[r] ?? 0) + below);
   });
   for (const [cell, fragment] of fragments) {
     if (cell.rowSpan === 1) continue;
@@ -447,7 +448,7 @@ function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed 
 
 function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, width: number, a: Assembling): Fragment {
   const placed: Placed[] = [];
-  const baseline = a.rows.baselines[index]!;
+  const baseline = a.rows.baselines[index] ?? null;
   for (const cell of cells) {
     const natural = a.rows.fragments.get(cell)!;
     const spanned = a.rows.heights.slice(index, index + cell.rowSpan);
@@ -460,7 +461,7 @@ function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, w
       fixedHeight: height,
       definite: false,
     });
-    const fragment = shifted(stretched, natural, cell, baseline);
+    const fragment = shifted(stretched, natural, cell, baseline ?? 0);
     const last = Math.min(cell.column + cell.columnSpan, a.lefts.length) - 1;
     const offset = relativeOffset(cell.box, width, NaN);
     const x = Math.min(a.lefts[cell.column] ?? 0, a.lefts[last] ?? 0) - x0;
@@ -471,11 +472,17 @@ function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, w
     width,
     height: a.rows.heights[index]!,
     children: placed,
-    baseline: baseline || null,
+    baseline: baseline ?? lowestContent(placed),
     outOfFlow: placed.flatMap(carriedFrom),
   });
   return adoptOutOfFlow(fragment, a.layout, a.space);
 }
+
+/** Where no cell is aligned by its baseline, the row stands on its lowest content. @spec css-tables-3 §3.10.1 */
+const lowestContent = (cells: readonly Placed[]): number | null =>
+  cells.length === 0
+    ? null
+    : Math.max(...cells.map(({ fragment: f, y }) => y + f.height - f.border.bottom - f.padding.bottom));
 
 /** Moves a cell's content down as its vertical-align asks. @spec css2 §17.5.3 */
 function shifted(fragment: Fragment, natural: Fragment, cell: Cell, rowBaseline: number): Fragment {

@@ -71,9 +71,9 @@ export function clampWidth(
   return Math.max(Math.min(width, max), min, frameWidth(frame));
 }
 
-/** min-height and max-height applied to a border-box height. @spec css2 §10.7 */
+/** min-height and max-height applied to a border-box height; browsers leave them out for table cells. @spec css2 §10.7 */
 export function clampHeight(box: Box, height: number, basis: number, frame: Frame): number {
-  if (box.anonymous) return height;
+  if (box.anonymous || box.outer === 'table-part') return height;
   const max = heightFor(box, box.style.maxHeight, basis, frame) ?? Infinity;
   const min = heightFor(box, box.style.minHeight, basis, frame) ?? 0;
   return Math.max(Math.min(height, max), min, frameHeight(frame));

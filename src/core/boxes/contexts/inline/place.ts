@@ -1,6 +1,6 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
-import type { Box } from '../../box.js';
+import { hasInlineContent, isInFlow, type Box } from '../../box.js';
 import { makeFragment, snap, snapUp, vertical, type Edges, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
@@ -440,7 +440,20 @@ function atomicBaseline(fragment: Fragment): number | null {
     !/clip/.test(box.style.overflowX)
   )
     return null;
-  return box.inner === 'flow' && !box.centred ? fragment.lastBaseline : fragment.baseline;
+  return box.inner === 'flow' && !box.centred ? lastLine(fragment) : fragment.baseline;
+}
+
+/** Baseline of the last line box in normal flow: lines inside tables are not. @spec css2 §10.8.1 */
+function lastLine(fragment: Fragment): number | null {
+  const { box, children } = fragment;
+  if (box.inner !== 'flow' || hasInlineContent(box) || box.frame !== box.mode) return fragment.lastBaseline;
+  for (let i = children.length - 1; i >= 0; i--) {
+    const { fragment: child, y } = children[i]!;
+    if (!isInFlow(child.box) || child.box.inner === 'table') continue;
+    const line = lastLine(child);
+    if (line !== null) return y + line;
+  }
+  return null;
 }
 
 function controlBaseline(fragment: Fragment): number {
