@@ -37,6 +37,8 @@ export interface Layout {
   readonly breaks: LineBreaks | null;
   readonly limits: LimitLog;
   readonly quirks: boolean;
+  /** Lines are only as high as the text and boxes on them, whatever the line height around. @spec quirks §3.2, §3.3 */
+  readonly looseLines: boolean;
   readonly viewport: { readonly width: number; readonly height: number };
   /** Lays out a box that is a formatting context of its own; remembered by box and space. */
   readonly place: (box: Box, space: Space) => Fragment;

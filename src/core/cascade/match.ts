@@ -143,7 +143,7 @@ function matchElement(element: ElementNode, buckets: Buckets, context: MatchCont
   consider(buckets.tag.get(element.tag.toLowerCase()));
   for (const name of new Set(element.classes)) consider(buckets.class.get(fold(name)));
   if (element.id !== null) consider(buckets.id.get(fold(element.id)));
-  own.push(...fromAttributes(element));
+  own.push(...fromAttributes(element, context.quirks));
   own.sort(byStrength);
   for (const list of pseudo.values()) list.sort(byStrength);
   return { own, pseudo };
@@ -173,9 +173,9 @@ function matchScoped(
   return { guard: false, proximity: Infinity };
 }
 
-function fromAttributes(element: ElementNode): Match[] {
+function fromAttributes(element: ElementNode, quirks: boolean): Match[] {
   const out: Match[] = [];
-  const hints = presentationalHints(element);
+  const hints = presentationalHints(element, quirks);
   if (hints.length > 0) {
     const declarations = hints.map(([name, text]): Declaration => ({
       name,

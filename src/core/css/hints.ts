@@ -291,13 +291,25 @@ const READERS: Readonly<Record<string, Reader>> = {
  * The declarations an element's attributes stand for, at author level with zero specificity.
  * @spec html §15.3, §15.4 (presentational hints), css-cascade-5 §6.4.3
  */
-export function presentationalHints(element: ElementNode): readonly Hint[] {
-  if (element.attributes.size === 0) return NONE;
-  const reader = element.namespace === 'svg' ? svg : READERS[element.tag];
-  if (!reader) return NONE;
-  const out: Hint[] = [];
-  reader(element, out);
+export function presentationalHints(element: ElementNode, quirks: boolean): readonly Hint[] {
+  const reader = element.attributes.size === 0 ? undefined : element.namespace === 'svg' ? svg : READERS[element.tag];
+  const losesMargin = quirks && DEFAULT_MARGINS.has(element.tag) && beginsBodyOrCell(element);
+  if (!reader && !losesMargin) return NONE;
+  const out: Hint[] = losesMargin ? [['margin-block-start', '0']] : [];
+  reader?.(element, out);
   return out;
+}
+
+const DEFAULT_MARGINS: ReadonlySet<string> = new Set(
+  'blockquote dir dl h1 h2 h3 h4 h5 h6 listing menu ol p plaintext pre ul xmp'.split(' '),
+);
+
+/** In quirks mode what begins the body or a cell has no margin before it by default. @spec html §15.3.11 */
+function beginsBodyOrCell(element: ElementNode): boolean {
+  const { parent } = element;
+  if (parent === null || !/^(body|td|th)$/.test(parent.tag)) return false;
+  const before = parent.children.slice(0, parent.children.indexOf(element));
+  return before.every((node) => node.kind === 'text' && node.data.trim() === '');
 }
 
 const NONE: readonly Hint[] = [];

@@ -37,6 +37,8 @@ export interface HtmlDocument {
   /** All elements in document order; `elements[e.index] === e`. */
   readonly elements: readonly ElementNode[];
   readonly quirks: boolean;
+  /** Whether lines are set as in quirks mode: in limited-quirks mode too. @spec dom §4.5 */
+  readonly limitedQuirks: boolean;
   /** Whether the document was parsed for a browser with scripting on (`noscript` holds text then). */
   readonly scripting: boolean;
   /** First element in document order with that id. */

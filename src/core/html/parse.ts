@@ -55,6 +55,7 @@ export function parseHtml(source: SourceText, options: { scripting: boolean; lim
     body: child('body'),
     elements: Object.freeze(elements) as readonly ElementNode[],
     quirks: tree.mode === spec.DOCUMENT_MODE.QUIRKS,
+    limitedQuirks: tree.mode !== spec.DOCUMENT_MODE.NO_QUIRKS,
     scripting: options.scripting,
     byId: (id: string) => ids.get(id) ?? null,
   });

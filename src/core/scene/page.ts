@@ -285,6 +285,7 @@ export class Page {
         breaks: this.#breaks,
         limits: this.#log,
         quirks: this.document.quirks,
+        looseLines: this.document.limitedQuirks,
         viewport: { width: medium.width, height: medium.height },
       },
       memory,

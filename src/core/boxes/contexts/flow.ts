@@ -74,7 +74,7 @@ export function layoutFlowRoot(
 ): Fragment {
   const contentWidth = Math.max(0, width - frameWidth(frame));
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
-  const basis = percentBasis(box, specified, frame, space);
+  const basis = percentBasis(box, specified, frame, space, margin, layout);
   const { content, floatsBottom } = rootContent(box, contentWidth, basis, layout);
   const contained = containedHeight(box);
   const natural =
@@ -85,7 +85,7 @@ export function layoutFlowRoot(
       box.marker && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
       0,
     );
-  const automatic = natural + frameHeight(frame);
+  const automatic = Math.max(natural + frameHeight(frame), filledHeight(box, margin, space.height, layout));
   const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame);
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
   return finish(box, width, height, frame, margin, content, layout, shift, space);
@@ -120,7 +120,9 @@ export function dependsOnHeight(box: Box): boolean {
   return known;
 }
 
-function refersToHeight({ style }: Box): boolean {
+function refersToHeight(box: Box): boolean {
+  const { style } = box;
+  if (isPage(box)) return true;
   const relative = (value: typeof style.height) =>
     typeof value !== 'string' && ('fit' in value || value.percent !== 0 || value.curve !== null);
   const inset = (value: typeof style.top) => value !== 'auto' && (value.percent !== 0 || value.curve !== null);
@@ -141,11 +143,37 @@ export function specifiedHeight(box: Box, space: Space, frame: Frame, width: num
 }
 
 /** What percentage heights inside refer to. @spec css2 §10.5 */
-function percentBasis(box: Box, specified: number | null, frame: Frame, space: Space): number {
+function percentBasis(
+  box: Box,
+  specified: number | null,
+  frame: Frame,
+  space: Space,
+  margin: Edges,
+  layout: Layout,
+): number {
   if (box.anonymous) return space.height;
   if (space.fixedHeight !== undefined) return space.definite === false ? NaN : space.fixedHeight - frameHeight(frame);
-  return specified === null ? NaN : Math.max(0, clampHeight(box, specified, space.height, frame) - frameHeight(frame));
+  if (specified === null) return passesHeight(box, layout) ? heightPassed(box, space.height, margin, frame) : NaN;
+  return Math.max(0, clampHeight(box, specified, space.height, frame) - frameHeight(frame));
 }
+
+/** In quirks mode percentages look through automatic heights. @spec quirks §3.5 */
+const passesHeight = (box: Box, { quirks }: Layout): boolean =>
+  quirks &&
+  !isOutOfFlow(box) &&
+  box.outer !== 'table-part' &&
+  box.style.height === 'auto' &&
+  !['flex', 'grid'].includes(box.parent?.inner ?? '');
+
+const isPage = ({ element }: Box): boolean =>
+  element !== null && (element.parent === null || (element.tag === 'body' && element.parent.parent === null));
+
+const heightPassed = (box: Box, height: number, margin: Edges, frame: Frame): number =>
+  isPage(box) ? Math.max(0, height - vertical(margin) - frameHeight(frame)) : height;
+
+/** In quirks mode html and body fill the viewport. @spec quirks §3.6, §3.7 */
+const filledHeight = (box: Box, margin: Edges, height: number, { quirks }: Layout): number =>
+  quirks && isPage(box) && isInFlow(box) && !isFloating(box) && !Number.isNaN(height) ? height - vertical(margin) : 0;
 
 function finish(
   box: Box,
@@ -508,7 +536,7 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
   const content = layoutContent(
     box,
     Math.max(0, width - frameWidth(frame)),
-    percentBasis(box, specified, frame, space),
+    percentBasis(box, specified, frame, space, margin, layout),
     inner,
     joinsTop,
     layout,
@@ -519,7 +547,8 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
   const natural =
     (containedHeight(box) ?? Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) +
     frameHeight(frame);
-  const height = clampHeight(box, specified ?? natural, basis, frame);
+  const filled = Math.max(natural, filledHeight(box, margin, basis, layout));
+  const height = clampHeight(box, specified ?? filled, basis, frame);
   const through = content.through && joinsTop && openBelow && height === 0;
   const fragment = finish(box, width, height, frame, margin, content, layout, 0, space);
   const bottom = joinMargin(NO_STRUT, margin.bottom);

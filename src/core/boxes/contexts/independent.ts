@@ -23,7 +23,7 @@ import { lineHeightOf } from './inline/place.js';
 import { adoptAtRoot, layoutAbsolute } from './positioned.js';
 import { layoutTable } from './table.js';
 
-type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'viewport'>;
+type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'looseLines' | 'viewport'>;
 
 /** Formatting contexts inside each other that are laid out: more than any page has, less than the stack holds. */
 const DEEPEST = 200;

@@ -362,12 +362,7 @@ function assemble(a: Assembling): Fragment {
     sum(rows.heights) + (rows.heights.length > 0 ? spacing.y * (rows.heights.length + 1) : 0) + frameHeight(frame);
   const used =
     space.fixedHeight ??
-    Math.max(
-      body,
-      box.anonymous
-        ? 0
-        : clampHeight(box, tableHeight(box, space, frame) ?? body, space.height, frame),
-    );
+    Math.max(body, box.anonymous ? 0 : clampHeight(box, tableHeight(box, space, frame) ?? body, space.height, frame));
   const height = stack('bottom', top + Math.max(body, used));
   const bare = makeFragment({
     box,

@@ -21,9 +21,7 @@ export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics
   const { lineHeight } = style;
   if (lineHeight === 'normal') return faceOf(style, layout).lineHeight(style.fontSize);
   // As browsers have it: lengths are rounded to the 64th, factors are cut.
-  return 'px' in lineHeight
-    ? Math.round(lineHeight.px * 64) / 64
-    : snap(lineHeight.factor * style.fontSize + 1e-6);
+  return 'px' in lineHeight ? Math.round(lineHeight.px * 64) / 64 : snap(lineHeight.factor * style.fontSize + 1e-6);
 }
 
 /** Lines of vertical text share their middles. @spec css-inline-3 §4.1, css-writing-modes-4 §4.2 */
@@ -67,6 +65,13 @@ interface Level {
   /** Its baseline below its parent's, known when it is closed. */
   shift: number;
 }
+
+const NOTHING: Extent = Object.freeze({ above: -1e9, below: -1e9 });
+
+const hasVerticalEdges = (style: ComputedStyle): boolean =>
+  style.borderTopWidth > 0 ||
+  style.borderBottomWidth > 0 ||
+  [style.paddingTop, style.paddingBottom].some((v) => v.px !== 0 || v.percent !== 0);
 
 interface Open extends Level {
   readonly box: Box;
@@ -148,7 +153,7 @@ class LineBuilder {
 
   constructor(readonly input: LineInput) {
     const { style } = input.container;
-    this.root = levelOf(style, null, leadedExtent(style, input.layout));
+    this.root = levelOf(style, null, this.strut(style, Boolean(input.container.marker)));
     if (!input.reordered) for (const box of input.open) this.open(box, false);
   }
 
@@ -161,13 +166,27 @@ class LineBuilder {
     return { x: offsets.reduce((sum, o) => sum + o.x, 0), y: offsets.reduce((sum, o) => sum + o.y, 0) };
   }
 
+  /** What a box takes up before it holds anything; in loose lines nothing, unless something of it shows. */
+  strut(style: ComputedStyle, shows: boolean): Extent {
+    return this.input.layout.looseLines && !shows ? NOTHING : leadedExtent(style, this.input.layout);
+  }
+
+  /** Text makes its inline box, or the line itself, take up the line height. */
+  hold(): void {
+    const { level } = this;
+    if (!this.input.layout.looseLines) return;
+    const { above, below } = leadedExtent(level.style, this.input.layout);
+    level.above = Math.max(level.above, above);
+    level.below = Math.max(level.below, below);
+  }
+
   add(part: Part): void {
     (this.stack[this.stack.length - 1]?.children ?? this.parts).push(part);
   }
 
   open(box: Box, left: boolean): void {
     const style = this.input.styleOf(box);
-    const strut = leadedExtent(style, this.input.layout);
+    const strut = this.strut(style, hasVerticalEdges(style));
     const { verticalAlign: value } = style;
     this.stack.push({
       style,
@@ -284,6 +303,7 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
       const spaces = expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
       const width = snapUp(piece.width - hang) + spaces * expand;
       if (piece.text !== '') {
+        if (width > 0) line.hold();
         line.makeRoom(piece);
         line.add(textPart(piece, line.x, width, line.level, layout));
       }
@@ -291,6 +311,7 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
       break;
     }
     case 'break':
+      line.hold();
       line.add(textPart(piece, line.x, 0, line.level, layout));
       break;
     case 'atomic':
@@ -331,8 +352,8 @@ function hangs(pieces: readonly Piece[], text: Piece): boolean {
 }
 
 function assemble({ root, edges, parts, outOfFlow: out }: LineBuilder, open: readonly Box[]): LineResult {
-  let height = root.above + root.below;
-  let above = root.above;
+  let height = Math.max(0, root.above + root.below);
+  let above = height > 0 ? root.above : 0;
   for (const level of edges) {
     const size = level.above + level.below;
     if (size <= height) continue;
