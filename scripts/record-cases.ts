@@ -45,7 +45,7 @@ for (const file of process.argv.slice(2)) {
     await page.setViewportSize({ width: one.width ?? 800, height: 600 });
     await page.setContent(pageOf(one));
     const boxes = (await page.evaluate(READ)) as LayoutCase['boxes'];
-    recorded.push({ name: one.name, css: one.css, body: one.body, ...(one.width ? { width: one.width } : {}), boxes });
+    recorded.push({ ...one, boxes });
   }
   const head = /^[^]*?(?=export const cases)/.exec(readFileSync(file, 'utf8'))![0];
   const source = `${head}export const cases: readonly LayoutCase[] = ${JSON.stringify(recorded)};\n`;

@@ -10,10 +10,13 @@ import { cases as floats } from './cases/floats.js';
 import { cases as grid } from './cases/grid.js';
 import { cases as inline } from './cases/inline.js';
 import { cases as menus } from './cases/menus.js';
+import { cases as mixedDirection } from './cases/mixed-direction.js';
 import { cases as positioned } from './cases/positioned.js';
+import { cases as quirks } from './cases/quirks.js';
 import { cases as tables } from './cases/tables.js';
 import { cases as tablesMore } from './cases/tables-more.js';
 import { cases as text } from './cases/text.js';
+import { cases as trimming } from './cases/trimming.js';
 import { cases as writingModes } from './cases/writing-modes.js';
 
 const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
@@ -32,6 +35,9 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   grid,
   menus,
   culled,
+  'mixed direction': mixedDirection,
+  quirks,
+  trimming,
 };
 
 /** How far a box may lie from the browser's, px. */
@@ -57,7 +63,7 @@ describe.each(Object.entries(THEMES))('boxes as a browser places them: %s', (_th
   });
 
   test('no case stands twice', () => {
-    const keys = cases.map((one) => `${one.css}|${one.body}`);
+    const keys = cases.map((one) => `${one.doctype ?? ''}|${one.css}|${one.body}`);
     expect(new Set(keys).size).toBe(keys.length);
   });
 });

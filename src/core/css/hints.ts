@@ -34,6 +34,8 @@ function legacyColour(value: string | undefined): string | null {
   return `#${parts.map((part) => part.slice(0, 2).padStart(2, '0')).join('')}`;
 }
 
+const NONE: readonly Hint[] = [];
+
 type Reader = (e: ElementNode, out: Hint[]) => void;
 
 const size =
@@ -293,10 +295,10 @@ const READERS: Readonly<Record<string, Reader>> = {
  */
 export function presentationalHints(element: ElementNode, quirks: boolean): readonly Hint[] {
   const reader = element.attributes.size === 0 ? undefined : element.namespace === 'svg' ? svg : READERS[element.tag];
-  const losesMargin = quirks && DEFAULT_MARGINS.has(element.tag) && beginsBodyOrCell(element);
-  if (!reader && !losesMargin) return NONE;
-  const out: Hint[] = losesMargin ? [['margin-block-start', '0']] : [];
-  reader?.(element, out);
+  const lost = quirks && DEFAULT_MARGINS.has(element.tag) ? lostMargins(element) : NONE;
+  if (!reader) return lost;
+  const out = [...lost];
+  reader(element, out);
   return out;
 }
 
@@ -304,12 +306,15 @@ const DEFAULT_MARGINS: ReadonlySet<string> = new Set(
   'blockquote dir dl h1 h2 h3 h4 h5 h6 listing menu ol p plaintext pre ul xmp'.split(' '),
 );
 
-/** In quirks mode what begins the body or a cell has no margin before it by default. @spec html §15.3.11 */
-function beginsBodyOrCell(element: ElementNode): boolean {
-  const { parent } = element;
-  if (parent === null || !/^(body|td|th)$/.test(parent.tag)) return false;
-  const before = parent.children.slice(0, parent.children.indexOf(element));
-  return before.every((node) => node.kind === 'text' && node.data.trim() === '');
+/** In quirks mode what begins the body or a cell has no margin before it, and a paragraph that ends a cell none after it. @spec html §15.3.11 */
+function lostMargins(element: ElementNode): readonly Hint[] {
+  const { parent, tag } = element;
+  if (parent === null || !/^(body|td|th)$/.test(parent.tag)) return [];
+  const at = parent.children.indexOf(element);
+  const blank = (nodes: ElementNode['children']) =>
+    nodes.every((node) => node.kind === 'text' && node.data.trim() === '');
+  const out: Hint[] = [];
+  if (blank(parent.children.slice(0, at))) out.push(['margin-block-start', '0']);
+  if (tag === 'p' && parent.tag !== 'body' && blank(parent.children.slice(at + 1))) out.push(['margin-block-end', '0']);
+  return out;
 }
-
-const NONE: readonly Hint[] = [];

@@ -2,10 +2,14 @@ import bidiFactory, { type Bidi } from 'bidi-js';
 
 let bidi: Bidi | null = null;
 
-/** Embedding level of each character, formatting characters included. @spec uax9 */
-export function embeddingLevels(text: string, base: 'ltr' | 'rtl' | 'auto'): Uint8Array {
+/** Embedding level of each character, formatting characters included, and whether the first paragraph runs from the right. @spec uax9 */
+export function embeddingLevels(
+  text: string,
+  base: 'ltr' | 'rtl' | 'auto',
+): { readonly levels: Uint8Array; readonly rtl: boolean } {
   bidi ??= bidiFactory();
-  return bidi.getEmbeddingLevels(text, base).levels;
+  const { levels, paragraphs } = bidi.getEmbeddingLevels(text, base);
+  return { levels, rtl: (paragraphs[0]?.level ?? 0) % 2 === 1 };
 }
 
 const BACKWARDS =

@@ -1,5 +1,5 @@
 import type { Box } from '../../box.js';
-import { embeddingLevels, mayRunBackwards } from '../../text/index.js';
+import { embeddingLevels, mayRunBackwards, OBJECT } from '../../text/index.js';
 import type { Item } from './items.js';
 
 /** Embedding levels of each item's characters; even ones run from left to right. */
@@ -32,42 +32,57 @@ function needsLevels(block: Box, items: readonly Item[], text: string): boolean 
   );
 }
 
+/** The text the bidirectional algorithm sees, and where in it each item begins. */
+function spelledOut(
+  items: readonly Item[],
+  [before, after]: readonly [string, string],
+): { text: string; starts: number[] } {
+  const open: Box[] = [];
+  const starts: number[] = [];
+  let text = before;
+  for (const { kind, box, ...item } of items) {
+    if (kind === 'open') {
+      open.push(box);
+      text += controlsOf(box)[0];
+    }
+    // A forced break ends the bidi paragraph: what is open is closed before it and opened again after it.
+    const breaks = kind === 'break' || kind === 'block';
+    if (breaks)
+      text += `${[...open]
+        .reverse()
+        .map((b) => controlsOf(b)[1])
+        .join('')}${after}`;
+    starts.push(text.length);
+    if (breaks) text += `\n${before}${open.map((b) => controlsOf(b)[0]).join('')}`;
+    else if (kind === 'close') {
+      open.pop();
+      text += controlsOf(box)[1];
+    } else if (kind !== 'open') text += 'text' in item ? item.text : OBJECT;
+  }
+  return { text: text + after, starts };
+}
+
 /**
- * Levels of a paragraph's items, null where all of it runs from left to right.
+ * Levels of a paragraph's items, null where all of it runs from left to right, and from where its lines begin.
  * Inline boxes and blocks with a unicode-bidi of their own count as the formatting characters they stand for.
  * @spec css-writing-modes-4 §2.4, uax9
  */
-export function levelsOf(container: Box, items: readonly Item[], text: string): Levels | null {
+export function levelsOf(
+  container: Box,
+  items: readonly Item[],
+  text: string,
+): { readonly levels: Levels | null; readonly rtl: boolean } {
   const block = container.anonymous ? (container.parent ?? container) : container;
-  if (!needsLevels(block, items, text)) return null;
-  const overriding = /override/.test(block.style.unicodeBidi) && block.outer !== 'inline';
-  const around = overriding ? [block.style.direction === 'rtl' ? '\u202e' : '\u202d', '\u202c'] : ['', ''];
-  const open: Box[] = [];
-  const starts: number[] = [];
-  let whole = around[0]!;
-  for (const item of items) {
-    if (item.kind === 'open') {
-      open.push(item.box);
-      whole += controlsOf(item.box)[0];
-    }
-    starts.push(whole.length);
-    if (item.kind === 'close') {
-      open.pop();
-      whole += controlsOf(item.box)[1];
-    } else if (item.kind === 'break' || item.kind === 'block') {
-      // A forced break ends the bidi paragraph: what is open is closed before it and opened again after it.
-      const closing = [...open].reverse().map((box) => controlsOf(box)[1]);
-      whole += closing.join('') + around[1]!;
-      starts[starts.length - 1] = whole.length;
-      whole += `\n${around[0]!}${open.map((box) => controlsOf(box)[0]).join('')}`;
-    } else if (item.kind !== 'open') whole += item.kind === 'text' ? item.text : '\ufffc';
-  }
-  const base = block.style.unicodeBidi === 'plaintext' ? 'auto' : block.style.direction;
-  const levels = embeddingLevels(whole + around[1]!, base);
-  return items.map((item, i) => {
+  if (!needsLevels(block, items, text)) return { levels: null, rtl: false };
+  const { direction, unicodeBidi } = block.style;
+  const overriding = /override/.test(unicodeBidi) && block.outer !== 'inline';
+  const spelled = spelledOut(items, overriding ? [direction === 'rtl' ? '\u202e' : '\u202d', '\u202c'] : ['', '']);
+  const { levels, rtl } = embeddingLevels(spelled.text, unicodeBidi === 'plaintext' ? 'auto' : direction);
+  const byItem = items.map((item, i) => {
     const length = item.kind === 'text' ? item.text.length : item.kind === 'open' || item.kind === 'close' ? 0 : 1;
-    return levels.subarray(starts[i]!, starts[i]! + length);
+    return levels.subarray(spelled.starts[i]!, spelled.starts[i]! + length);
   });
+  return { levels: byItem, rtl };
 }
 
 /** The parts of a line from left to right. @spec uax9 L2 */

@@ -20,6 +20,8 @@ export interface Paragraph {
   readonly breaks: ReadonlySet<number>;
   /** Embedding levels, item by item, where not all of it runs from left to right. */
   readonly levels: Levels | null;
+  /** Whether its lines begin at the right. */
+  readonly rtl: boolean;
   /** Nothing in it depends on the width it is set in: no pieces of their own layout, no percentages. */
   readonly rigid: boolean;
 }
@@ -40,8 +42,8 @@ export function paragraphOf(container: Box, layout: Pick<Layout, 'breaks' | 'lim
     const work: Collecting = { items: [], text: '', collapsible: true };
     for (const child of container.children) collect(child, work);
     const { items, text } = work;
-    const levels = levelsOf(container, items, text);
-    paragraph = { items, text, breaks: breaksOf(text, layout), levels, rigid: items.every(isRigid) };
+    const { levels, rtl } = levelsOf(container, items, text);
+    paragraph = { items, text, breaks: breaksOf(text, layout), levels, rtl, rigid: items.every(isRigid) };
     known.set(container, paragraph);
   }
   return paragraph;

@@ -6,7 +6,7 @@ import { relativeOffset } from '../../used/relative.js';
 import type { Floats } from '../floats.js';
 import { paragraphOf, type Paragraph } from './items.js';
 import { intrinsicOf, takeLine, type Line } from './lines.js';
-import { piecesOf, type Piece } from './pieces.js';
+import { piecesOf, separatorsIn, type Piece } from './pieces.js';
 import { lineHeightOf, placeLine } from './place.js';
 
 /** Where inline content is laid out: its content box inside the float context. */
@@ -320,9 +320,10 @@ function emit(
   const turned = container.mode === 'vertical-lr';
   const spare = room.right - room.left - line.width;
   const free = Math.max(0, spare);
-  const align = alignment(container, last || line.endsForced);
+  const paragraph = paragraphOf(first?.from ?? container, layout);
+  const align = alignment(container, paragraph.rtl, last || line.endsForced);
   const spaces =
-    line.pieces.reduce((n, p) => n + (p.kind === 'text' ? (p.text.match(/[ \u00a0]/g)?.length ?? 0) : 0), 0) -
+    line.pieces.reduce((n, p) => n + (p.kind === 'text' ? separatorsIn(p.text) : 0), 0) -
     (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
   const expand = align === 'justify' && spaces > 0 ? free / spaces : 0;
   const placed = placeLine({
@@ -334,7 +335,7 @@ function emit(
     styleOf: first ? (box) => styleInFirstLine(box, first.from, first.line) : (box) => box.style,
     open: run.open,
     trailing: true,
-    reordered: paragraphOf(first?.from ?? container, layout).levels !== null,
+    reordered: paragraph.levels !== null,
     turned,
     expand,
   });
@@ -401,9 +402,9 @@ function turnedOver(placed: Placed, height: number): Placed {
 }
 
 /** @spec css-text-3 §7.1 */
-function alignment(container: Box, last: boolean): 'left' | 'right' | 'center' | 'justify' {
-  const { textAlign, textAlignLast, direction } = container.style;
-  const start = direction === 'rtl' ? 'right' : 'left';
+function alignment(container: Box, rtl: boolean, last: boolean): 'left' | 'right' | 'center' | 'justify' {
+  const { textAlign, textAlignLast } = container.style;
+  const start = rtl ? 'right' : 'left';
   const value =
     last && textAlignLast !== 'auto' ? textAlignLast : last && textAlign === 'justify' ? 'start' : textAlign;
   switch (value) {

@@ -41,6 +41,11 @@ export function faceOf(style: ComputedStyle, { metrics }: Pick<Layout, 'metrics'
   return face;
 }
 
+const SEPARATORS = /[ \u00a0\u1361\u{10100}\u{10101}\u{1039f}\u{1091f}]/gu;
+
+/** How many characters separate words in a text. @spec css-text-4 §8.1 (word-separator characters) */
+export const separatorsIn = (text: string): number => text.match(SEPARATORS)?.length ?? 0;
+
 /** Width of text in a style, letter and word spacing included. `before` is the character in front of it. */
 export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layout, 'metrics'>, before = ''): number {
   const face = faceOf(style, layout);
@@ -52,7 +57,7 @@ export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layou
   const letter = resolveLength(style.letterSpacing, style.fontSize);
   const word = resolveLength(style.wordSpacing, style.fontSize);
   if (letter !== 0) width += letter * [...text].filter((c) => c !== '\u200b' && c !== '\n').length;
-  if (word !== 0) width += word * (text.match(/[ \u00a0]/g)?.length ?? 0);
+  if (word !== 0) width += word * separatorsIn(text);
   return width;
 }
 

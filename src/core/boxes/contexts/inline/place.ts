@@ -7,7 +7,7 @@ import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import { relativeOffset } from '../../used/relative.js';
 import { hangsSpaces } from '../../text/index.js';
 import { mergeText } from './lines.js';
-import { edgeWidth, faceOf, type Piece } from './pieces.js';
+import { edgeWidth, faceOf, separatorsIn, type Piece } from './pieces.js';
 import { visualSteps, type Step } from './visual.js';
 
 /** How far something reaches above and below a baseline, px. */
@@ -153,7 +153,7 @@ class LineBuilder {
 
   constructor(readonly input: LineInput) {
     const { style } = input.container;
-    this.root = levelOf(style, null, this.strut(style, Boolean(input.container.marker)));
+    this.root = levelOf(style, null, this.strut(style, /list-item/.test(style.display)));
     if (!input.reordered) for (const box of input.open) this.open(box, false);
   }
 
@@ -300,7 +300,7 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
       break;
     case 'text': {
       const hang = piece === hanging && !hangsSpaces(piece.box.style) ? piece.trailing : 0;
-      const spaces = expand === 0 ? 0 : (piece.text.match(/[ \u00a0]/g)?.length ?? 0);
+      const spaces = expand === 0 ? 0 : separatorsIn(hang > 0 ? piece.text.trimEnd() : piece.text);
       const width = snapUp(piece.width - hang) + spaces * expand;
       if (piece.text !== '') {
         if (width > 0) line.hold();

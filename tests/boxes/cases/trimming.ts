@@ -1,0 +1,150 @@
+import type { LayoutCase } from '../../support/layout-case.js';
+
+/** Trimmed margins, margins through boxes of height 0, rows and their baselines, heights of lines. CSS Box 4 §3.3, CSS 2 §8.3.1 */
+export const cases: readonly LayoutCase[] = [
+  {
+    name: 'first and last margins',
+    css: '#a{margin-trim:block}p{margin:10px 0}',
+    body: '<div id=a><p id=b>x</p><p id=c>y</p></div><div id=d>z</div>',
+    boxes: { a: [0, 0, 800, 50], b: [0, 0, 800, 20], c: [0, 30, 800, 20], d: [0, 50, 800, 20] },
+  },
+  {
+    name: 'the end only',
+    css: '#a{margin-trim:block-end;border:1px solid}p{margin:10px 0}',
+    body: '<div id=a><p id=b>x</p><p id=c>y</p></div>',
+    boxes: { a: [0, 0, 800, 62], b: [1, 11, 798, 20], c: [1, 41, 798, 20] },
+  },
+  {
+    name: 'the start only',
+    css: '#a{margin-trim:block-start;border:1px solid}p{margin:10px 0}',
+    body: '<div id=a><p id=b>x</p><p id=c>y</p></div>',
+    boxes: { a: [0, 0, 800, 62], b: [1, 1, 798, 20], c: [1, 31, 798, 20] },
+  },
+  {
+    name: 'margins of grandchildren',
+    css: '#a{margin-trim:block}p{margin:10px 0}',
+    body: '<div id=a><section id=s><p id=b>x</p></section><section id=t><p id=c>y</p></section></div>',
+    boxes: { a: [0, 0, 800, 50], s: [0, 0, 800, 20], b: [0, 0, 800, 20], t: [0, 30, 800, 20], c: [0, 30, 800, 20] },
+  },
+  {
+    name: 'trailing boxes without height',
+    css: '#a{margin-trim:block-end}p{margin:10px 0}i{display:block;margin:25px 0}',
+    body: '<div id=a><p id=b>x</p><i id=c></i><i id=d><i id=e></i></i></div><div id=f>z</div>',
+    boxes: {
+      a: [0, 10, 800, 20],
+      b: [0, 10, 800, 20],
+      c: [0, 30, 800, 0],
+      d: [0, 30, 800, 0],
+      e: [0, 30, 800, 0],
+      f: [0, 30, 800, 20],
+    },
+  },
+  {
+    name: 'borders keep margins apart',
+    css: '#a{margin-trim:block}#s{border:2px solid}p{margin:10px 0}',
+    body: '<div id=a><section id=s><p id=b>x</p></section></div>',
+    boxes: { a: [0, 0, 800, 44], s: [0, 0, 800, 44], b: [2, 12, 796, 20] },
+  },
+  {
+    name: 'margins through a box of height 0',
+    css: '#b{height:0;margin:20px 0 30px}',
+    body: '<div id=a>x</div><div id=b></div><div id=c>y</div>',
+    boxes: { a: [0, 0, 800, 20], b: [0, 40, 800, 0], c: [0, 50, 800, 20] },
+  },
+  {
+    name: 'margins through children of a box of height 0',
+    css: '#b{height:0;margin:20px 0}#i{margin:35px 0}',
+    body: '<div id=a>x</div><div id=b><div id=i></div></div><div id=c>y</div>',
+    boxes: { a: [0, 0, 800, 20], b: [0, 55, 800, 0], i: [0, 55, 800, 0], c: [0, 55, 800, 20] },
+  },
+  {
+    name: 'content in a box of height 0',
+    css: '#b{height:0;margin:20px 0}',
+    body: '<div id=a>x</div><div id=b>over</div><div id=c>y</div>',
+    boxes: { a: [0, 0, 800, 20], b: [0, 40, 800, 0], c: [0, 60, 800, 20] },
+  },
+  {
+    name: 'a row without baselines',
+    css: 'div{display:flex;align-items:baseline}i{width:9px;height:9px}',
+    body: '<div id=a><i id=i></i><table id=t><tr><td id=c style="height:30px"></table></div>',
+    boxes: { a: [0, 0, 800, 36], i: [0, 24, 9, 9], t: [9, 0, 6, 36], c: [11, 2, 2, 32] },
+  },
+  {
+    name: 'a row of middles',
+    css: 'div{display:flex;align-items:baseline}i{width:9px;height:9px}',
+    body: '<div id=a><i id=i></i><table id=t><tr><td id=c style="border:10px solid"><td id=d style="border:3px solid"></table></div>',
+    boxes: { a: [0, 0, 800, 26], i: [0, 11, 9, 9], t: [9, 0, 36, 26], c: [11, 2, 22, 22], d: [35, 2, 8, 22] },
+  },
+  {
+    name: 'a table in an inline-block',
+    css: 'b{display:inline-block}i{display:inline-block;width:9px;height:9px}',
+    body: '<div id=a>A<b id=b><table id=t><tr><td id=c>x</table></b><i id=i></i></div>',
+    boxes: {
+      a: [0, 0, 800, 31],
+      b: [10.67, 0, 14.91, 26],
+      t: [10.67, 0, 14.91, 26],
+      c: [12.67, 2, 10.91, 22],
+      i: [25.58, 17, 9, 9],
+    },
+  },
+  {
+    name: 'text after a table in an inline-block',
+    css: 'b{display:inline-block}i{display:inline-block;width:9px;height:9px}',
+    body: '<div id=a>A<b id=b><table id=t><tr><td id=c>x</table>words</b><i id=i></i></div>',
+    boxes: {
+      a: [0, 0, 800, 46],
+      b: [10.67, 0, 47.13, 46],
+      t: [10.67, 0, 14.91, 26],
+      c: [12.67, 2, 10.91, 22],
+      i: [57.8, 32, 9, 9],
+    },
+  },
+  {
+    name: 'cells have no least height',
+    css: 'td{min-height:60px;max-height:5px;padding:0}',
+    body: '<table id=t><tr><td id=c>x</table>',
+    boxes: { t: [0, 0, 12, 24], c: [2, 2, 8, 20] },
+  },
+  {
+    name: 'line heights by factors',
+    css: 'p{margin:0;font-size:14px;line-height:1.6}',
+    body: '<p id=a>one<br>two<br>three</p><p id=b style="font-size:13.3px">x</p>',
+    boxes: { a: [0, 0, 800, 67.17], b: [0, 67.17, 800, 21.27] },
+  },
+  {
+    name: 'line heights by lengths',
+    css: 'p{margin:0;font-size:14px;line-height:22.4px}',
+    body: '<p id=a>one<br>two<br>three</p><p id=b style="line-height:160%">x</p>',
+    boxes: { a: [0, 0, 800, 67.22], b: [0, 67.22, 800, 22.41] },
+  },
+  {
+    name: 'wide preserved spaces',
+    css: '#a{white-space:break-spaces nowrap}#b{white-space:preserve-breaks nowrap}b{font-weight:400}',
+    body: '<div><b id=a>one  two </b></div><div><b id=b>one   two\nthree</b></div>',
+    boxes: { a: [0, 1, 64.94, 17], b: [0, 21, 56.05, 37] },
+  },
+  {
+    name: 'wrapping by text-wrap',
+    css: 'div{width:60px}#a{text-wrap:nowrap}#b{white-space:nowrap;text-wrap:wrap}#c{text-wrap-mode:nowrap}#d{white-space-collapse:preserve}',
+    body: '<div id=a>one two three four</div><div id=b>one two three four</div><div id=c>one two three four</div><div id=d>one  two    three</div>',
+    boxes: { a: [0, 0, 60, 20], b: [0, 20, 60, 60], c: [0, 80, 60, 20], d: [0, 100, 60, 60] },
+  },
+  {
+    name: 'spaces before a break in an empty box',
+    css: '#a{display:inline-block}',
+    body: '<div><b id=a>one <i id=i></i><br>two</b></div>',
+    boxes: { a: [0, 0, 28.45, 40], i: [28.45, 1, 0, 17] },
+  },
+  {
+    name: 'column items shrink to their content',
+    css: '#a{display:flex;flex-direction:column;height:50px}#b{height:200px}',
+    body: '<div id=a><div id=b>x</div><div id=c>y</div></div>',
+    boxes: { a: [0, 0, 800, 50], b: [0, 0, 800, 30], c: [0, 30, 800, 20] },
+  },
+  {
+    name: 'percentage bases of nothing',
+    css: '#a{display:flex;flex-direction:column}#b{flex:0 0 0%;height:200px}',
+    body: '<div id=a><div id=b>x</div><div id=c>y</div></div>',
+    boxes: { a: [0, 0, 800, 40], b: [0, 0, 800, 20], c: [0, 20, 800, 20] },
+  },
+];
