@@ -75,18 +75,27 @@ export const isInlineLevel = (box: Box): boolean => box.outer === 'inline' || bo
 export const isPositioned = (box: Box): boolean =>
   !box.anonymous && box.inner !== 'text' && box.style.position !== 'static';
 
-/** The box's children are all laid out in lines. */
-export function hasInlineContent(box: Box): boolean {
-  return (
+/** Answers about boxes of a finished tree: nothing they depend on changes any more. */
+function memo(ask: (box: Box) => boolean): (box: Box) => boolean {
+  const known = new WeakMap<Box, boolean>();
+  return (box) => {
+    let answer = known.get(box);
+    if (answer === undefined) known.set(box, (answer = ask(box)));
+    return answer;
+  };
+}
+
+/** The box's children are all laid out in lines. Of finished trees only. */
+export const hasInlineContent = memo(
+  (box) =>
     box.inner === 'flow' &&
     box.children.length > 0 &&
     box.children.every((child) => isInlineLevel(child) || !isInFlow(child)) &&
-    box.children.some(isInlineLevel)
-  );
-}
+    box.children.some(isInlineLevel),
+);
 
-/** @spec css-display-3 §2.1, css2 §9.4.1 */
-export function establishesFormattingContext(box: Box): boolean {
+/** Of finished trees only. @spec css-display-3 §2.1, css2 §9.4.1 */
+export const establishesFormattingContext = memo((box) => {
   const { style } = box;
   if (box.anonymous) return box.inner === 'table';
   return (
@@ -105,7 +114,7 @@ export function establishesFormattingContext(box: Box): boolean {
     style.columnWidth !== 'auto' ||
     ['flex', 'grid'].includes(box.parent.inner)
   );
-}
+});
 
 /** Whether percentages, absolute and fixed boxes may refer to it. @spec css-transforms-1 §2, css-position-3 §2.1, css-contain-2 §3 */
 export function containsFixed(box: Box): boolean {

@@ -2,33 +2,32 @@ import { resolveLength, type LengthPercentage } from '../../css/index.js';
 import type { Box } from '../box.js';
 import { NO_EDGES, snap, type Edges } from '../fragment.js';
 
-type Side = 'Top' | 'Right' | 'Bottom' | 'Left';
-
-const each = (read: (side: Side) => number): Edges => ({
-  top: read('Top'),
-  right: read('Right'),
-  bottom: read('Bottom'),
-  left: read('Left'),
-});
 const bare = (box: Box): boolean => box.anonymous || box.inner === 'text';
 
 /** Table rows, groups and columns have neither padding nor margin. @spec css-tables-3 §3.1 */
-const noPadding = (box: Box): boolean =>
-  bare(box) || ['row', 'row-group', 'column', 'column-group'].includes(box.inner);
+const noPadding = (box: Box): boolean => bare(box) || PARTS.has(box.inner);
+const PARTS: ReadonlySet<string> = new Set(['row', 'row-group', 'column', 'column-group']);
 
 export function usedBorder(box: Box): Edges {
   if (box.collapsed) return box.collapsed;
   if (noPadding(box)) return NO_EDGES;
-  const { style } = box;
-  return each((side) => style[`border${side}Width`]);
+  const { borderTopWidth: top, borderRightWidth: right, borderBottomWidth: bottom, borderLeftWidth: left } = box.style;
+  return top === 0 && right === 0 && bottom === 0 && left === 0 ? NO_EDGES : { top, right, bottom, left };
 }
 
 /** @param basis width of the containing block. @spec css-box-4 §4 */
 export function usedPadding(box: Box, basis: number): Edges {
   if (noPadding(box) || (box.collapsed && box.inner === 'table')) return NO_EDGES;
   const { style } = box;
-  return each((side) => Math.max(0, snap(resolveLength(style[`padding${side}`], basis) || 0)));
+  const top = padding(style.paddingTop, basis);
+  const right = padding(style.paddingRight, basis);
+  const bottom = padding(style.paddingBottom, basis);
+  const left = padding(style.paddingLeft, basis);
+  return top === 0 && right === 0 && bottom === 0 && left === 0 ? NO_EDGES : { top, right, bottom, left };
 }
+
+const padding = (value: LengthPercentage, basis: number): number =>
+  Math.max(0, snap(resolveLength(value, basis) || 0));
 
 /** Margins with auto as null. @spec css-box-4 §3 */
 export interface Margins {

@@ -323,9 +323,11 @@ function emit(
   const paragraph = paragraphOf(first?.from ?? container, layout);
   const align = alignment(container, paragraph.rtl, last || line.endsForced);
   const spaces =
-    line.pieces.reduce((n, p) => n + (p.kind === 'text' ? separatorsIn(p.text) : 0), 0) -
-    (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
-  const expand = align === 'justify' && spaces > 0 ? free / spaces : 0;
+    align !== 'justify'
+      ? 0
+      : line.pieces.reduce((n, p) => n + (p.kind === 'text' ? separatorsIn(p.text) : 0), 0) -
+        (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
+  const expand = spaces > 0 ? free / spaces : 0;
   const placed = placeLine({
     pieces: line.pieces,
     container,
@@ -347,10 +349,11 @@ function emit(
   const left = room.left + slack;
   const upright = turned ? placed.children.map((c) => turnedOver(c, placed.height)) : placed.children;
   const shown = line.visible ? upright : upright.map(flattened);
-  for (const child of shown) {
-    const at = { ...child, x: left + child.x, y: run.y + child.y };
+  const holdsAtomics = line.pieces.some((piece) => piece.kind === 'atomic');
+  for (const { fragment, x, y } of shown) {
+    const at = { fragment, x: left + x, y: run.y + y };
     run.children.push(at);
-    run.outOfFlow.push(...fromAtomics(at, null));
+    if (holdsAtomics) run.outOfFlow.push(...fromAtomics(at, null));
   }
   for (const entry of placed.outOfFlow) {
     const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);

@@ -64,20 +64,30 @@ function widthOf(pieces: readonly Piece[], from: number, to: number): { width: n
 /** Neighbouring pieces of one text as one piece. */
 export function mergeText(pieces: readonly Piece[]): Piece[] {
   const out: Piece[] = [];
-  for (const piece of pieces) {
-    const last = out[out.length - 1];
-    if (piece.kind === 'text' && last?.kind === 'text' && last.box === piece.box && last.level === piece.level) {
-      const blank = piece.trailing === piece.width;
-      out[out.length - 1] = {
-        ...last,
-        text: last.text + piece.text,
-        width: last.width + piece.width,
-        trailing: piece.trailing + (blank ? last.trailing : 0),
-        forced: piece.forced,
-      };
-    } else out.push(piece);
+  for (let i = 0; i < pieces.length;) {
+    const first = pieces[i]!;
+    let end = i + 1;
+    if (first.kind === 'text') while (end < pieces.length && joins(first, pieces[end]!)) end++;
+    out.push(end === i + 1 ? first : joined(pieces, i, end));
+    i = end;
   }
   return out;
+}
+
+const joins = (a: Piece, b: Piece): boolean => b.kind === 'text' && a.box === b.box && a.level === b.level;
+
+function joined(pieces: readonly Piece[], from: number, to: number): Piece {
+  const { kind, box, breakBefore, level } = pieces[from]!;
+  let text = '';
+  let width = 0;
+  let trailing = 0;
+  for (let i = from; i < to; i++) {
+    const piece = pieces[i]!;
+    text += piece.text;
+    width += piece.width;
+    trailing = piece.trailing + (piece.trailing === piece.width ? trailing : 0);
+  }
+  return { kind, box, text, width, trailing, breakBefore, forced: pieces[to - 1]!.forced, level };
 }
 
 /** Spaces hanging at the end of a run of pieces. */

@@ -30,16 +30,36 @@ export interface Piece {
   readonly level: number;
 }
 
-const faces = new WeakMap<TextMetrics, WeakMap<ComputedStyle, Face>>();
+/** How a style sets text; lengths in px. */
+interface Type {
+  readonly metrics: TextMetrics;
+  readonly face: Face;
+  readonly size: number;
+  readonly kerning: boolean;
+  readonly letter: number;
+  readonly word: number;
+}
+
+const types = new WeakMap<ComputedStyle, Type>();
+
+function typeOf(style: ComputedStyle, { metrics }: Pick<Layout, 'metrics'>): Type {
+  const known = types.get(style);
+  if (known?.metrics === metrics) return known;
+  const { fontSize: size } = style;
+  const made: Type = {
+    metrics,
+    face: metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal'),
+    size,
+    kerning: style.fontKerning !== 'none',
+    letter: resolveLength(style.letterSpacing, size),
+    word: resolveLength(style.wordSpacing, size),
+  };
+  types.set(style, made);
+  return made;
+}
 
 /** The face a style is set in; remembered by style. */
-export function faceOf(style: ComputedStyle, { metrics }: Pick<Layout, 'metrics'>): Face {
-  let known = faces.get(metrics);
-  if (!known) faces.set(metrics, (known = new WeakMap()));
-  let face = known.get(style);
-  if (!face) known.set(style, (face = metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal')));
-  return face;
-}
+export const faceOf = (style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Face => typeOf(style, layout).face;
 
 const SEPARATORS = /[ \u00a0\u1361\u{10100}\u{10101}\u{1039f}\u{1091f}]/gu;
 
@@ -48,14 +68,11 @@ export const separatorsIn = (text: string): number => text.match(SEPARATORS)?.le
 
 /** Width of text in a style, letter and word spacing included. `before` is the character in front of it. */
 export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layout, 'metrics'>, before = ''): number {
-  const face = faceOf(style, layout);
-  const kerning = style.fontKerning !== 'none';
+  const { face, size, kerning, letter, word } = typeOf(style, layout);
   let width =
     before === '' || !kerning
-      ? face.width(text, style.fontSize, kerning)
-      : face.width(before + text, style.fontSize, true) - face.width(before, style.fontSize, true);
-  const letter = resolveLength(style.letterSpacing, style.fontSize);
-  const word = resolveLength(style.wordSpacing, style.fontSize);
+      ? face.width(text, size, kerning)
+      : face.width(before + text, size, true) - face.width(before, size, true);
   if (letter !== 0) width += letter * [...text].filter((c) => c !== '\u200b' && c !== '\n').length;
   if (word !== 0) width += word * separatorsIn(text);
   return width;
