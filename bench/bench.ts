@@ -7,7 +7,7 @@ import { dirname, join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { parse } from 'parse5';
 import safeParse from 'postcss-safe-parser';
-import { auditPage, PageDraft } from '../src/core/index.js';
+import { auditPage, PageDraft, setting } from '../src/core/index.js';
 import { loadFile } from '../src/sources/index.js';
 import { inTurn, median } from './run.js';
 
@@ -71,25 +71,44 @@ async function warm(): Promise<void> {
 /** The largest page at hand: of the conformance folder if it is there, or else the demo. */
 const LARGE = '../shared/conformance/real/admin-rtl-fa';
 
-/** Reading, matching and computing all styles of a large page at ten widths, beside parsing its text alone. */
-async function cascade(): Promise<void> {
+interface Large {
+  readonly name: string;
+  readonly file: string;
+  readonly html: string;
+  readonly sheets: readonly string[];
+  readonly texts: readonly string[];
+}
+
+function readLarge(): Large {
   const there = existsSync(LARGE);
   const [file, root] = there ? [join(LARGE, 'public/plain_page.html'), LARGE] : [PAGE, 'demo/launched'];
   const html = readFileSync(file, 'utf8');
   const sheets = [...html.matchAll(/<link[^>]+href="([^"]+\.css)"/g)]
     .map((m) => join(dirname(file), m[1]!))
     .filter((path) => existsSync(path));
-  const texts = sheets.map((path) => readFileSync(path, 'utf8'));
+  return {
+    name: there ? LARGE.split('/').pop()! : root,
+    file,
+    html,
+    sheets,
+    texts: sheets.map((path) => readFileSync(path, 'utf8')),
+  };
+}
+
+function parseAll({ html, texts }: Large): void {
+  parse(html, { sourceCodeLocationInfo: true });
+  for (const text of texts) safeParse(text);
+}
+
+/** Reading, matching and computing all styles of a large page at ten widths, beside parsing its text alone. */
+async function cascade(): Promise<void> {
+  const large = readLarge();
+  const { file, html, sheets, texts } = large;
   const widths = Array.from({ length: 10 }, (_, i) => 320 + i * 150);
   const parsing: number[] = [];
   const styling: number[] = [];
   for (let i = 0; i < 9; i++) {
-    parsing.push(
-      timed(() => {
-        parse(html, { sourceCodeLocationInfo: true });
-        for (const text of texts) safeParse(text);
-      }),
-    );
+    parsing.push(timed(() => parseAll(large)));
     const draft = new PageDraft(
       { name: 'bench', url: pathToFileURL(resolve(file)).href, html },
       { scripting: true, sheets: new Map() },
@@ -108,12 +127,27 @@ async function cascade(): Promise<void> {
   }
   const [p, s] = [median(parsing), median(styling)];
   const kilobytes = Math.round((texts.join('').length + html.length) / 1024);
-  console.log(
-    `Matching and cascade at ${widths.length} widths, ${there ? root.split('/').pop() : root}, ${kilobytes} KB of text: ${ms(s)}`,
-  );
+  console.log(`Matching and cascade at ${widths.length} widths, ${large.name}, ${kilobytes} KB of text: ${ms(s)}`);
   console.log(`  parsing alone ${ms(p)}; matching and cascade are ${times(s, p)} that`);
+}
+
+/** Boxes and layout of the large page, styles known, at one width and at a second one, beside parsing its text alone. */
+async function layout(): Promise<void> {
+  const large = readLarge();
+  const times3: [number[], number[], number[]] = [[], [], []];
+  for (let i = 0; i < 25; i++) {
+    const page = await loadFile(large.file, { scripting: true });
+    times3[0].push(timed(() => parseAll(large)));
+    for (const width of [1024, 1000]) page.styles(width);
+    times3[1].push(timed(() => void page.scene(setting(1024))));
+    times3[2].push(timed(() => void page.scene(setting(1000))));
+  }
+  const [p, first, second] = times3.map((list) => median(list.slice(8))) as [number, number, number];
+  console.log(`Boxes and layout at one width, ${large.name}: ${ms(first)}; parsing alone ${ms(p)}: ${times(first, p)}`);
+  console.log(`  at a second width of the same rung ${ms(second)}: ${times(second, first)} the first`);
 }
 
 await wholeProcess();
 await warm();
 await cascade();
+await layout();

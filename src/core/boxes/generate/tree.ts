@@ -103,27 +103,31 @@ export function generateBoxes(
 /** What a box is made from; its style is the cascade's. */
 type Draft = Pick<Box, 'style' | 'outer' | 'inner' | 'parent'> & Partial<Box>;
 
-function make(building: Pick<Building, 'next'>, { style, ...draft }: Draft): Box {
-  const frame = draft.frame ?? draft.parent?.mode ?? style.writingMode;
-  const mode = draft.mode ?? ownMode(style, draft, frame);
+function make(building: Pick<Building, 'next'>, draft: Draft): Box {
+  const { style, parent } = draft;
+  const frame = draft.frame ?? parent?.mode ?? style.writingMode;
+  const natural = draft.natural ?? null;
+  // Written out: all boxes are of one shape, which makes reading them fast.
   return {
     id: building.next++,
-    element: null,
-    pseudo: null,
-    anonymous: false,
-    text: '',
-    centred: false,
-    marker: false,
-    collapsed: null,
-    firstLine: null,
-    viewport: false,
-    children: [],
-    computed: style,
-    ...draft,
-    natural: isVertical(frame) ? naturalTurned(draft.natural ?? null) : (draft.natural ?? null),
-    frame,
-    mode,
+    element: draft.element ?? null,
+    pseudo: draft.pseudo ?? null,
     style: styleInFlow(style, frame),
+    computed: style,
+    frame,
+    mode: draft.mode ?? ownMode(style, draft, frame),
+    outer: draft.outer,
+    inner: draft.inner,
+    parent,
+    children: [],
+    anonymous: draft.anonymous ?? false,
+    text: draft.text ?? '',
+    natural: isVertical(frame) ? naturalTurned(natural) : natural,
+    centred: draft.centred ?? false,
+    marker: draft.marker ?? false,
+    collapsed: draft.collapsed ?? null,
+    firstLine: draft.firstLine ?? null,
+    viewport: draft.viewport ?? false,
   };
 }
 

@@ -26,8 +26,7 @@ export function usedPadding(box: Box, basis: number): Edges {
   return top === 0 && right === 0 && bottom === 0 && left === 0 ? NO_EDGES : { top, right, bottom, left };
 }
 
-const padding = (value: LengthPercentage, basis: number): number =>
-  Math.max(0, snap(resolveLength(value, basis) || 0));
+const padding = (value: LengthPercentage, basis: number): number => Math.max(0, snap(resolveLength(value, basis) || 0));
 
 /** Margins with auto as null. @spec css-box-4 §3 */
 export interface Margins {
