@@ -18,6 +18,7 @@ import {
   type RuleSet,
   type StyleRule,
 } from '../sheets/index.js';
+import { noteLacking } from './lacking.js';
 
 /** Strength classes within one origin and importance. @spec css-cascade-5 §6.1 */
 export type Rank = 'hint' | 'sheet' | 'inline' | 'animation';
@@ -82,6 +83,7 @@ export function matchDocument(document: HtmlDocument, ruleSet: RuleSet, limits: 
     budget: { left: 2_000_000 + WORK_PER_ELEMENT * document.elements.length },
   };
   const byElement = document.elements.map((element) => matchElement(element, buckets, context));
+  noteLacking(byElement, limits);
   if (context.budget.left < 0)
     limits.add(
       'budget',

@@ -206,4 +206,22 @@ export const cases: readonly LayoutCase[] = [
     body: '<div id=a><span id=b>one two three four five six seven eight nine</span></div><div id=c>x</div>',
     boxes: { a: [0, 0, 80, 40], b: [0, 1, 69.39, 97], c: [0, 40, 800, 20] },
   },
+  {
+    name: 'fonts brought to one height',
+    css: '#a{font-size-adjust:.6}#b{font-size-adjust:ex-height .4;line-height:normal}',
+    body: '<div><b id=a>adjusted</b> <b id=b>adjusted</b></div>',
+    boxes: { a: [0, 0, 74.66, 20], b: [79.11, 5, 49.8, 14] },
+  },
+  {
+    name: 'fonts brought to one width',
+    css: '#a{font-size-adjust:ch-width .5;letter-spacing:.1em}',
+    body: '<div><b id=a>adjusted</b></div>',
+    boxes: { a: [0, 2, 71.92, 16] },
+  },
+  {
+    name: 'middle of letters of adjusted size',
+    css: 'div{font-size-adjust:.7}i{display:inline-block;width:5px;height:5px;vertical-align:middle}',
+    body: '<div id=d>x<i id=i></i></div>',
+    boxes: { d: [0, 0, 800, 20], i: [10.59, 8.91, 5, 5] },
+  },
 ];

@@ -45,18 +45,30 @@ const types = new WeakMap<ComputedStyle, Type>();
 function typeOf(style: ComputedStyle, { metrics }: Pick<Layout, 'metrics'>): Type {
   const known = types.get(style);
   if (known?.metrics === metrics) return known;
-  const { fontSize: size } = style;
+  const { fontSize } = style;
+  const face = metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
   const made: Type = {
     metrics,
-    face: metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal'),
-    size,
+    face,
+    size: adjustedSize(style, face),
     kerning: style.fontKerning !== 'none',
-    letter: resolveLength(style.letterSpacing, size),
-    word: resolveLength(style.wordSpacing, size),
+    letter: resolveLength(style.letterSpacing, fontSize),
+    word: resolveLength(style.wordSpacing, fontSize),
   };
   types.set(style, made);
   return made;
 }
+
+/** Size glyphs are really set at, px: font-size-adjust brings fonts to one height or width. @spec css-fonts-5 §2.2 */
+function adjustedSize({ fontSize, fontSizeAdjust }: ComputedStyle, face: Face): number {
+  const asked = /^(?:(ex-height|ch-width) )?([\d.]+)$/.exec(fontSizeAdjust);
+  if (!asked) return fontSize;
+  const aspect = asked[1] === 'ch-width' ? face.width('0', 1000, false) / 1000 : face.xHeight(1);
+  return aspect > 0 ? (fontSize * Number(asked[2])) / aspect : fontSize;
+}
+
+/** @see adjustedSize */
+export const sizeOf = (style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number => typeOf(style, layout).size;
 
 /** The face a style is set in; remembered by style. */
 export const faceOf = (style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Face => typeOf(style, layout).face;

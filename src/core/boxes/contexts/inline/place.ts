@@ -7,7 +7,7 @@ import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import { relativeOffset } from '../../used/relative.js';
 import { hangsSpaces } from '../../text/index.js';
 import { mergeText } from './lines.js';
-import { edgeWidth, faceOf, separatorsIn, type Piece } from './pieces.js';
+import { edgeWidth, faceOf, separatorsIn, sizeOf, type Piece } from './pieces.js';
 import { visualSteps, type Step } from './visual.js';
 
 /** How far something reaches above and below a baseline, px. */
@@ -19,7 +19,7 @@ interface Extent {
 /** Line height of a style in px. @spec css-inline-3 §5.1 */
 export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
   const { lineHeight } = style;
-  if (lineHeight === 'normal') return faceOf(style, layout).lineHeight(style.fontSize);
+  if (lineHeight === 'normal') return faceOf(style, layout).lineHeight(sizeOf(style, layout));
   // As browsers have it: lengths are rounded to the 64th, factors are cut.
   return 'px' in lineHeight ? Math.round(lineHeight.px * 64) / 64 : snap(lineHeight.factor * style.fontSize + 1e-6);
 }
@@ -30,8 +30,9 @@ export const isCentral = ({ writingMode, textOrientation }: ComputedStyle): bool
 
 function contentExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
   const face = faceOf(style, layout);
-  const above = face.ascent(style.fontSize);
-  const below = face.descent(style.fontSize);
+  const size = sizeOf(style, layout);
+  const above = face.ascent(size);
+  const below = face.descent(size);
   if (!isCentral(style)) return { above, below };
   const half = (above + below) / 2;
   return { above: half, below: half };
@@ -222,7 +223,10 @@ class LineBuilder {
 
   /** Where the line height is normal, fonts that stand in for missing glyphs count too. @spec css-inline-3 §5.1 */
   makeRoom({ box: { style }, text }: Piece): void {
-    const reach = style.lineHeight === 'normal' ? faceOf(style, this.input.layout).reach(text, style.fontSize) : null;
+    const reach =
+      style.lineHeight === 'normal'
+        ? faceOf(style, this.input.layout).reach(text, sizeOf(style, this.input.layout))
+        : null;
     if (!reach) return;
     const { level } = this;
     const half = (reach.above + reach.below) / 2;
@@ -387,7 +391,7 @@ function shiftFor(style: ComputedStyle, parent: ComputedStyle, extent: Extent, l
     case 'super':
       return -snap(parent.fontSize / 3 + 1);
     case 'middle':
-      return -snap(faceOf(parent, layout).xHeight(parent.fontSize) / 2) + (extent.above - extent.below) / 2;
+      return -snap(faceOf(parent, layout).xHeight(sizeOf(parent, layout)) / 2) + (extent.above - extent.below) / 2;
     case 'text-top':
       return extent.above - area.above;
     case 'text-bottom':

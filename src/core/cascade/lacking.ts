@@ -1,0 +1,59 @@
+import type { LimitLog } from '../base/index.js';
+import type { Declaration } from '../sheets/index.js';
+import type { ElementMatches } from './match.js';
+
+/** Properties browsers act on and this engine does not, and what follows. Values in the pattern change nothing. */
+const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly consequence: string }>> = {
+  zoom: { harmless: /^(1|1\.0+|100%|normal)$/, consequence: 'boxes are laid out as if not zoomed' },
+  'initial-letter': { harmless: /^normal$/, consequence: 'such letters keep the size of their text' },
+  'text-box': { harmless: /^(normal|none)$/, consequence: 'lines keep their full height' },
+  'text-box-trim': { harmless: /^none$/, consequence: 'lines keep their full height' },
+  columns: { harmless: /^(auto|1|auto 1|1 auto)$/, consequence: 'laid out as one column' },
+  'column-count': { harmless: /^(auto|1)$/, consequence: 'laid out as one column' },
+  'column-width': { harmless: /^auto$/, consequence: 'laid out as one column' },
+  'text-combine-upright': { harmless: /^none$/, consequence: 'the characters are set one below the other' },
+  'position-area': { harmless: /^none$/, consequence: 'placed as if it had no anchor' },
+  'position-try': { harmless: /^none$/, consequence: 'only the first placement is looked at' },
+  'position-try-fallbacks': { harmless: /^none$/, consequence: 'only the first placement is looked at' },
+  'line-clamp': { harmless: /^none$/, consequence: 'all lines are shown' },
+  '-webkit-line-clamp': { harmless: /^none$/, consequence: 'all lines are shown' },
+  'shape-outside': { harmless: /^none$/, consequence: 'text flows around the whole box of such floats' },
+  'offset-path': { harmless: /^none$/, consequence: 'the box is not moved along the path' },
+  'box-decoration-break': { harmless: /^slice$/, consequence: 'edges are drawn at the ends of inline boxes only' },
+  '-webkit-box-decoration-break': {
+    harmless: /^slice$/,
+    consequence: 'edges are drawn at the ends of inline boxes only',
+  },
+  'font-size-adjust': {
+    harmless: /^(none|(ex-height |ch-width )?[\d.]+)$/,
+    consequence: 'the font keeps its own size',
+  },
+  'hanging-punctuation': { harmless: /^none$/, consequence: 'punctuation takes its room' },
+  hyphens: { harmless: /^(none|manual)$/, consequence: 'words are not hyphenated by dictionary' },
+  'text-autospace': { harmless: /^(normal|no-autospace)$/, consequence: 'no space is added between scripts' },
+  'margin-trim': {
+    harmless: /^(none|block|block-start|block-end)/,
+    consequence: 'margins are trimmed in the block direction only',
+  },
+};
+
+const WIDE = /^(initial|inherit|unset|revert|revert-layer)$/;
+
+/** Notes what the sheets ask of elements of the page and the engine leaves out. */
+export function noteLacking(byElement: readonly ElementMatches[], limits: LimitLog): void {
+  const seen = new Set<readonly Declaration[]>();
+  for (const { own, pseudo } of byElement)
+    for (const list of [own, ...pseudo.values()])
+      for (const { origin, declarations } of list) {
+        if (origin !== 'author' || seen.has(declarations)) continue;
+        seen.add(declarations);
+        for (const declaration of declarations) noteDeclaration(declaration, limits);
+      }
+}
+
+function noteDeclaration({ name, text, span }: Declaration, limits: LimitLog): void {
+  const lacking = LACKING[name];
+  const value = text.trim().toLowerCase();
+  if (lacking && !lacking.harmless.test(value) && !WIDE.test(value))
+    limits.add('unsupported', `${name}: ${value}`, lacking.consequence, span);
+}

@@ -1,0 +1,42 @@
+import { styled } from '../support/page.js';
+
+const unsupported = (css: string, body = '<p id=x>1</p>') =>
+  styled(css, body)
+    .limits.filter((limit) => limit.kind === 'unsupported')
+    .map(({ subject, consequence, place }) => ({ subject, consequence, line: place?.split(':').at(-2) }));
+
+describe('what browsers act on and the engine leaves out is said', () => {
+  test.each([
+    ['p{columns:2}', 'columns: 2', 'laid out as one column'],
+    ['p{column-width:10em}', 'column-width: 10em', 'laid out as one column'],
+    ['p{zoom:1.5}', 'zoom: 1.5', 'boxes are laid out as if not zoomed'],
+    ['p::first-letter{initial-letter:2}', 'initial-letter: 2', 'such letters keep the size of their text'],
+    ['p{text-box:trim-both cap alphabetic}', 'text-box: trim-both cap alphabetic', 'lines keep their full height'],
+    ['p{-webkit-line-clamp:2}', '-webkit-line-clamp: 2', 'all lines are shown'],
+    ['p{POSITION-AREA:Top}', 'position-area: top', 'placed as if it had no anchor'],
+    ['p{hyphens:auto}', 'hyphens: auto', 'words are not hyphenated by dictionary'],
+    ['p{margin-trim:inline}', 'margin-trim: inline', 'margins are trimmed in the block direction only'],
+    ['p{font-size-adjust:from-font}', 'font-size-adjust: from-font', 'the font keeps its own size'],
+    ['@media (min-width:1px){p{columns:2}}', 'columns: 2', 'laid out as one column'],
+  ])('%s', (css, subject, consequence) => {
+    expect(unsupported(css)).toEqual([{ subject, consequence, line: '1' }]);
+  });
+
+  test.each([
+    'p{columns:auto}',
+    'p{zoom:1}',
+    'p{zoom:inherit}',
+    'p{hyphens:manual}',
+    'p{font-size-adjust:.5}',
+    'p{margin-trim:block}',
+    'em{columns:2}',
+    '',
+  ])('nothing is said of %s', (css) => {
+    expect(unsupported(css)).toEqual([]);
+  });
+
+  test('style attributes count, repeats are counted', () => {
+    const page = styled('', '<p style="zoom:2">1</p><p style="zoom:2">2</p>');
+    expect(page.limits.map(({ subject, count }) => [subject, count])).toEqual([['zoom: 2', 2]]);
+  });
+});
