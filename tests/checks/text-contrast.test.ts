@@ -48,10 +48,22 @@ describe('text-contrast', () => {
       ['text-contrast/low normal Home', 'text-contrast/low normal Fares'],
     ],
     [
-      'white on a gradient that runs to white',
+      'white on a gradient that runs to white, where it is light',
       'nav{background:linear-gradient(#000,#fff)}a{color:#fff}',
       ITEMS,
+      ['text-contrast/hopeless normal Fares'],
+    ],
+    [
+      'each text on a gradient of its own',
+      'a{background:linear-gradient(90deg,#000,#fff);color:#fff}',
+      ITEMS,
       ['text-contrast/hopeless normal Home', 'text-contrast/hopeless normal Fares'],
+    ],
+    [
+      'a small picture beside the text is no ground of it',
+      'a{color:#222;padding-right:20px;background:url(arrow.png) right/10px 10px no-repeat}',
+      ITEMS,
+      [],
     ],
     [
       'a picture is to be looked at',

@@ -175,8 +175,8 @@ describe('colours beneath text', () => {
     ],
     ['group opacity fades the ground', 'div{background:#000;opacity:.5}', '<div><p>x', ['rgb(128, 128, 128)']],
     [
-      'gradients give their stops',
-      'p{background:linear-gradient(#000,#fff)}',
+      'gradients mixed in another space give their stops',
+      'p{background:linear-gradient(in oklch,#000,#fff)}',
       '<p>x',
       ['rgb(0, 0, 0)', 'rgb(255, 255, 255)'],
     ],
@@ -198,6 +198,7 @@ describe('colours beneath text', () => {
 
   test('pictures are not guessed', () => {
     expect(beneath('p{background:url(a.png)}', '<p>x').unknown).toEqual(['a.png']);
+    expect(beneath('p{background:url(a.png) right/10px 10px no-repeat}', '<p>x').unknown).toEqual([]);
     expect(
       beneath(
         'img{position:absolute;top:0;left:0;width:90px;height:50px;z-index:-1}p{margin:0}',

@@ -1,8 +1,10 @@
 import type { Box } from '../boxes/index.js';
 import type { ComputedStyle } from '../cascade/index.js';
-import { BLACK, compose, fade, luminance, WHITE, type Rgba } from '../css/index.js';
-import { covers } from './hit.js';
+import { BLACK, type BackgroundImage, compose, fade, luminance, WHITE, type Rgba } from '../css/index.js';
+import { gradientColour } from './gradients.js';
+import { covers, localPoint } from './hit.js';
 import type { Group, PaintItem } from './order.js';
+import { tileAt, tilingOf } from './tiles.js';
 
 /** What may lie at a point: every colour in question, darkest and lightest kept, and what could not be told. */
 export interface Backdrop {
@@ -34,7 +36,7 @@ export function backdropAt(
     const item = items[i]!;
     const { fragment, box } = item.node;
     if (fragment.kind === 'text' || box.style.visibility !== 'visible' || !covers(item.node, x, y)) continue;
-    const layers = layersOf(item, styleOf);
+    const layers = layersOf(item, x, y, styleOf);
     if (layers.length > 0) stack.enter(item.group);
     for (const layer of layers) stack.paint(layer);
   }
@@ -106,22 +108,43 @@ function chain(group: Group | null): (Group | null)[] {
   return out;
 }
 
-/** The layers of a box's background, lowest first. */
-function layersOf(item: PaintItem, styleOf: (box: Box) => ComputedStyle): Layer[] {
+/** The layers of a box's background at a point, lowest first. */
+function layersOf(item: PaintItem, x: number, y: number, styleOf: (box: Box) => ComputedStyle): Layer[] {
   const { box } = item.node;
   if (box.inner === 'text' || (box.anonymous && box.inner !== 'replaced')) return [];
   const layers: Layer[] = [];
   const style = styleOf(box);
   if (style.backgroundColor.a > 0) layers.push([style.backgroundColor]);
   if (style.backgroundClip !== 'text') {
-    for (const image of style.backgroundImage.toReversed())
-      layers.push(image.kind === 'gradient' ? image.colours : image.kind === 'url' ? image.url : image.text);
+    for (const image of style.backgroundImage.toReversed()) {
+      const layer = imageAt(image, item, style, x, y);
+      if (layer) layers.push(layer);
+    }
   }
   if (box.inner === 'replaced' && box.element && /^(img|video|canvas|iframe|object|embed)$/.test(box.element.tag))
     layers.push(box.element.attributes.get('src') ?? box.element.tag);
   if (style.backdropFilter !== 'none') layers.push(`backdrop-filter: ${style.backdropFilter}`);
   if (style.mixBlendMode !== 'normal') layers.push(`mix-blend-mode: ${style.mixBlendMode}`);
   return layers;
+}
+
+/** What one background picture shows at a point; null where it does not reach. @spec css-backgrounds-3 §3 */
+function imageAt(
+  image: BackgroundImage,
+  { node }: PaintItem,
+  style: ComputedStyle,
+  x: number,
+  y: number,
+): Layer | null {
+  const any: Layer = image.kind === 'gradient' ? image.colours : image.kind === 'url' ? image.url : image.text;
+  const tiling = tilingOf(node.fragment, node.rect, style, image);
+  const local = localPoint(node.matrix, x, y);
+  if (!tiling || !local) return any;
+  const tile = tileAt(tiling, local.x, local.y);
+  if (!tile) return null;
+  const colour =
+    image.kind === 'gradient' && image.gradient ? gradientColour(image.gradient, tile, local.x, local.y) : null;
+  return colour ? [colour] : any;
 }
 
 function overlay(under: readonly Rgba[], over: readonly Rgba[]): readonly Rgba[] {

@@ -12,12 +12,16 @@ function inverse(matrix: Matrix): Matrix | null {
   return known;
 }
 
-function inside(rect: Rect, matrix: Matrix | null, x: number, y: number): boolean {
-  if (!matrix) return contains(rect, x, y);
+/** A point of the document in the coordinates of something transformed; null where that has no extent. */
+export function localPoint(matrix: Matrix | null, x: number, y: number): { x: number; y: number } | null {
+  if (!matrix) return { x, y };
   const back = inverse(matrix);
-  if (!back) return false;
-  const local = apply(back, x, y);
-  return contains(rect, local.x, local.y);
+  return back && apply(back, x, y);
+}
+
+function inside(rect: Rect, matrix: Matrix | null, x: number, y: number): boolean {
+  const local = localPoint(matrix, x, y);
+  return local !== null && contains(rect, local.x, local.y);
 }
 
 export const clipped = (clips: readonly Clip[], x: number, y: number): boolean =>

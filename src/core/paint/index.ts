@@ -4,3 +4,5 @@ export { stackingReasons, usedZIndex } from './stacking.js';
 export { hitTest, elementOf, covers, clipped } from './hit.js';
 export { backdropAt, type Backdrop } from './backdrop.js';
 export { apply, boundsOf, boxMatrix, isTransformed, listMatrix, multiply, type Matrix } from './matrix.js';
+export { gradientColour, gradientEllipse, gradientLine, placedStops, type PlacedStop } from './gradients.js';
+export { tilingOf, type Tiling } from './tiles.js';

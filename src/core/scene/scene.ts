@@ -21,6 +21,7 @@ export class Scene {
   #nodes: Map<Box, PaintNode[]> | null = null;
   #roots: readonly PaintNode[] | null = null;
   #items: readonly PaintItem[] | null = null;
+  #pictured: readonly PaintItem[] | null = null;
   readonly #rects = new Map<ElementNode, Rect | null>();
   #scrollSize: { width: number; height: number } | null = null;
   #canvas: Rgba | null = null;
@@ -138,6 +139,20 @@ export class Scene {
   /** Colours at a point beneath an item of the paint list, and with a colour painted in its place. */
   backdrop(x: number, y: number, item: PaintItem, top: Rgba | null): Backdrop {
     return backdropAt(this.items, x, y, item.index, top, this.canvas, this.paintStyle);
+  }
+
+  /**
+   * Points at which to ask for colours beneath a part of the page, document px: its middle where nothing there changes
+   * from point to point, or else a grid over it.
+   */
+  samples(rect: Rect): readonly { readonly x: number; readonly y: number }[] {
+    this.#pictured ??= this.items.filter(
+      ({ node }) => node.fragment.kind === 'box' && this.paintStyle(node.box).backgroundImage.length > 0,
+    );
+    const uneven = this.#pictured.some(({ node }) => intersect(boundsOf(node.matrix, node.rect), rect) !== null);
+    const shares = (count: number) => Array.from({ length: count }, (_, i) => (i + 0.5) / count);
+    const [columns, rows] = uneven ? [shares(9), shares(3)] : [[0.5], [0.5]];
+    return rows.flatMap((v) => columns.map((u) => ({ x: rect.x + u * rect.width, y: rect.y + v * rect.height })));
   }
 
   /** The page's ground: the root's background or, failing that, the body's. @spec css-backgrounds-3 §2.11 */

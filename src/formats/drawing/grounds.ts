@@ -9,7 +9,9 @@ import {
   type LengthPercentage,
   type Rgba,
 } from '../../core/css/index.js';
+import { tilingOf, type PaintNode, type Tiling } from '../../core/paint/index.js';
 import type { Definitions } from './definitions.js';
+import { drawGradient } from './gradients.js';
 import { paint } from './paint.js';
 import { drawAddress } from './vector.js';
 import { group, shape, type Shape } from './xml.js';
@@ -43,74 +45,81 @@ export function roundedPath({ x, y, width: w, height: h }: Rect, radii: readonly
 }
 
 /** Shadow, background and borders of a box, lowest first. */
-export function drawGround(style: ComputedStyle, rect: Rect, definitions: Definitions): Shape[] {
+export function drawGround(style: ComputedStyle, node: PaintNode, definitions: Definitions): Shape[] {
+  const { rect } = node;
   const radii = radiiOf(style, rect);
   const out: Shape[] = shadows(style, rect, radii);
   const d = roundedPath(rect, radii);
   if (style.backgroundColor.a > 0) out.push(shape('path', { d, ...paint('fill', style.backgroundColor) }));
   if (style.backgroundClip !== 'text')
-    for (const image of style.backgroundImage.toReversed()) out.push(drawImage(image, rect, d, definitions));
+    for (const image of style.backgroundImage.toReversed()) out.push(drawImage(image, node, style, d, definitions));
   return [...out, ...borders(style, rect, radii), ...outline(style, rect, radii)];
 }
 
 /** Pictures are not drawn: a tint stands in for them, opaque so that what they cover is covered. */
 export const TINT = { fill: '#c3ccd6' } as const;
 
-function drawImage(image: BackgroundImage, rect: Rect, d: string, definitions: Definitions): Shape {
-  if (image.kind !== 'gradient') {
-    const drawn = image.kind === 'url' ? drawAddress(image.url, rect) : null;
-    return drawn ?? shape('path', { d, ...TINT });
+/** One background picture where it shows, repeated as the style asks. @spec css-backgrounds-3 §3 */
+function drawImage(
+  image: BackgroundImage,
+  node: PaintNode,
+  style: ComputedStyle,
+  d: string,
+  definitions: Definitions,
+): Shape {
+  const tiling = tilingOf(node.fragment, node.rect, style, image);
+  const known = tiling && tiling.tile.width > 0 && tiling.tile.height > 0 ? tiling : null;
+  const id = definitions.id('c', d, (name) => shape('clipPath', { id: name }, [shape('path', { d })]));
+  const tile = known?.tile ?? node.rect;
+  const picture = drawPicture(image, tile, definitions);
+  if (!picture) return shape('path', { d, ...TINT });
+  return group(known ? tilesOf(known, picture, definitions) : [picture], { 'clip-path': `url(#${id})` });
+}
+
+function drawPicture(image: BackgroundImage, rect: Rect, definitions: Definitions): Shape | null {
+  if (image.kind === 'gradient') {
+    if (image.gradient) return drawGradient(image.gradient, rect, definitions);
+    return image.colours[0] ? shape('rect', { ...rect, ...paint('fill', image.colours[0]) }) : null;
   }
-  const fill = `url(#${definitions.id('f', `${image.text}/${rect.width}/${rect.height}`, (id) => gradient(id, image, rect))})`;
-  return shape('path', { d, fill });
+  return image.kind === 'url' ? drawAddress(image.url, rect) : null;
 }
 
-const SIDES: Readonly<Record<string, number>> = { top: 0, right: 90, bottom: 180, left: 270 };
-const UNITS: Readonly<Record<string, number>> = { deg: 1, grad: 0.9, rad: 180 / Math.PI, turn: 360 };
+const MOST_TILES = 400;
 
-/** Angle of a linear gradient, degrees clockwise from upwards. @spec css-images-3 §3.1 */
-function angleOf(text: string, rect: Rect): number {
-  const inside = text.slice(text.indexOf('(') + 1);
-  const turned = /^\s*(-?[\d.]+)(deg|grad|rad|turn)/i.exec(inside);
-  if (turned) return Number(turned[1]) * UNITS[turned[2]!.toLowerCase()]!;
-  const [, first, second] = /^\s*to\s+(top|right|bottom|left)(?:\s+(top|right|bottom|left))?/i.exec(inside) ?? [];
-  if (!first) return 180;
-  if (!second) return SIDES[first.toLowerCase()]!;
-  const words = [first, second].map((w) => w.toLowerCase());
-  const x = words.includes('right') ? rect.height : -rect.height;
-  const y = words.includes('bottom') ? -rect.width : rect.width;
-  return (Math.atan2(x, y) * 180) / Math.PI;
-}
-
-function gradient(id: string, image: Extract<BackgroundImage, { kind: 'gradient' }>, rect: Rect): Shape {
-  const places = [...image.text.matchAll(/\s(-?[\d.]+)%/g)].map((m) => Number(m[1]) / 100);
-  const { colours } = image;
-  const stops = colours.map((colour, i) => {
-    const at = places.length === colours.length ? places[i]! : colours.length > 1 ? i / (colours.length - 1) : 0;
-    return shape('stop', { offset: at, ...paint('stop', colour) });
-  });
-  const middle = { x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 };
-  if (!image.function.includes('linear'))
-    return shape(
-      'radialGradient',
-      { id, gradientUnits: 'userSpaceOnUse', cx: middle.x, cy: middle.y, r: Math.hypot(rect.width, rect.height) / 2 },
-      stops,
-    );
-  const turn = (angleOf(image.text, rect) * Math.PI) / 180;
-  const [dx, dy] = [Math.sin(turn), -Math.cos(turn)];
-  const half = (Math.abs(rect.width * dx) + Math.abs(rect.height * dy)) / 2;
-  return shape(
-    'linearGradient',
-    {
-      id,
-      gradientUnits: 'userSpaceOnUse',
-      x1: middle.x - dx * half,
-      y1: middle.y - dy * half,
-      x2: middle.x + dx * half,
-      y2: middle.y + dy * half,
-    },
-    stops,
+function tilesOf({ clip, tile, stepX, stepY }: Tiling, picture: Shape, definitions: Definitions): Shape[] {
+  const along = (start: number, step: number | null, from: number, size: number): number[] => {
+    if (step === null || step <= 0) return [0];
+    const first = Math.floor((from - start) / step);
+    const last = Math.ceil((from + size - start) / step);
+    return Array.from({ length: Math.max(0, last - first) }, (_, i) => (first + i) * step);
+  };
+  const xs = along(tile.x, stepX, clip.x, clip.width);
+  const ys = along(tile.y, stepY, clip.y, clip.height);
+  if (xs.length * ys.length > MOST_TILES) return [pattern(clip, tile, stepX, stepY, picture, definitions)];
+  const id = definitions.id('c', JSON.stringify(clip), (name) =>
+    shape('clipPath', { id: name }, [shape('rect', { ...clip })]),
   );
+  const tiles = ys.flatMap((y) =>
+    xs.map((x) => (x === 0 && y === 0 ? picture : group([picture], { transform: `translate(${x} ${y})` }))),
+  );
+  return [group(tiles, { 'clip-path': `url(#${id})` })];
+}
+
+function pattern(
+  clip: Rect,
+  tile: Rect,
+  stepX: number | null,
+  stepY: number | null,
+  picture: Shape,
+  definitions: Definitions,
+): Shape {
+  const size = { width: stepX ?? clip.width, height: stepY ?? clip.height };
+  const id = definitions.id('p', JSON.stringify([tile, size, picture]), (name) =>
+    shape('pattern', { id: name, patternUnits: 'userSpaceOnUse', x: tile.x, y: tile.y, ...size }, [
+      group([picture], { transform: `translate(${-tile.x} ${-tile.y})` }),
+    ]),
+  );
+  return shape('rect', { ...clip, fill: `url(#${id})` });
 }
 
 const DASHES: Readonly<Record<string, (width: number) => string | null>> = {

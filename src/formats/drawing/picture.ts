@@ -92,7 +92,7 @@ function drawItem({ node }: PaintItem, scene: Scene, brush: Brush): Shape[] {
   if (fragment.kind === 'text') return drawTextNode(node, scene, brush);
   if (fragment.kind !== 'box' || box.anonymous || rect.width <= 0 || rect.height <= 0) return [];
   const style = scene.paintStyle(box);
-  const out = [...drawGround(style, rect, brush.definitions), ...pictureNames(style, rect, brush)];
+  const out = [...drawGround(style, node, brush.definitions), ...pictureNames(style, rect, brush)];
   if (box.inner === 'replaced' && box.element) out.push(...drawReplaced(node, style, scene, brush));
   return out;
 }

@@ -1,4 +1,3 @@
-import { centre } from '../../base/index.js';
 import { contrastRatio, luminance, type Rgba } from '../../css/index.js';
 import { figure, type Cause, type State } from '../../findings/index.js';
 import type { PaintItem } from '../../paint/index.js';
@@ -190,20 +189,23 @@ function isShown(item: PaintItem, scene: Scene): boolean {
 
 function read(item: PaintItem, scene: Scene, look: Look): Reading | { item: PaintItem; what: string } {
   const style = scene.paintStyle(item.node.box);
-  const { x, y } = centre(boundsOf(item.node.matrix, item.node.rect));
-  const under = scene.backdrop(x, y, item, null);
-  if (under.unknown.length > 0) return { item, what: short(under.unknown[0]!) };
-  const inked = scene.backdrop(x, y, item, style.color).colours;
   const large = style.fontSize >= LARGE || (style.fontSize >= LARGE_BOLD && style.fontWeight >= 700);
   const needed = look.level === 'AAA' ? (large ? 4.5 : 7) : large ? 3 : 4.5;
   let low: { ratio: number; ink: Rgba; ground: Rgba } | null = null;
-  under.colours.forEach((ground, i) => {
-    const ink = inked.length === under.colours.length ? inked[i]! : inked[0]!;
-    const ratio = contrastRatio(ink, ground);
-    if (!low || ratio < low.ratio) low = { ratio, ink, ground };
-  });
+  const grounds: Rgba[] = [];
+  for (const { x, y } of scene.samples(boundsOf(item.node.matrix, item.node.rect))) {
+    const under = scene.backdrop(x, y, item, null);
+    if (under.unknown.length > 0) return { item, what: short(under.unknown[0]!) };
+    const inked = scene.backdrop(x, y, item, style.color).colours;
+    under.colours.forEach((ground, i) => {
+      const ink = inked.length === under.colours.length ? inked[i]! : inked[0]!;
+      const ratio = contrastRatio(ink, ground);
+      if (!low || ratio < low.ratio) low = { ratio, ink, ground };
+    });
+    grounds.push(...under.colours.filter((c) => !grounds.some((g) => hexOf(g) === hexOf(c))));
+  }
   const { ratio, ink, ground } = low!;
-  return { ratio, needed, ink, ground, grounds: under.colours, item };
+  return { ratio, needed, ink, ground, grounds, item };
 }
 
 const short = (what: string): string =>

@@ -3,6 +3,7 @@ import {
   printLength,
   printPx,
   type Component,
+  type Gradient,
   type Computation,
   type Rgba,
   TRANSPARENT,
@@ -42,16 +43,18 @@ const lineStyle = () => keyword(LINE_STYLES);
 const lineColour = () => colour((c) => c.currentColor);
 const radius = () => pair(0, { negative: false }, { percent: 'own-box' });
 
-/** One background layer's image: what contrast has to reckon with. */
+/** One background layer's image: what contrast has to reckon with. `layer` is its place in the list. */
 export type BackgroundImage =
-  | { readonly kind: 'url'; readonly url: string }
+  | { readonly kind: 'url'; readonly layer: number; readonly url: string }
   | {
       readonly kind: 'gradient';
+      readonly layer: number;
       readonly text: string;
       readonly colours: readonly Rgba[];
-      readonly function: string;
+      /** How it lies in its box; null where the engine cannot tell. */
+      readonly gradient: Gradient | null;
     }
-  | { readonly kind: 'unknown'; readonly text: string };
+  | { readonly kind: 'unknown'; readonly layer: number; readonly text: string };
 
 export const BORDERS = {
   borderTopWidth: lineWidth(),

@@ -24,3 +24,4 @@ export { physicalSide, type Flow } from './logical.js';
 export { parseFamilies } from './fonts.js';
 export type { Area, Areas, Breadth, GridLine, TrackList, TrackRepeat, TrackRun, TrackSize } from './grid.js';
 export { printWhiteSpace } from './shorthands.js';
+export type { BackgroundRepeat, BackgroundSize, Repeating } from './backgrounds.js';

@@ -247,7 +247,7 @@ const background: Shorthand = {
       for (const name of BACKGROUND.slice(0, -1)) {
         const list = (lists[name] ??= []);
         if (index > 0) list.push(comma);
-        list.push(...(parts[name] ?? [INITIAL_LAYER[name]!]));
+        list.push(...(parts[name] ?? INITIAL_LAYER[name]!));
       }
     }
     return { ...lists, 'background-color': colourItem ? [colourItem] : 'initial' };
@@ -255,14 +255,15 @@ const background: Shorthand = {
 };
 
 const ident = (name: string): Component => ({ type: 'ident', name, raw: name });
-const INITIAL_LAYER: Readonly<Record<string, Component>> = {
-  'background-image': ident('none'),
-  'background-position': { type: 'percentage', value: 0 },
-  'background-size': ident('auto'),
-  'background-repeat': ident('repeat'),
-  'background-attachment': ident('scroll'),
-  'background-origin': ident('padding-box'),
-  'background-clip': ident('border-box'),
+const START: Component = { type: 'percentage', value: 0 };
+const INITIAL_LAYER: Readonly<Record<string, readonly Component[]>> = {
+  'background-image': [ident('none')],
+  'background-position': [START, START],
+  'background-size': [ident('auto')],
+  'background-repeat': [ident('repeat')],
+  'background-attachment': [ident('scroll')],
+  'background-origin': [ident('padding-box')],
+  'background-clip': [ident('border-box')],
 };
 
 function backgroundLayer(layer: readonly Component[]): Record<string, Component[]> | null {

@@ -1,4 +1,13 @@
-import { isIdent, readColour, splitCommas, type Component, type Computation, BLACK } from '../values/index.js';
+import {
+  isIdent,
+  readColour,
+  readGradient,
+  splitCommas,
+  type Component,
+  type Computation,
+  BLACK,
+} from '../values/index.js';
+import { BACKGROUNDS } from './backgrounds.js';
 import type { BackgroundImage } from './borders.js';
 import { colour, keyword, lengthOr, number, row, text } from './define.js';
 import { transforms } from './transform.js';
@@ -6,32 +15,42 @@ import { transforms } from './transform.js';
 const GRADIENT = /^(-webkit-)?(repeating-)?(linear|radial|conic)-gradient$/;
 
 /** @spec css-backgrounds-3 §2.3, css-images-4 §3 */
-function readImage(items: readonly Component[]): Computation<BackgroundImage | null> | null {
+type ReadImage = (c: Parameters<Computation<unknown>>[0], layer: number) => BackgroundImage | null;
+
+function readImage(items: readonly Component[]): ReadImage | null {
   const [item] = items;
   if (!item || items.length !== 1) return null;
   if (isIdent(item, 'none')) return () => null;
-  if (item.type === 'url') return () => ({ kind: 'url', url: item.value });
+  if (item.type === 'url') return (_, layer) => ({ kind: 'url', layer, url: item.value });
   if (item.type !== 'function') return null;
   if (item.name === 'url' || item.name === 'src') {
     const [first] = item.args;
-    return first?.type === 'string' ? () => ({ kind: 'url', url: first.value }) : null;
+    return first?.type === 'string' ? (_, layer) => ({ kind: 'url', layer, url: first.value }) : null;
   }
   if (!GRADIENT.test(item.name))
     return /^(image-set|-webkit-image-set|cross-fade|element|image|paint|-webkit-gradient|-webkit-cross-fade)$/.test(
       item.name,
     )
-      ? () => ({ kind: 'unknown', text: item.node.toString() })
+      ? (_, layer) => ({ kind: 'unknown', layer, text: item.node.toString() })
       : null;
   const stops = splitCommas(item.args).flatMap((part) => part.map(readColour).filter((c) => c !== null));
   if (stops.length === 0) return null;
   const source = item.node.toString();
-  return (c) => ({ kind: 'gradient', text: source, function: item.name, colours: stops.map((stop) => stop(c)) });
+  const placed = readGradient(item.name, item.args);
+  return (c, layer) => ({
+    kind: 'gradient',
+    layer,
+    text: source,
+    colours: stops.map((stop) => stop(c)),
+    gradient: placed?.(c) ?? null,
+  });
 }
 
 function parseImages(items: readonly Component[]): Computation<readonly BackgroundImage[]> | null {
   const layers = splitCommas(items).map(readImage);
   if (layers.some((layer) => layer === null)) return null;
-  return (c) => layers.map((layer) => layer!(c)).filter((image): image is BackgroundImage => image !== null);
+  return (c) =>
+    layers.map((read, layer) => read!(c, layer)).filter((image): image is BackgroundImage => image !== null);
 }
 
 const printImages = (images: readonly BackgroundImage[]) =>
@@ -49,9 +68,7 @@ export const VISUAL = {
   ),
   colorScheme: text('normal', undefined, { inherited: true }),
   backgroundImage: row<readonly BackgroundImage[]>([], parseImages, printImages),
-  backgroundPosition: text('0% 0%'),
-  backgroundSize: text('auto'),
-  backgroundRepeat: text('repeat'),
+  ...BACKGROUNDS,
   backgroundAttachment: text('scroll'),
   backgroundOrigin: text('padding-box'),
   backgroundClip: text('border-box'),

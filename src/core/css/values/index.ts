@@ -2,3 +2,5 @@ export * from './components.js';
 export * from './context.js';
 export * from './length.js';
 export * from './colour.js';
+export * from './gradient.js';
+export * from './position.js';
