@@ -1,15 +1,17 @@
 /**
- * Records with a real browser the colours of grounds at points, and writes them into the case file.
+ * Records with a real browser the colours of grounds and what presses reach at points, and writes both into their case
+ * files.
  *   npm run record:grounds
  * Needs Chromium.
  */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { chromium } from 'playwright-core';
 import { format, resolveConfig } from 'prettier';
-import { cases } from '../tests/paint/cases/grounds.js';
+import { cases as grounds } from '../tests/paint/cases/grounds.js';
+import { cases as presses } from '../tests/paint/cases/presses.js';
 import { GROUND_POINTS, groundPage, type GroundCase } from '../tests/support/ground-case.js';
+import { PRESS_COLUMNS, PRESS_ROWS, pressPage, pressPoint, type PressCase } from '../tests/support/press-case.js';
 
-const FILE = 'tests/paint/cases/grounds.ts';
 const FLAGS =
   '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync';
 const executablePath = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path))!;
@@ -24,18 +26,43 @@ const READ = `async ([url, points]) => {
   return points.map(([x, y]) => [x, y, ...canvas.getImageData(x, y, 1, 1).data.slice(0, 3)]);
 }`;
 
+/** Runs in the page: what a press reaches, row by row. */
+const PRESS = `([shown, scroll, rows]) => {
+  for (const id of shown) {
+    const element = document.getElementById(id);
+    if (element.tagName === 'DIALOG') element.showModal();
+    else element.showPopover();
+  }
+  scrollTo(0, scroll);
+  return rows.map((row) => row.map(({ x, y }) => document.elementFromPoint(x, y)?.id || '-').join(' '));
+}`;
+
+async function write(file: string, type: string, recorded: readonly unknown[]): Promise<void> {
+  const head = /^[^]*?(?=export const cases)/.exec(readFileSync(file, 'utf8'))![0];
+  const source = `${head}export const cases: readonly ${type}[] = ${JSON.stringify(recorded)};\n`;
+  writeFileSync(file, await format(source, { ...(await resolveConfig(file)), parser: 'typescript' }));
+  console.log(`${file}: ${recorded.length} cases`);
+}
+
 const browser = await chromium.launch({ executablePath, args: FLAGS.split(' ') });
-const page = await browser.newPage({ viewport: { width: 200, height: 100 } });
+const page = await browser.newPage({ viewport: { width: 200, height: 120 } });
 const reader = await browser.newPage();
-const recorded: GroundCase[] = [];
-for (const one of cases) {
+const painted: GroundCase[] = [];
+for (const one of grounds) {
   await page.setContent(groundPage(one));
   const url = `data:image/png;base64,${(await page.screenshot()).toString('base64')}`;
   const points = await reader.evaluate(`(${READ})(${JSON.stringify([url, GROUND_POINTS])})`);
-  recorded.push({ ...one, points: points as GroundCase['points'] });
+  painted.push({ ...one, points: points as GroundCase['points'] });
+}
+const pressed: PressCase[] = [];
+const rows = Array.from({ length: PRESS_ROWS }, (_, row) =>
+  Array.from({ length: PRESS_COLUMNS }, (_, column) => pressPoint(column, row)),
+);
+for (const one of presses) {
+  await page.setContent(pressPage(one));
+  const reached = await page.evaluate(`(${PRESS})(${JSON.stringify([one.shown ?? [], one.scroll ?? 0, rows])})`);
+  pressed.push({ ...one, reached: reached as string[] });
 }
 await browser.close();
-const head = /^[^]*?(?=export const cases)/.exec(readFileSync(FILE, 'utf8'))![0];
-const source = `${head}export const cases: readonly GroundCase[] = ${JSON.stringify(recorded)};\n`;
-writeFileSync(FILE, await format(source, { ...(await resolveConfig(FILE)), parser: 'typescript' }));
-console.log(`${FILE}: ${recorded.length} cases`);
+await write('tests/paint/cases/grounds.ts', 'GroundCase', painted);
+await write('tests/paint/cases/presses.ts', 'PressCase', pressed);

@@ -56,6 +56,10 @@ export interface Box {
   readonly viewport: boolean;
 }
 
+/** Stands in the top layer: above everything, placed by the viewport alone. @spec css-position-4 §4.1 */
+export const isInTopLayer = (box: Box): boolean =>
+  !box.anonymous && box.inner !== 'text' && box.style.overlay === 'auto' && isOutOfFlow(box);
+
 export const isOutOfFlow = (box: Box): boolean =>
   !box.anonymous && (box.style.position === 'absolute' || box.style.position === 'fixed');
 /** Children of flex and grid containers do not float. @spec css-flexbox-1 §3 */

@@ -8,7 +8,15 @@ export {
   type LayoutMemory,
 } from './contexts/independent.js';
 export { makeFragment, paddingBox, type Edges, type Fragment, type Placed } from './fragment.js';
-export { containsAbsolute, containsFixed, isFormControl, isPositioned, type Box, type NaturalSize } from './box.js';
+export {
+  containsAbsolute,
+  containsFixed,
+  isFormControl,
+  isInTopLayer,
+  isPositioned,
+  type Box,
+  type NaturalSize,
+} from './box.js';
 export {
   bareMetrics,
   bundledMetrics,

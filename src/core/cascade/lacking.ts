@@ -4,6 +4,10 @@ import type { ElementMatches } from './match.js';
 
 /** Properties browsers act on and this engine does not, and what follows. Values in the pattern change nothing. */
 const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly consequence: string }>> = {
+  'clip-path': {
+    harmless: /^(?!.*(path|shape|url)\()/,
+    consequence: 'taken as not clipped',
+  },
   zoom: { harmless: /^(1|1\.0+|100%|normal)$/, consequence: 'boxes are laid out as if not zoomed' },
   'initial-letter': { harmless: /^normal$/, consequence: 'such letters keep the size of their text' },
   'text-box': { harmless: /^(normal|none)$/, consequence: 'lines keep their full height' },

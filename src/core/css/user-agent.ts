@@ -43,12 +43,18 @@ blockquote, figure, listing, p, plaintext, pre, xmp { margin-block: 1em }
 blockquote, figure { margin-inline: 40px }
 address { font-style: italic }
 listing, plaintext, pre, xmp { white-space: pre }
-dialog:not([open]) { display: none }
+dialog:not(:open) { display: none }
 dialog { position: absolute; inset-inline: 0; width: fit-content; height: fit-content; margin: auto; border: solid;
   padding: 1em; background-color: canvas; color: canvastext }
 dialog:modal { position: fixed; overflow: auto; inset-block: 0; max-width: calc(100% - 6px - 2em);
   max-height: calc(100% - 6px - 2em) }
-[popover]:not(:popover-open):not(dialog[open]) { display: none }
+[popover]:not(:popover-open):not(dialog:open) { display: none }
+dialog:modal, [popover]:popover-open { overlay: auto !important }
+dialog::backdrop, [popover]::backdrop { display: block; position: fixed; inset: 0; overlay: auto !important }
+dialog:modal::backdrop { background: rgba(0, 0, 0, 0.1) }
+[popover]::backdrop { pointer-events: none !important; background-color: transparent }
+[inert] { interactivity: inert }
+dialog:modal { interactivity: auto }
 dialog:popover-open { display: block }
 [popover] { position: fixed; inset: 0; width: fit-content; height: fit-content; margin: auto; border: solid;
   padding: 0.25em; overflow: auto; color: canvastext; background-color: canvas }

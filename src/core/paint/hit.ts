@@ -1,7 +1,8 @@
-import { contains, type Rect } from '../base/index.js';
+import { contains } from '../base/index.js';
 import type { ElementNode } from '../html/index.js';
 import { apply, invert, type Matrix } from './matrix.js';
 import type { PaintItem } from './order.js';
+import { cornerRadii, insideOutline } from './outlines.js';
 import type { Clip, PaintNode } from './nodes.js';
 
 const inverses = new WeakMap<Matrix, Matrix | null>();
@@ -19,29 +20,38 @@ export function localPoint(matrix: Matrix | null, x: number, y: number): { x: nu
   return back && apply(back, x, y);
 }
 
-function inside(rect: Rect, matrix: Matrix | null, x: number, y: number): boolean {
-  const local = localPoint(matrix, x, y);
-  return local !== null && contains(rect, local.x, local.y);
-}
-
 export const clipped = (clips: readonly Clip[], x: number, y: number): boolean =>
-  clips.some((clip) => !inside(clip.rect, clip.matrix, x, y));
+  clips.some(({ rect, outline, matrix }) => {
+    const at = localPoint(matrix, x, y);
+    return at === null || !contains(rect, at.x, at.y) || (outline !== null && !insideOutline(outline, at.x, at.y));
+  });
 
 /** Whether a node's own area covers a point of the document. */
-export const covers = (node: PaintNode, x: number, y: number): boolean =>
-  inside(node.rect, node.matrix, x, y) && !clipped(node.clips, x, y);
+export function covers(node: PaintNode, x: number, y: number): boolean {
+  const at = localPoint(node.matrix, x, y);
+  if (!at || !contains(node.rect, at.x, at.y)) return false;
+  const radii = node.fragment.kind === 'box' && !node.box.anonymous ? cornerRadii(node.box.computed, node.rect) : null;
+  const within = !radii || insideOutline({ kind: 'rounded', rect: node.rect, radii }, at.x, at.y);
+  return within && !clipped(node.clips, x, y);
+}
 
 /**
  * The item a press at a point of the document would reach: the paint list read backwards.
- * @spec css2 appendix E, css-ui-4 §6.1 (pointer-events)
+ * @param reached whether presses come through to an item at all
+ * @spec css2 appendix E, css-ui-4 §6.1 (pointer-events), §6.2 (interactivity)
  */
-export function hitTest(items: readonly PaintItem[], x: number, y: number): PaintItem | null {
+export function hitTest(
+  items: readonly PaintItem[],
+  x: number,
+  y: number,
+  reached: (item: PaintItem) => boolean = () => true,
+): PaintItem | null {
   for (let i = items.length - 1; i >= 0; i--) {
     const { node } = items[i]!;
     const { style } = node.box;
-    if (style.pointerEvents === 'none' || style.visibility !== 'visible') continue;
+    if (style.pointerEvents === 'none' || style.visibility !== 'visible' || style.interactivity === 'inert') continue;
     if (node.box.element === null && node.fragment.kind !== 'text') continue;
-    if (covers(node, x, y)) return items[i]!;
+    if (covers(node, x, y) && reached(items[i]!)) return items[i]!;
   }
   return null;
 }

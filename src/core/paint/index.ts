@@ -6,3 +6,4 @@ export { backdropAt, type Backdrop } from './backdrop.js';
 export { apply, boundsOf, boxMatrix, isTransformed, listMatrix, multiply, type Matrix } from './matrix.js';
 export { gradientColour, gradientEllipse, gradientLine, placedStops, type PlacedStop } from './gradients.js';
 export { tilingOf, type Tiling } from './tiles.js';
+export { cornerRadii, type CornerRadius, type Outline } from './outlines.js';

@@ -1,13 +1,25 @@
 import type { Rect } from '../base/index.js';
 import { resolveLength } from '../css/index.js';
-import { isPositioned, paddingBox, type Box, type DocumentLayout, type Fragment } from '../boxes/index.js';
+import {
+  isInTopLayer,
+  isPositioned,
+  paddingBox,
+  type Box,
+  type DocumentLayout,
+  type Fragment,
+} from '../boxes/index.js';
+import { clipOutline, outlineBounds, paddingOutline, type Outline } from './outlines.js';
 import { boxMatrix, isTransformed, multiply, type Matrix } from './matrix.js';
 
-/** A rectangle outside which nothing shows; either axis may be open. */
+/** A rectangle outside which nothing shows, or an outline inside it; either axis of the rectangle may be open. */
 export interface Clip {
   readonly rect: Rect;
+  /** Null where the rectangle says all. */
+  readonly outline: Outline | null;
   readonly matrix: Matrix | null;
   readonly box: Box;
+  /** It cuts what is painted and pressed, not what can be scrolled to. */
+  readonly paintOnly: boolean;
   /** The content can be scrolled into view. */
   readonly scrolls: boolean;
 }
@@ -48,7 +60,7 @@ interface Around {
 const OPEN = 1e7;
 const FAR: Rect = { x: -OPEN, y: -OPEN, width: 2 * OPEN, height: 2 * OPEN };
 
-/** Gives every fragment its place on the page at a scroll position. */
+/** Gives every fragment its place on the page at a scroll position: the root first, then what stands in the top layer. */
 export function locate(
   layout: DocumentLayout,
   viewport: { width: number; height: number },
@@ -60,8 +72,9 @@ export function locate(
   const roots = layout.placed
     .map((placed) => node(placed.fragment, placed.x, placed.y, around, site))
     .filter((made) => made.box.parent === null);
-  for (const made of site.detached) home(made.box, site)?.push(made);
-  return roots;
+  const top = site.detached.filter((made) => isInTopLayer(made.box));
+  for (const made of site.detached) if (!isInTopLayer(made.box)) home(made.box, site)?.push(made);
+  return [...roots, ...top.sort((a, b) => a.box.id - b.box.id)];
 }
 
 interface Site {
@@ -108,8 +121,10 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     matrix = matrix ? multiply(matrix, mine) : mine;
   }
   const clip = own && !box.viewport ? clipOf(fragment, rect, matrix) : null;
+  const path = own ? pathClip(fragment, rect, matrix) : null;
   const hidden = own && hiddenByClip(style);
-  const clips = clip ? [...around.clips, clip] : around.clips;
+  const outer = path ? [...around.clips, path] : around.clips;
+  const clips = clip ? [...outer, clip] : outer;
   const padding = paddingBox(fragment);
   const padded: Rect = { x: rect.x + padding.x, y: rect.y + padding.y, width: padding.width, height: padding.height };
   const inside: Around = {
@@ -132,7 +147,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     box,
     rect,
     matrix,
-    clips: hidden ? clips : around.clips,
+    clips: hidden ? clips : outer,
     children,
     fixed: inside.fixed,
   };
@@ -186,15 +201,26 @@ function clipOf(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip | n
     height: y || hidden ? inner.height : 2 * OPEN,
   };
   const scrolls = ['auto', 'scroll'].includes(style.overflowX) || ['auto', 'scroll'].includes(style.overflowY);
-  return { rect: shown, matrix, box: fragment.box, scrolls };
+  const outline = hidden || !x || !y ? null : paddingOutline(fragment, style, rect);
+  return { rect: shown, outline, matrix, box: fragment.box, scrolls, paintOnly: false };
 }
 
-/** The old way of hiding things from sight alone. @spec css-masking-1 §6 (clip), §5.1 */
+/** @spec css-masking-1 §5.1 */
+function pathClip(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip | null {
+  const { clipPath } = fragment.box.computed;
+  const outline = clipPath && clipOutline(clipPath, fragment, rect);
+  if (!outline) return null;
+  return { rect: outlineBounds(outline), outline, matrix, box: fragment.box, scrolls: false, paintOnly: true };
+}
+
+/** The old way of hiding things from sight alone. @spec css-masking-1 §6 (clip) */
 function hiddenByClip(style: Box['style']): boolean {
   const clip = /^rect\(([^)]*)\)$/.exec(style.clip);
-  if (clip && (style.position === 'absolute' || style.position === 'fixed'))
-    return clip[1]!.split(/[\s,]+/).every((part) => /^(0|1)(px)?$/.test(part));
-  return /^(inset\((50|100)%|circle\(0|polygon\(0(px)? 0(px)?, 0(px)? 0(px)?)/.test(style.clipPath);
+  return (
+    clip !== null &&
+    (style.position === 'absolute' || style.position === 'fixed') &&
+    clip[1]!.split(/[\s,]+/).every((part) => /^(0|1)(px)?$/.test(part))
+  );
 }
 
 export { isPositioned };

@@ -31,13 +31,11 @@ interface Collected {
 
 /**
  * The paint list of a page.
- * @spec css2 appendix E.2
+ * @spec css2 appendix E.2, css-position-4 §4.2 (the top layer)
  */
 export function paintOrder(roots: readonly PaintNode[]): readonly PaintItem[] {
   const out: PaintItem[] = [];
-  const root = roots[0];
-  if (!root) return out;
-  paintContext({ node: root, z: 0, real: true }, null, out);
+  for (const node of roots) paintContext({ node, z: 0, real: true }, null, out);
   return out;
 }
 

@@ -15,7 +15,7 @@ export function stackingReasons(box: Box): readonly string[] {
   if (style.opacity < 1) reasons.push(`opacity: ${style.opacity}`);
   if (style.mixBlendMode !== 'normal') reasons.push(`mix-blend-mode: ${style.mixBlendMode}`);
   if (style.isolation === 'isolate') reasons.push('isolation: isolate');
-  if (style.clipPath !== 'none') reasons.push('clip-path');
+  if (style.clipPath !== null) reasons.push('clip-path');
   if (style.maskImage !== 'none') reasons.push('mask');
   if (/\b(layout|paint|strict|content)\b/.test(style.contain)) reasons.push(`contain: ${style.contain}`);
   if (/\b(size|inline-size)\b/.test(style.containerType)) reasons.push(`container-type: ${style.containerType}`);

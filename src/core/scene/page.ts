@@ -328,7 +328,7 @@ export class Page {
 }
 
 /** Pseudo-elements that have boxes of their own. */
-const MAKE_BOXES = ['before', 'after', 'first-letter'] as const;
+const MAKE_BOXES = ['before', 'after', 'first-letter', 'backdrop'] as const;
 const CONTAINER_ROUNDS = 6;
 
 /** Content boxes of all size containers of a scene. */

@@ -2,7 +2,7 @@ import { bottom, intersect, right, unite, type Rect } from '../base/index.js';
 import type { Box, BoxTree, DocumentLayout, Fragment } from '../boxes/index.js';
 import type { ComputedStyle, StyleTree } from '../cascade/index.js';
 import { compose, WHITE, type Medium, type PseudoElement, type Rgba } from '../css/index.js';
-import type { ElementNode, HtmlDocument } from '../html/index.js';
+import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
 import {
   backdropAt,
   boundsOf,
@@ -66,7 +66,15 @@ export class Scene {
   }
 
   get roots(): readonly PaintNode[] {
-    return (this.#roots ??= locate(this.layout, this.medium, this.setting.scroll));
+    return (this.#roots ??= this.#inOrderOfOpening(locate(this.layout, this.medium, this.setting.scroll)));
+  }
+
+  /** What was opened last stands on top. @spec css-position-4 §4.2 */
+  #inOrderOfOpening([root, ...top]: readonly PaintNode[]): readonly PaintNode[] {
+    if (!root || top.length === 0) return root ? [root] : [];
+    const opened = [...(this.setting.pose.toggled?.keys() ?? [])];
+    const turn = ({ box }: PaintNode) => (box.element ? opened.indexOf(box.element) : -1);
+    return [root, ...top.sort((a, b) => turn(a) - turn(b) || a.box.id - b.box.id)];
   }
 
   /** The paint list, lowest first. */
@@ -132,8 +140,18 @@ export class Scene {
 
   /** What a press at a point of the document reaches, or null. */
   hit(x: number, y: number): ElementNode | null {
-    const item = hitTest(this.items, x, y);
+    const modal = this.#modal;
+    const item = hitTest(this.items, x, y, (one) => {
+      const element = modal && elementOf(one);
+      return !element || element === modal || isAncestorOrSelf(modal, element);
+    });
     return item ? elementOf(item) : null;
+  }
+
+  /** The modal dialog on top: all of the page outside of it is inert. @spec html §6.3.2 */
+  get #modal(): ElementNode | null {
+    const tops = this.roots.slice(1).flatMap(({ box }) => (box.pseudo === null && box.element ? [box.element] : []));
+    return tops.findLast((element) => element.tag === 'dialog' && !element.attributes.has('popover')) ?? null;
   }
 
   /** Colours at a point beneath an item of the paint list, and with a colour painted in its place. */
@@ -182,8 +200,7 @@ export class Scene {
     for (let node = stack.pop(); node; node = stack.pop()) {
       stack.push(...node.children);
       if (node.fixed || node.fragment.kind === 'text') continue;
-      let rect: Rect | null = boundsOf(node.matrix, node.rect);
-      for (const clip of node.clips) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
+      const rect = scrolled(node);
       if (!rect) continue;
       width = Math.max(width, right(rect));
       height = Math.max(height, bottom(rect));
@@ -199,8 +216,7 @@ export class Scene {
     for (let node = stack.pop(); node; node = stack.pop()) {
       stack.push(...node.children);
       if (node.fragment.kind !== 'text' || node.fixed) continue;
-      let rect: Rect | null = boundsOf(node.matrix, node.rect);
-      for (const clip of node.clips) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
+      const rect = scrolled(node);
       if (rect) out.push(rect);
     }
     return out;
@@ -218,6 +234,13 @@ export class Scene {
     }
     return (this.#nodes = map);
   }
+}
+
+/** The part of a node that can be scrolled to. */
+function scrolled(node: PaintNode): Rect | null {
+  let rect: Rect | null = boundsOf(node.matrix, node.rect);
+  for (const clip of node.clips) if (!clip.paintOnly) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
+  return rect;
 }
 
 /** An inline box that paints nothing of its own: browsers keep no fragment for it and take the room of what it holds. */

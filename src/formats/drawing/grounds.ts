@@ -6,48 +6,45 @@ import {
   resolveLength,
   splitCommas,
   type BackgroundImage,
-  type LengthPercentage,
   type Rgba,
 } from '../../core/css/index.js';
-import { tilingOf, type PaintNode, type Tiling } from '../../core/paint/index.js';
+import { cornerRadii, tilingOf, type CornerRadius, type PaintNode, type Tiling } from '../../core/paint/index.js';
 import type { Definitions } from './definitions.js';
 import { drawGradient } from './gradients.js';
 import { paint } from './paint.js';
 import { drawAddress } from './vector.js';
 import { group, shape, type Shape } from './xml.js';
 
-/** Radii of the four corners from the upper left clockwise, px, scaled down where they would overlap. @spec css-backgrounds-3 §5.5 */
-export function radiiOf(style: ComputedStyle, { width, height }: Rect): readonly number[] {
-  const read = ([x]: readonly [LengthPercentage, LengthPercentage]) =>
-    Math.max(0, resolveLength(x, Math.min(width, height)) || 0);
-  const radii = [
-    style.borderTopLeftRadius,
-    style.borderTopRightRadius,
-    style.borderBottomRightRadius,
-    style.borderBottomLeftRadius,
-  ].map(read);
-  const [a, b, c, d] = radii as [number, number, number, number];
-  const factor = Math.min(1, width / (a + b || 1), width / (c + d || 1), height / (a + d || 1), height / (b + c || 1));
-  return radii.map((r) => r * factor);
-}
+/** Radii of the four corners from the upper left clockwise, px. */
+type Radii = readonly CornerRadius[];
+const SHARP: Radii = [
+  [0, 0],
+  [0, 0],
+  [0, 0],
+  [0, 0],
+];
+/** Radii of an outline further out or, by a negative distance, further in; sharp corners stay sharp. */
+const grown = (radii: Radii, by: number): Radii =>
+  radii.map(([x, y]): CornerRadius => (x > 0 && y > 0 ? [Math.max(0, x + by), Math.max(0, y + by)] : [0, 0]));
 
 /** A rectangle with rounded corners as path data. */
-export function roundedPath({ x, y, width: w, height: h }: Rect, radii: readonly number[]): string {
-  const [a, b, c, d] = radii as [number, number, number, number];
+export function roundedPath({ x, y, width: w, height: h }: Rect, radii: Radii): string {
+  const [a, b, c, d] = radii as [CornerRadius, CornerRadius, CornerRadius, CornerRadius];
   const n = (v: number) => String(Math.round(v * 100) / 100);
-  const arc = (r: number, dx: number, dy: number) => (r > 0 ? `a${n(r)} ${n(r)} 0 0 1 ${n(dx)} ${n(dy)}` : '');
+  const arc = ([rx, ry]: CornerRadius, dx: 1 | -1, dy: 1 | -1) =>
+    rx > 0 && ry > 0 ? `a${n(rx)} ${n(ry)} 0 0 1 ${n(dx * rx)} ${n(dy * ry)}` : '';
   return [
-    `M${n(x + a)} ${n(y)}H${n(x + w - b)}${arc(b, b, b)}`,
-    `V${n(y + h - c)}${arc(c, -c, c)}`,
-    `H${n(x + d)}${arc(d, -d, -d)}`,
-    `V${n(y + a)}${arc(a, a, -a)}Z`,
+    `M${n(x + a[0])} ${n(y)}H${n(x + w - b[0])}${arc(b, 1, 1)}`,
+    `V${n(y + h - c[1])}${arc(c, -1, 1)}`,
+    `H${n(x + d[0])}${arc(d, -1, -1)}`,
+    `V${n(y + a[1])}${arc(a, 1, -1)}Z`,
   ].join('');
 }
 
 /** Shadow, background and borders of a box, lowest first. */
 export function drawGround(style: ComputedStyle, node: PaintNode, definitions: Definitions): Shape[] {
   const { rect } = node;
-  const radii = radiiOf(style, rect);
+  const radii = cornerRadii(style, rect) ?? SHARP;
   const out: Shape[] = shadows(style, rect, radii);
   const d = roundedPath(rect, radii);
   if (style.backgroundColor.a > 0) out.push(shape('path', { d, ...paint('fill', style.backgroundColor) }));
@@ -136,7 +133,7 @@ interface Line {
 const isDrawn = ({ width, colour, style }: Line): boolean =>
   width > 0 && colour.a > 0 && style !== 'none' && style !== 'hidden';
 
-function borders(style: ComputedStyle, rect: Rect, radii: readonly number[]): Shape[] {
+function borders(style: ComputedStyle, rect: Rect, radii: Radii): Shape[] {
   const lines = (['Top', 'Right', 'Bottom', 'Left'] as const).map((side): Line => ({
     width: style[`border${side}Width`],
     colour: style[`border${side}Color`],
@@ -160,7 +157,7 @@ function borders(style: ComputedStyle, rect: Rect, radii: readonly number[]): Sh
 }
 
 /** A line all around, its middle on the middle of the border. */
-function ring(rect: Rect, radii: readonly number[], line: Line): Shape {
+function ring(rect: Rect, radii: Radii, line: Line): Shape {
   const half = line.width / 2;
   const inner = {
     x: rect.x + half,
@@ -169,10 +166,7 @@ function ring(rect: Rect, radii: readonly number[], line: Line): Shape {
     height: rect.height - line.width,
   };
   return shape('path', {
-    d: roundedPath(
-      inner,
-      radii.map((r) => Math.max(0, r - half)),
-    ),
+    d: roundedPath(inner, grown(radii, -half)),
     fill: 'none',
     'stroke-width': line.width,
     'stroke-dasharray': DASHES[line.style]?.(line.width) ?? null,
@@ -180,24 +174,22 @@ function ring(rect: Rect, radii: readonly number[], line: Line): Shape {
   });
 }
 
-function outline(style: ComputedStyle, rect: Rect, radii: readonly number[]): Shape[] {
+function outline(style: ComputedStyle, rect: Rect, radii: Radii): Shape[] {
   const line: Line = { width: style.outlineWidth, colour: style.outlineColor, style: style.outlineStyle };
   if (!isDrawn(line)) return [];
   const out = resolveLength(style.outlineOffset, 0) + line.width;
   const around = { x: rect.x - out, y: rect.y - out, width: rect.width + 2 * out, height: rect.height + 2 * out };
-  return [
-    ring(
-      around,
-      radii.map((r) => (r > 0 ? r + out : 0)),
-      line,
-    ),
-  ];
+  return [ring(around, grown(radii, out), line)];
 }
+
+/** Corners of shadows that spread grow round, sharp ones too. */
+const softer = (radii: Radii, by: number): Radii =>
+  radii.map(([x, y]): CornerRadius => [Math.max(0, x + by), Math.max(0, y + by)]);
 
 const REM = 16;
 
 /** Outer shadows; those that fall inwards are left out. @spec css-backgrounds-3 §6.1 */
-function shadows(style: ComputedStyle, rect: Rect, radii: readonly number[]): Shape[] {
+function shadows(style: ComputedStyle, rect: Rect, radii: Radii): Shape[] {
   if (style.boxShadow === 'none') return [];
   return splitCommas(parseComponents(style.boxShadow))
     .toReversed()
@@ -221,10 +213,7 @@ function shadows(style: ComputedStyle, rect: Rect, radii: readonly number[]): Sh
           width: rect.width + 2 * out,
           height: rect.height + 2 * out,
         };
-        const d = roundedPath(
-          at,
-          radii.map((r) => Math.max(0, r + out)),
-        );
+        const d = roundedPath(at, softer(radii, out));
         return at.width > 0 && at.height > 0
           ? shape('path', { d, ...paint('fill', { ...colour, a: colour.a * share }) })
           : group([]);

@@ -2,10 +2,10 @@ import type { Rect } from '../../core/base/index.js';
 import { isFormControl, type Box } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import type { Page, Scene } from '../../core/index.js';
-import type { Group, Matrix, PaintItem, PaintNode } from '../../core/paint/index.js';
+import type { Group, Matrix, Outline, PaintItem, PaintNode } from '../../core/paint/index.js';
 import { drawControl } from './controls.js';
 import type { Definitions } from './definitions.js';
-import { drawGround, TINT } from './grounds.js';
+import { drawGround, roundedPath, TINT } from './grounds.js';
 import { drawVector } from './vector.js';
 import { paint } from './paint.js';
 import { drawRun, drawText, type Outlines } from './text.js';
@@ -78,13 +78,29 @@ const matrixText = (m: Matrix): string =>
 function placed(node: PaintNode, shapes: readonly Shape[], definitions: Definitions): Shape {
   let made = group(shapes, node.matrix ? { transform: matrixText(node.matrix) } : {});
   for (const clip of node.clips.toReversed()) {
-    const { rect, matrix } = clip;
-    const id = definitions.id('c', JSON.stringify([rect, matrix]), (name) =>
-      shape('clipPath', { id: name }, [shape('rect', { ...rect, transform: matrix ? matrixText(matrix) : null })]),
+    const { rect, outline, matrix } = clip;
+    const transform = matrix ? matrixText(matrix) : null;
+    const id = definitions.id('c', JSON.stringify([rect, outline, matrix]), (name) =>
+      shape('clipPath', { id: name }, [outline ? outlined(outline, transform) : shape('rect', { ...rect, transform })]),
     );
     made = group([made], { 'clip-path': `url(#${id})` });
   }
   return made;
+}
+
+function outlined(outline: Outline, transform: string | null): Shape {
+  switch (outline.kind) {
+    case 'ellipse':
+      return shape('ellipse', { cx: outline.x, cy: outline.y, rx: outline.rx, ry: outline.ry, transform });
+    case 'polygon':
+      return shape('polygon', {
+        points: outline.points.map(([x, y]) => `${x},${y}`).join(' '),
+        'clip-rule': outline.evenOdd ? 'evenodd' : null,
+        transform,
+      });
+    case 'rounded':
+      return shape('path', { d: roundedPath(outline.rect, outline.radii), transform });
+  }
 }
 
 function drawItem({ node }: PaintItem, scene: Scene, brush: Brush): Shape[] {

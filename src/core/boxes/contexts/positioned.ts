@@ -1,6 +1,6 @@
 import { resolveLength, type LengthPercentage } from '../../css/index.js';
 import type { Rect } from '../../base/index.js';
-import { containsAbsolute, containsFixed, isFormControl, type Box } from '../box.js';
+import { containsAbsolute, containsFixed, isFormControl, isInTopLayer, type Box } from '../box.js';
 import { makeFragment, paddingBox, snap, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { isOrthogonal } from '../flows/modes.js';
@@ -42,7 +42,8 @@ export function adoptOutOfFlow(fragment: Fragment, layout: Layout, space: Space)
   const fixed = containsFixed(box);
   for (const entry of fragment.outOfFlow) {
     const isFixed = entry.box.style.position === 'fixed';
-    (isFixed ? fixed : absolute || entry.inlineContainer !== null) ? mine.push(entry) : rest.push(entry);
+    const kept = !isInTopLayer(entry.box) && (isFixed ? fixed : absolute || entry.inlineContainer !== null);
+    (kept ? mine : rest).push(entry);
   }
   if (mine.length === 0) return fragment;
   const area = paddingBox(fragment);

@@ -192,6 +192,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   const centred = !replaced && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
   const firstLine =
     inner === 'flow' && outer !== 'inline' && !replaced ? building.styles.pseudo(element, 'first-line') : null;
+  if (style.overlay === 'auto') backdrop(parent, element, building);
   const box = make(building, {
     element,
     style,
@@ -282,6 +283,13 @@ const lastCharacter = (box: Box): string =>
     (found, child) => found || (child.inner === 'text' ? child.text.slice(-1) : lastCharacter(child)),
     '',
   );
+
+/** The box beneath what stands in the top layer. @spec css-position-4 §4.3 */
+function backdrop(parent: Box, element: ElementNode, building: Building): void {
+  const style = building.styles.pseudo(element, 'backdrop');
+  if (!style || style.display === 'none') return;
+  push(parent, make(building, { element, pseudo: 'backdrop', style, outer: 'block', inner: 'flow', parent }));
+}
 
 function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building: Building): void {
   const style = building.styles.pseudo(element, name);

@@ -25,3 +25,4 @@ export { parseFamilies } from './fonts.js';
 export type { Area, Areas, Breadth, GridLine, TrackList, TrackRepeat, TrackRun, TrackSize } from './grid.js';
 export { printWhiteSpace } from './shorthands.js';
 export type { BackgroundRepeat, BackgroundSize, Repeating } from './backgrounds.js';
+export type { BasicShape, ClipPath } from './clip-path.js';

@@ -9,6 +9,7 @@ import {
 } from '../values/index.js';
 import { BACKGROUNDS } from './backgrounds.js';
 import type { BackgroundImage } from './borders.js';
+import { clipPath } from './clip-path.js';
 import { colour, keyword, lengthOr, number, row, text } from './define.js';
 import { transforms } from './transform.js';
 
@@ -96,7 +97,9 @@ export const VISUAL = {
   isolation: keyword(['auto', 'isolate']),
   willChange: text('auto'),
   clip: text('auto', (items) => items.length === 1),
-  clipPath: text('none'),
+  clipPath,
+  /** Whether the box stands in the top layer; the browser's own sheet alone decides. @spec css-position-4 §4 */
+  overlay: keyword(['none', 'auto']),
   maskImage: text('none'),
   perspective: lengthOr('none', ['none'], { percent: false, negative: false }),
   perspectiveOrigin: text('50% 50%'),
