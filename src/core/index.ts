@@ -10,6 +10,10 @@ export {
   type PageText,
   type Setting,
   type Visitor,
+  destinationOf,
+  passingBeneath,
+  type Destination,
+  type Passing,
 } from './scene/index.js';
 export * from './audit/index.js';
 export { CHECKS, type Check, type CheckMeta } from './checks/index.js';

@@ -2,7 +2,7 @@
 export interface GroundCase {
   readonly name: string;
   readonly css: string;
-  /** x, y in px; red, green, blue. Recorded with `npm run record:grounds`. */
+  /** x, y in px; red, green, blue. Recorded with `npm run record:looks`. */
   readonly points: readonly (readonly [number, number, number, number, number])[];
 }
 

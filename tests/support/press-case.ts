@@ -6,7 +6,7 @@ export interface PressCase {
   /** Ids of popovers that are shown and dialogs that are opened as modal ones before the press. */
   readonly shown?: readonly string[];
   readonly scroll?: number;
-  /** Ids in rows of points, every 20 px from 10,10 in the upper left 200 by 120 px; `-` without one. Recorded with `npm run record:grounds`. */
+  /** Ids in rows of points, every 20 px from 10,10 in the upper left 200 by 120 px; `-` without one. Recorded with `npm run record:looks`. */
   readonly reached: readonly string[];
 }
 

@@ -2,8 +2,10 @@ import { extname } from 'node:path';
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import {
   auditPage,
+  destinationOf,
   framesOf,
   printWidths,
+  setting,
   type AuditResult,
   type Finding,
   type Frame,
@@ -30,6 +32,7 @@ interface DrawArguments {
   to: number;
   height: number;
   pose?: string[];
+  scroll?: string;
   marks?: string[];
   region: 'menu' | 'screen';
   scale: number;
@@ -53,6 +56,10 @@ const builder = (argv: Argv): Argv<DrawArguments> =>
     .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
     .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
     .option('pose', { type: 'string', array: true, describe: 'hover:SELECTOR, focus:SELECTOR or press:SELECTOR' })
+    .option('scroll', {
+      type: 'string',
+      describe: 'How far the page is scrolled, px, or a part of it to jump to, such as #fares',
+    })
     .option('marks', {
       type: 'string',
       array: true,
@@ -89,6 +96,7 @@ async function handler(args: ArgumentsCamelCase<DrawArguments>): Promise<void> {
     height,
     region: args.region,
     ...(args.at ? { widths: parseWidths(args.at, '--at') } : {}),
+    ...(args.scroll === undefined ? {} : { scroll: parseScroll(page, args.scroll) }),
     ...(moves.length > 0 ? { pose: { state: parsePose(page, moves), name: moves.join(' ') } } : {}),
   });
   if (frames.every(({ forms }) => forms.length === 0))
@@ -109,6 +117,24 @@ async function handler(args: ArgumentsCamelCase<DrawArguments>): Promise<void> {
   );
   for (const limit of page.limits.filter((l) => l.kind === 'unsupported' || l.kind === 'missing'))
     process.stderr.write(`not taken into account: ${limit.subject} (${limit.consequence})\n`);
+}
+
+/** A length in px, or a part of the page by its fragment. */
+function parseScroll(page: Page, text: string): number | string {
+  if (/^\d+(\.\d+)?(px)?$/.test(text)) return Number.parseFloat(text);
+  if (!text.startsWith('#'))
+    throw new UsageError(`“${text}” is nowhere to scroll to (--scroll)`, 'Write a number of px, or #ID in quotes.');
+  if (!destinationOf(page, setting(1280), text).found)
+    throw new UsageError(
+      `no part of ${page.name} is named “${text}”`,
+      `Upper and lower case count. Among its names: ${namesOn(page)}.`,
+    );
+  return text;
+}
+
+function namesOn(page: Page): string {
+  const ids = page.document.elements.flatMap(({ id }) => (id ? [`#${id}`] : []));
+  return ids.length === 0 ? 'none at all' : ids.slice(0, 6).join(', ') + (ids.length > 6 ? ' …' : '');
 }
 
 /** Names of overlays, several in one word allowed; the option alone stands for the usual two. */

@@ -2,7 +2,7 @@ import { bottom, type Rect } from '../base/index.js';
 import { descendants } from '../html/index.js';
 import type { Range } from '../ladder/index.js';
 import { findMenus, formOf, type Menu, type MenuForm, type MenuItem } from '../menus/index.js';
-import { setting, type Page, type Scene, type Setting } from '../scene/index.js';
+import { destinationOf, setting, type Page, type Scene, type Setting } from '../scene/index.js';
 import { rungsTouching } from './rungs.js';
 
 /** One picture of a page's menus: where, how they stand, and which part of the page shows them. */
@@ -24,6 +24,8 @@ export interface FrameOptions extends Range {
   readonly widths?: readonly number[];
   /** A pose to draw instead of the closed and the opened one. */
   readonly pose?: { readonly state: Setting['pose']; readonly name: string };
+  /** How far the page is scrolled, px, or a part of it that is jumped to, such as `#fares`. */
+  readonly scroll?: number | string;
   readonly region: 'menu' | 'screen';
 }
 
@@ -44,13 +46,13 @@ export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
     : bands.map((band) => ({ width: familiar(band), band }));
   return places.flatMap(({ width, band }) => {
     const at = (pose: Setting['pose'], name: string): Frame => {
-      const where = setting(width, { height: options.height, pose });
+      const where = scrolledTo(page, setting(width, { height: options.height, pose }), options.scroll);
       const scene = page.scene(where);
       const forms = menus.map((menu) => ({ menu: menu.label, form: formOf(menu, scene) }));
       return {
         band,
         setting: where,
-        pose: name,
+        pose: options.scroll === undefined ? name : `${name}, ${scrolledBy(where, options.scroll)}`,
         forms: forms.filter(({ form }) => form !== 'none'),
         region: options.region === 'screen' ? screenOf(scene) : regionOf(menus, scene),
       };
@@ -60,6 +62,15 @@ export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
     return [at({}, 'closed'), ...(opened ? [at(opened.pose, opened.name)] : [])];
   });
 }
+
+function scrolledTo(page: Page, s: Setting, scroll: number | string = 0): Setting {
+  if (typeof scroll === 'string') return destinationOf(page, s, scroll).setting;
+  const scene = page.scene(s);
+  return { ...s, scroll: { x: 0, y: Math.min(scroll, Math.max(0, scene.scrollSize.height - scene.medium.height)) } };
+}
+
+const scrolledBy = ({ scroll: { y } }: Setting, asked: number | string): string =>
+  typeof asked === 'string' ? `at ${asked}, ${Math.round(y)} px down` : `${Math.round(y)} px down`;
 
 /** Rungs joined where what lies between them touches no menu. */
 function bandsOf(page: Page, menus: readonly Menu[], range: Range): readonly Range[] {

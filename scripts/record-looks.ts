@@ -1,14 +1,16 @@
 /**
- * Records with a real browser the colours of grounds and what presses reach at points, and writes both into their case
- * files.
- *   npm run record:grounds
+ * Records with a real browser the colours of grounds and what presses reach at points, and where fragments lead, and
+ * writes them into their case files.
+ *   npm run record:looks
  * Needs Chromium.
  */
 import { existsSync, readFileSync, writeFileSync } from 'node:fs';
 import { chromium } from 'playwright-core';
 import { format, resolveConfig } from 'prettier';
 import { cases as grounds } from '../tests/paint/cases/grounds.js';
+import { cases as destinations } from '../tests/scene/cases/destinations.js';
 import { cases as presses } from '../tests/paint/cases/presses.js';
+import { destinationPage, type DestinationCase } from '../tests/support/destination-case.js';
 import { GROUND_POINTS, groundPage, type GroundCase } from '../tests/support/ground-case.js';
 import { PRESS_COLUMNS, PRESS_ROWS, pressPage, pressPoint, type PressCase } from '../tests/support/press-case.js';
 
@@ -37,6 +39,19 @@ const PRESS = `([shown, scroll, rows]) => {
   return rows.map((row) => row.map(({ x, y }) => document.elementFromPoint(x, y)?.id || '-').join(' '));
 }`;
 
+/** Runs in the page: follows a fragment and waits until the page stands still. */
+const FOLLOW = `async (fragment) => {
+  location.hash = fragment;
+  let before = -1;
+  while (scrollY !== before) {
+    before = scrollY;
+    await new Promise((done) => setTimeout(done, 150));
+  }
+  const target = document.querySelector(':target');
+  const rect = target?.getClientRects().length ? target.getBoundingClientRect() : null;
+  return [scrollX, scrollY, rect ? rect.top : null];
+}`;
+
 async function write(file: string, type: string, recorded: readonly unknown[]): Promise<void> {
   const head = /^[^]*?(?=export const cases)/.exec(readFileSync(file, 'utf8'))![0];
   const source = `${head}export const cases: readonly ${type}[] = ${JSON.stringify(recorded)};\n`;
@@ -63,6 +78,14 @@ for (const one of presses) {
   const reached = await page.evaluate(`(${PRESS})(${JSON.stringify([one.shown ?? [], one.scroll ?? 0, rows])})`);
   pressed.push({ ...one, reached: reached as string[] });
 }
+const followed: DestinationCase[] = [];
+for (const one of destinations) {
+  await page.goto('about:blank');
+  await page.setContent(destinationPage(one));
+  const [x, y, top] = (await page.evaluate(`(${FOLLOW})(${JSON.stringify(one.fragment)})`)) as [number, number, number];
+  followed.push({ ...one, scroll: [x, y], top });
+}
 await browser.close();
+await write('tests/scene/cases/destinations.ts', 'DestinationCase', followed);
 await write('tests/paint/cases/grounds.ts', 'GroundCase', painted);
 await write('tests/paint/cases/presses.ts', 'PressCase', pressed);
