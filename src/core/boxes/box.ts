@@ -46,8 +46,8 @@ export interface Box {
   readonly natural: NaturalSize | null;
   /** A form control whose content is centred in the block direction. */
   readonly centred: boolean;
-  /** An outside list marker keeps an empty item one line high. */
-  readonly marker: boolean;
+  /** Text of an outside list marker, which keeps an empty item one line high; empty without one. */
+  readonly marker: string;
   /** Of tables whose borders collapse, and of their cells: the halves that take the place of their own borders, px. */
   readonly collapsed: Edges | null;
   /** Of block containers: the style of their first line, where the page gives it one. */

@@ -1,5 +1,5 @@
 import type { Rect } from '../../core/base/index.js';
-import type { ComputedStyle } from '../../core/cascade/index.js';
+import { winnerOf, type ComputedStyle } from '../../core/cascade/index.js';
 import type { Rgba } from '../../core/css/index.js';
 import type { ElementNode } from '../../core/index.js';
 import { paint } from './paint.js';
@@ -10,6 +10,51 @@ type Write = (text: string, x: number, baseline: number, colour: Rgba) => Shape;
 const PALE: Rgba = { r: 117, g: 117, b: 117, a: 1 };
 const ACCENT: Rgba = { r: 20, g: 97, b: 188, a: 1 };
 const WHITE: Rgba = { r: 255, g: 255, b: 255, a: 1 };
+
+/** What a page has to leave alone for a control to look as the browser's own. @spec css-ui-4 §7.2 */
+const OWN_LOOK = [
+  'borderTopWidth',
+  'borderTopStyle',
+  'borderTopColor',
+  'borderBottomWidth',
+  'borderLeftWidth',
+  'borderTopLeftRadius',
+  'backgroundColor',
+  'backgroundImage',
+] as const;
+
+const BUTTONS = /^(button|submit|reset)$/;
+const FIELDS = /^(text|search|email|url|tel|password|number|date|time|month|week|datetime-local)$/;
+
+/** The ground of a button or text field the page has not styled, as browsers draw it; null for anything else. */
+export function drawNative(element: ElementNode | null, style: ComputedStyle, rect: Rect): Shape[] | null {
+  const plain = winnerOf(style, 'appearance') !== null && style.appearance === 'none';
+  if (!element || element.namespace !== 'html' || plain) return null;
+  const type = (element.attributes.get('type') ?? 'text').toLowerCase();
+  const button = element.tag === 'button' || (element.tag === 'input' && BUTTONS.test(type));
+  const field = element.tag === 'input' && FIELDS.test(type);
+  if (
+    (!button && !field) ||
+    OWN_LOOK.some((key) => (winnerOf(style, key)?.match.origin ?? 'user-agent') !== 'user-agent')
+  )
+    return null;
+  const { x, y, width, height } = rect;
+  const faded = element.attributes.has('disabled');
+  return [
+    shape('rect', {
+      x: x + 0.5,
+      y: y + 0.5,
+      width: Math.max(0, width - 1),
+      height: Math.max(0, height - 1),
+      rx: button ? 3 : 2,
+      'stroke-width': 1,
+      ...paint('stroke', { ...FRAME, a: faded ? 0.3 : 1 }),
+      ...paint('fill', style.backgroundColor),
+    }),
+  ];
+}
+
+const FRAME: Rgba = { r: 118, g: 118, b: 118, a: 1 };
 
 /** What a form control shows inside its box. */
 export function drawControl(element: ElementNode, room: Rect, style: ComputedStyle, write: Write): Shape[] {

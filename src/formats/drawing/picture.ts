@@ -3,9 +3,10 @@ import { isFormControl, type Box } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import type { Page, Scene } from '../../core/index.js';
 import type { Group, Matrix, Outline, PaintItem, PaintNode } from '../../core/paint/index.js';
-import { drawControl } from './controls.js';
+import { drawControl, drawNative } from './controls.js';
 import type { Definitions } from './definitions.js';
 import { drawGround, roundedPath, TINT } from './grounds.js';
+import { drawMarker } from './markers.js';
 import { drawVector } from './vector.js';
 import { paint } from './paint.js';
 import { drawRun, drawText, type Outlines } from './text.js';
@@ -108,9 +109,20 @@ function drawItem({ node }: PaintItem, scene: Scene, brush: Brush): Shape[] {
   if (fragment.kind === 'text') return drawTextNode(node, scene, brush);
   if (fragment.kind !== 'box' || box.anonymous || rect.width <= 0 || rect.height <= 0) return [];
   const style = scene.paintStyle(box);
-  const out = [...drawGround(style, node, brush.definitions), ...pictureNames(style, rect, brush)];
+  const native = box.pseudo === null ? drawNative(box.element, style, rect) : null;
+  const out = [...(native ?? drawGround(style, node, brush.definitions)), ...pictureNames(style, rect, brush)];
   if (box.inner === 'replaced' && box.element) out.push(...drawReplaced(node, style, scene, brush));
+  if (box.marker !== '' && box.element && node === scene.nodes(box.element)[0])
+    out.push(...marker(node, style, scene, brush));
   return out;
+}
+
+function marker(node: PaintNode, style: ComputedStyle, scene: Scene, brush: Brush): Shape[] {
+  const face = faceOf(style, brush);
+  const { color } = scene.pseudo(node.box.element!, 'marker') ?? style;
+  return drawMarker(node, style, color, face, (text, x, baseline, colour) =>
+    drawRun({ text, face, size: style.fontSize, x, baseline, colour }, brush.outlines, brush.definitions),
+  );
 }
 
 /** File names of background pictures, in the corner of where they show. */

@@ -82,7 +82,7 @@ export function layoutFlowRoot(
     Math.max(
       content.height + strutSize(content.end),
       floatsBottom,
-      box.marker && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
+      box.marker !== '' && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
       0,
     );
   const automatic = Math.max(natural + frameHeight(frame), filledHeight(box, margin, space.height, layout));
@@ -543,7 +543,7 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
   );
   const openBelow = frame.border.bottom === 0 && frame.padding.bottom === 0;
   const joinsBottom = openBelow && specified === null;
-  const lineless = box.marker && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
+  const lineless = box.marker !== '' && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
   const natural =
     (containedHeight(box) ?? Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) +
     frameHeight(frame);
@@ -635,7 +635,7 @@ function through(box: Box, frame: Frame): boolean {
   const none = (value: typeof height) =>
     typeof value === 'string' || (!('fit' in value) && value.px === 0 && value.percent === 0 && !value.curve);
   return (
-    !box.marker &&
+    box.marker === '' &&
     frame.border.bottom === 0 &&
     frame.padding.bottom === 0 &&
     none(height) &&

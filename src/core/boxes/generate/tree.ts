@@ -124,7 +124,7 @@ function make(building: Pick<Building, 'next'>, draft: Draft): Box {
     text: draft.text ?? '',
     natural: isVertical(frame) ? naturalTurned(natural) : natural,
     centred: draft.centred ?? false,
-    marker: draft.marker ?? false,
+    marker: draft.marker ?? '',
     collapsed: draft.collapsed ?? null,
     firstLine: draft.firstLine ?? null,
     viewport: draft.viewport ?? false,
@@ -203,7 +203,10 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     natural,
     centred,
     viewport: element.tag === 'body' && element.parent?.parent === null && isOpen(building.styles.of(element.parent)),
-    marker: /list-item/.test(style.display) && style.listStylePosition === 'outside' && style.listStyleType !== 'none',
+    marker:
+      /list-item/.test(style.display) && style.listStylePosition === 'outside' && element.tag !== 'summary'
+        ? markerText(style, building.counters.values('list-item').at(-1)!)
+        : '',
   });
   push(parent, box);
   building.principal[element.index] = box;
