@@ -34,6 +34,20 @@ test('findings are pinned and listed', () => {
   expect(readFileSync(file('plain.svg'), 'utf8')).not.toContain('#b01030');
 });
 
+test.each([
+  ['300', '300 px down'],
+  ['99999px', '600 px down'],
+  ['#quay', 'at #quay, 450 px down'],
+])('scrolled to %s', (where, caption) => {
+  site.put(
+    'long.html',
+    '<!doctype html><style>body{margin:0}nav{position:fixed;top:0}p{margin:0;height:450px}div{height:950px}</style><nav><a href=a>Home</a></nav><p>x</p><div id=quay></div>',
+  );
+  const { code } = site.run(['draw', 'long.html', '--at', '400', '--scroll', where, '--write', 'down.svg']);
+  expect(code).toBe(0);
+  expect(readFileSync(file('down.svg'), 'utf8')).toContain(`closed, ${caption}`);
+});
+
 test('a page without a menu: the screen, and it is said', () => {
   site.put('bare.html', '<!doctype html><p>Tides</p>');
   const { code, err } = site.run(['draw', 'bare.html', '--write', 'bare.svg']);
@@ -47,6 +61,8 @@ test.each<[string[], number, RegExp]>([
   [['draw', 'page.html', '--scale', '9'], 2, /--scale 9 is out of range/],
   [['draw', 'page.html', '--from', '900', '--to', '400'], 2, /wider than/],
   [['draw', 'page.html', '--region', 'moon'], 2, /region/],
+  [['draw', 'page.html', '--scroll', '#Home'], 2, /no part of page\.html is named “#Home”.*Among its names: #home/is],
+  [['draw', 'page.html', '--scroll', 'home'], 2, /“home” is nowhere to scroll to.*#ID in quotes/s],
   [['draw', 'gone.html'], 3, /does not exist/],
   [['draw', 'page.html', '--write', 'nowhere/menus.svg'], 2, /folder nowhere does not exist/],
 ])('%j', (words, expected, message) => {

@@ -54,6 +54,54 @@ describe('what is drawn', () => {
       '<img src=boat.png width=80 height=40 alt="">',
       /<rect [^>]*width="80" height="40" fill="#c3ccd6"/,
     ],
+    ['a bullet beside its item', 'li{color:#0a0b0c;margin-left:50px}', '<ul><li>x</ul>', /<circle [^>]*fill="#0a0b0c"/],
+    [
+      'a ring of a nested list',
+      'ul ul{color:#0a0b0c}',
+      '<ul><li>x<ul><li>y</ul></ul>',
+      /<circle [^>]*stroke="#0a0b0c"/,
+    ],
+    ['a square', 'li{list-style:square;color:#0a0b0c}', '<ul><li>x</ul>', /<rect [^>]*fill="#0a0b0c"/],
+    ['a marker in its own colour', 'li::marker{color:#0a0b0c}', '<ul><li>x</ul>', /<circle [^>]*fill="#0a0b0c"/],
+    ['the number of an item', 'li::marker{color:#0a0b0c}', '<ol start=7><li>x</ol>', /<g fill="#0a0b0c"><use/],
+    ['a button of the browser’s', '', '<button>x</button>', /<rect [^>]*rx="3"[^>]*stroke="#767676" fill="#efefef"/],
+    ['a field of the browser’s', '', '<input>', /<rect [^>]*rx="2"[^>]*stroke="#767676" fill="#ffffff"/],
+    [
+      'a button of the page’s',
+      'button{border:3px solid #abcdef}',
+      '<button>x</button>',
+      /stroke-width="3" stroke="#abcdef"/,
+    ],
+    [
+      'elliptic corners',
+      '#a{background:#123456;height:20px;width:60px;border-radius:50%}',
+      '<div id=a></div>',
+      /a30 10 0 0 1 30 10/,
+    ],
+    [
+      'a round clip',
+      '#a{overflow:hidden;border-radius:8px;height:40px}',
+      '<div id=a><p>x</div>',
+      /<clipPath [^>]*><path d="M8 /,
+    ],
+    [
+      'a clip by a polygon',
+      '#a{clip-path:polygon(0 0,20px 0,0 20px);background:#123456}',
+      '<div id=a>x</div>',
+      /<polygon points="0,0 20,0 0,20"/,
+    ],
+    [
+      'a clip by a circle',
+      '#a{clip-path:circle(9px at 10px 10px);background:#123456}',
+      '<div id=a>x</div>',
+      /<ellipse cx="10" cy="10" rx="9"/,
+    ],
+    [
+      'a small picture once',
+      `#a{background:url("data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg' width='8' height='6'%3E%3Cpath d='M0 0h8' fill='%23224466'/%3E%3C/svg%3E") 10px 4px no-repeat;height:40px}`,
+      '<div id=a>x</div>',
+      /<svg width="8" height="6" x="10" y="4"/,
+    ],
     ['what a field holds', 'input{color:#0a0b0c}', '<input value=x>', /<g fill="#0a0b0c"><use/],
   ])('%s', (_, css, body, expected) => {
     const svg = draw(styled(`body{margin:0}${css}`, body));
@@ -64,6 +112,7 @@ describe('what is drawn', () => {
   test.each<[string, string, string, RegExp]>([
     ['hidden boxes', '#a{visibility:hidden;background:#123456}', '<div id=a>x</div>', /#123456/],
     ['boxes beyond the region', '#a{margin-top:900px;background:#123456}', '<div id=a>x</div>', /#123456/],
+    ['bullets inside none', 'ul{list-style:none;color:#123456}', '<ul><li></ul>', /circle/],
     ['borders without a style', '#a{border:0 none #abcdef}', '<div id=a>x</div>', /#abcdef/],
   ])('left out: %s', (_, css, body, unwanted) => {
     expect(draw(styled(css, body))).not.toMatch(unwanted);

@@ -181,6 +181,18 @@ describe('colours beneath text', () => {
       ['rgb(0, 0, 0)', 'rgb(255, 255, 255)'],
     ],
     [
+      'the body’s gradient runs over the whole page',
+      'html{height:100%}body{width:100px;background:linear-gradient(90deg,#000,#fff)}p{position:absolute;left:400px;top:0}',
+      '<p>x',
+      ['rgb(128, 128, 128)'],
+    ],
+    [
+      'the root’s ground is painted first',
+      'html{background:linear-gradient(#123,#123)}body{background:rgba(255,255,255,.5);height:50px}',
+      '<p style="margin:0">x',
+      ['rgb(136, 145, 153)'],
+    ],
+    [
       'a fixed bar over a section',
       'nav{position:fixed;top:0;left:0;right:0;background:rgba(0,0,0,.5)}section{height:200px;background:#fff}',
       '<nav>x</nav><section></section>',

@@ -1,10 +1,11 @@
 import type { Box } from '../boxes/index.js';
 import type { ComputedStyle } from '../cascade/index.js';
 import { BLACK, type BackgroundImage, compose, fade, luminance, WHITE, type Rgba } from '../css/index.js';
+import { canvasGround, canvasTiling } from './canvas.js';
 import { gradientColour } from './gradients.js';
 import { covers, localPoint } from './hit.js';
 import type { Group, PaintItem } from './order.js';
-import { tileAt, tilingOf } from './tiles.js';
+import { tileAt, tilingOf, type Tiling } from './tiles.js';
 
 /** What may lie at a point: every colour in question, darkest and lightest kept, and what could not be told. */
 export interface Backdrop {
@@ -32,9 +33,15 @@ export function backdropAt(
   styleOf: (box: Box) => ComputedStyle,
 ): Backdrop {
   const stack = new Canvases(canvas);
+  const ground = canvasGround(items, styleOf);
+  for (const image of ground?.style.backgroundImage.toReversed() ?? []) {
+    const layer = pictureAt(image, canvasTiling(ground!, image), x, y);
+    if (layer) stack.paint(layer);
+  }
   for (let i = 0; i < Math.min(until, items.length); i++) {
     const item = items[i]!;
     const { fragment, box } = item.node;
+    if (box === ground?.from) continue;
     if (fragment.kind === 'text' || box.style.visibility !== 'visible' || !covers(item.node, x, y)) continue;
     const layers = layersOf(item, x, y, styleOf);
     if (layers.length > 0) stack.enter(item.group);
@@ -136,14 +143,16 @@ function imageAt(
   x: number,
   y: number,
 ): Layer | null {
+  const local = localPoint(node.matrix, x, y) ?? { x, y };
+  return pictureAt(image, tilingOf(node.fragment, node.rect, style, image), local.x, local.y);
+}
+
+function pictureAt(image: BackgroundImage, tiling: Tiling | null, x: number, y: number): Layer | null {
   const any: Layer = image.kind === 'gradient' ? image.colours : image.kind === 'url' ? image.url : image.text;
-  const tiling = tilingOf(node.fragment, node.rect, style, image);
-  const local = localPoint(node.matrix, x, y);
-  if (!tiling || !local) return any;
-  const tile = tileAt(tiling, local.x, local.y);
+  if (!tiling) return any;
+  const tile = tileAt(tiling, x, y);
   if (!tile) return null;
-  const colour =
-    image.kind === 'gradient' && image.gradient ? gradientColour(image.gradient, tile, local.x, local.y) : null;
+  const colour = image.kind === 'gradient' && image.gradient ? gradientColour(image.gradient, tile, x, y) : null;
   return colour ? [colour] : any;
 }
 

@@ -107,8 +107,8 @@ function colourAt(stops: readonly PlacedStop[], place: number, repeating: boolea
   return mix(a.colour, b.colour, (at - a.at) / (b.at - a.at));
 }
 
-/** @spec css-color-4 §12.3 (premultiplied alpha) */
-function mix(from: Rgba, to: Rgba, share: number): Rgba {
+/** A colour between two others. @spec css-color-4 §12.3 (premultiplied alpha) */
+export function mix(from: Rgba, to: Rgba, share: number): Rgba {
   const a = from.a + (to.a - from.a) * share;
   const part = (c: 'r' | 'g' | 'b') => (a === 0 ? 0 : (from[c] * from.a * (1 - share) + to[c] * to.a * share) / a);
   return { r: part('r'), g: part('g'), b: part('b'), a };

@@ -6,6 +6,7 @@ import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/i
 import {
   backdropAt,
   boundsOf,
+  canvasGround,
   elementOf,
   hitTest,
   locate,
@@ -167,7 +168,10 @@ export class Scene {
     this.#pictured ??= this.items.filter(
       ({ node }) => node.fragment.kind === 'box' && this.paintStyle(node.box).backgroundImage.length > 0,
     );
-    const uneven = this.#pictured.some(({ node }) => intersect(boundsOf(node.matrix, node.rect), rect) !== null);
+    const ground = canvasGround(this.items, this.paintStyle);
+    const uneven = this.#pictured.some(
+      ({ node }) => node.box === ground?.from || intersect(boundsOf(node.matrix, node.rect), rect) !== null,
+    );
     const shares = (count: number) => Array.from({ length: count }, (_, i) => (i + 0.5) / count);
     const [columns, rows] = uneven ? [shares(9), shares(3)] : [[0.5], [0.5]];
     return rows.flatMap((v) => columns.map((u) => ({ x: rect.x + u * rect.width, y: rect.y + v * rect.height })));

@@ -1,6 +1,13 @@
 import type { Rect } from '../../core/base/index.js';
 import type { Gradient } from '../../core/css/index.js';
-import { gradientColour, gradientEllipse, gradientLine, placedStops } from '../../core/paint/index.js';
+import {
+  gradientColour,
+  gradientEllipse,
+  gradientLine,
+  mix,
+  placedStops,
+  type PlacedStop,
+} from '../../core/paint/index.js';
 import type { Definitions } from './definitions.js';
 import { paint } from './paint.js';
 import { group, shape, type Shape } from './xml.js';
@@ -19,10 +26,24 @@ function stopsOver(gradient: Gradient, length: number): { stops: Shape[]; from: 
   const from = gradient.repeating ? placed[0]!.at : Math.min(0, placed[0]!.at);
   const last = placed[placed.length - 1]!.at;
   const to = Math.max(gradient.repeating ? last : Math.max(length, last), from + 0.01);
-  const stops = placed.map(({ at, colour }) =>
-    shape('stop', { offset: String(Math.round(((at - from) / (to - from)) * 1e4) / 1e4), ...paint('stop', colour) }),
-  );
+  const stops = placed
+    .flatMap(withSteps)
+    .map(({ at, colour }) =>
+      shape('stop', { offset: String(Math.round(((at - from) / (to - from)) * 1e4) / 1e4), ...paint('stop', colour) }),
+    );
   return { stops, from, to };
+}
+
+const STEPS = 8;
+
+/** Drawings mix see-through colours another way than pages: steps in between keep them close. */
+function withSteps(stop: PlacedStop, i: number, all: readonly PlacedStop[]): readonly PlacedStop[] {
+  const next = all[i + 1];
+  if (!next || next.colour.a === stop.colour.a) return [stop];
+  return Array.from({ length: STEPS }, (_, n) => ({
+    at: stop.at + ((next.at - stop.at) * n) / STEPS,
+    colour: mix(stop.colour, next.colour, n / STEPS),
+  }));
 }
 
 const spread = ({ repeating }: Gradient): string | null => (repeating ? 'repeat' : null);
@@ -64,7 +85,7 @@ function radial(id: string, gradient: Gradient, rect: Rect): Shape {
   );
 }
 
-const WEDGES = 90;
+const WEDGES = 180;
 
 /** Drawings know no conic gradients: narrow wedges, each in the colour of its middle. */
 function fan(gradient: Gradient, rect: Rect, definitions: Definitions): Shape {
@@ -80,5 +101,5 @@ function fan(gradient: Gradient, rect: Rect, definitions: Definitions): Shape {
   const id = definitions.id('c', JSON.stringify(rect), (name) =>
     shape('clipPath', { id: name }, [shape('rect', { ...rect })]),
   );
-  return group(wedges, { 'clip-path': `url(#${id})` });
+  return group(wedges, { 'clip-path': `url(#${id})`, 'shape-rendering': 'crispEdges' });
 }

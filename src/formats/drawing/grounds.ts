@@ -8,7 +8,15 @@ import {
   type BackgroundImage,
   type Rgba,
 } from '../../core/css/index.js';
-import { cornerRadii, tilingOf, type CornerRadius, type PaintNode, type Tiling } from '../../core/paint/index.js';
+import {
+  canvasTiling,
+  cornerRadii,
+  tilingOf,
+  type CanvasGround,
+  type CornerRadius,
+  type PaintNode,
+  type Tiling,
+} from '../../core/paint/index.js';
 import type { Definitions } from './definitions.js';
 import { drawGradient } from './gradients.js';
 import { paint } from './paint.js';
@@ -41,12 +49,22 @@ export function roundedPath({ x, y, width: w, height: h }: Rect, radii: Radii): 
   ].join('');
 }
 
-/** Shadow, background and borders of a box, lowest first. */
-export function drawGround(style: ComputedStyle, node: PaintNode, definitions: Definitions): Shape[] {
+/** The pictures of the page's canvas in a region of it. */
+export function drawCanvas(ground: CanvasGround, region: Rect, definitions: Definitions): Shape[] {
+  const d = roundedPath(region, SHARP);
+  return ground.style.backgroundImage.toReversed().map((image) => {
+    const tiling = canvasTiling(ground, image);
+    return drawTiled(image, tiling && { ...tiling, clip: region }, ground.root.rect, d, definitions);
+  });
+}
+
+/** Shadow, background and borders of a box, lowest first. @param bare its background was taken by the canvas */
+export function drawGround(style: ComputedStyle, node: PaintNode, definitions: Definitions, bare: boolean): Shape[] {
   const { rect } = node;
   const radii = cornerRadii(style, rect) ?? SHARP;
   const out: Shape[] = shadows(style, rect, radii);
   const d = roundedPath(rect, radii);
+  if (bare) return [...out, ...borders(style, rect, radii), ...outline(style, rect, radii)];
   if (style.backgroundColor.a > 0) out.push(shape('path', { d, ...paint('fill', style.backgroundColor) }));
   if (style.backgroundClip !== 'text')
     for (const image of style.backgroundImage.toReversed()) out.push(drawImage(image, node, style, d, definitions));
@@ -64,10 +82,19 @@ function drawImage(
   d: string,
   definitions: Definitions,
 ): Shape {
-  const tiling = tilingOf(node.fragment, node.rect, style, image);
+  return drawTiled(image, tilingOf(node.fragment, node.rect, style, image), node.rect, d, definitions);
+}
+
+function drawTiled(
+  image: BackgroundImage,
+  tiling: Tiling | null,
+  rect: Rect,
+  d: string,
+  definitions: Definitions,
+): Shape {
   const known = tiling && tiling.tile.width > 0 && tiling.tile.height > 0 ? tiling : null;
   const id = definitions.id('c', d, (name) => shape('clipPath', { id: name }, [shape('path', { d })]));
-  const tile = known?.tile ?? node.rect;
+  const tile = known?.tile ?? rect;
   const picture = drawPicture(image, tile, definitions);
   if (!picture) return shape('path', { d, ...TINT });
   return group(known ? tilesOf(known, picture, definitions) : [picture], { 'clip-path': `url(#${id})` });

@@ -2,10 +2,11 @@ import type { Rect } from '../../core/base/index.js';
 import { isFormControl, type Box } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import type { Page, Scene } from '../../core/index.js';
+import { canvasGround } from '../../core/paint/index.js';
 import type { Group, Matrix, Outline, PaintItem, PaintNode } from '../../core/paint/index.js';
 import { drawControl, drawNative } from './controls.js';
 import type { Definitions } from './definitions.js';
-import { drawGround, roundedPath, TINT } from './grounds.js';
+import { drawCanvas, drawGround, roundedPath, TINT } from './grounds.js';
 import { drawMarker } from './markers.js';
 import { drawVector } from './vector.js';
 import { paint } from './paint.js';
@@ -25,15 +26,17 @@ export interface Brush {
  */
 export function drawScene(scene: Scene, region: Rect, brush: Brush): Shape {
   const canvas = scene.canvas;
+  const ground = canvasGround(scene.items, scene.paintStyle);
   const stack = new Groups();
   for (const item of scene.items) {
     const { node } = item;
     if (!touches(node, region) || node.box.computed.visibility !== 'visible') continue;
-    const shapes = drawItem(item, scene, brush);
+    const shapes = drawItem(item, scene, brush, node.box === ground?.from);
     if (shapes.length === 0) continue;
     stack.put(item.group, placed(node, shapes, brush.definitions));
   }
-  return group([shape('rect', { ...region, ...paint('fill', canvas) }), ...stack.finish()]);
+  const pictures = ground ? drawCanvas(ground, region, brush.definitions) : [];
+  return group([shape('rect', { ...region, ...paint('fill', canvas) }), ...pictures, ...stack.finish()]);
 }
 
 /** Groups made see-through as a whole, nested as they are painted. */
@@ -104,13 +107,14 @@ function outlined(outline: Outline, transform: string | null): Shape {
   }
 }
 
-function drawItem({ node }: PaintItem, scene: Scene, brush: Brush): Shape[] {
+function drawItem({ node }: PaintItem, scene: Scene, brush: Brush, isCanvas: boolean): Shape[] {
   const { fragment, box, rect } = node;
   if (fragment.kind === 'text') return drawTextNode(node, scene, brush);
   if (fragment.kind !== 'box' || box.anonymous || rect.width <= 0 || rect.height <= 0) return [];
   const style = scene.paintStyle(box);
   const native = box.pseudo === null ? drawNative(box.element, style, rect) : null;
-  const out = [...(native ?? drawGround(style, node, brush.definitions)), ...pictureNames(style, rect, brush)];
+  const ground = native ?? drawGround(style, node, brush.definitions, isCanvas);
+  const out = [...ground, ...pictureNames(style, rect, brush)];
   if (box.inner === 'replaced' && box.element) out.push(...drawReplaced(node, style, scene, brush));
   if (box.marker !== '' && box.element && node === scene.nodes(box.element)[0])
     out.push(...marker(node, style, scene, brush));
