@@ -30,8 +30,10 @@ export function oneElement(page: Page, selector: string): ElementNode {
 export function parsePose(page: Page, moves: readonly string[]): Setting['pose'] {
   const pose: Record<string, ElementNode> = {};
   for (const move of moves) {
+    if (move === 'closed') continue;
     const match = /^(hover|focus|press):(.+)$/s.exec(move);
-    if (!match) throw new UsageError(`“${move}” is no pose`, 'Write hover:SELECTOR, focus:SELECTOR or press:SELECTOR.');
+    if (!match)
+      throw new UsageError(`“${move}” is no pose`, 'Write closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR.');
     pose[MOVES[match[1] as keyof typeof MOVES]] = oneElement(page, match[2]!);
   }
   return pose;

@@ -37,15 +37,26 @@ test('findings are pinned and listed', () => {
 test.each([
   ['300', '300 px down'],
   ['99999px', '600 px down'],
-  ['#quay', 'at #quay, 450 px down'],
+  ['#quay', '450 px down at #quay'],
 ])('scrolled to %s', (where, caption) => {
   site.put(
     'long.html',
     '<!doctype html><style>body{margin:0}nav{position:fixed;top:0}p{margin:0;height:450px}div{height:950px}</style><nav><a href=a>Home</a></nav><p>x</p><div id=quay></div>',
   );
-  const { code } = site.run(['draw', 'long.html', '--at', '400', '--scroll', where, '--write', 'down.svg']);
+  const { code } = site.run([
+    'draw',
+    'long.html',
+    '--at',
+    '400',
+    '--scroll',
+    where,
+    '--pose',
+    'closed',
+    '--write',
+    'down.svg',
+  ]);
   expect(code).toBe(0);
-  expect(readFileSync(file('down.svg'), 'utf8')).toContain(`closed, ${caption}`);
+  expect(readFileSync(file('down.svg'), 'utf8')).toContain(`drawn at 400 px, ${caption}`);
 });
 
 test('a page without a menu: the screen, and it is said', () => {

@@ -55,7 +55,11 @@ const builder = (argv: Argv): Argv<DrawArguments> =>
     .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
     .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
     .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
-    .option('pose', { type: 'string', array: true, describe: 'hover:SELECTOR, focus:SELECTOR or press:SELECTOR' })
+    .option('pose', {
+      type: 'string',
+      array: true,
+      describe: 'closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR',
+    })
     .option('scroll', {
       type: 'string',
       describe: 'How far the page is scrolled, px, or a part of it to jump to, such as #fares',

@@ -12,6 +12,8 @@ export interface Frame {
   readonly setting: Setting;
   /** `closed`, or the move that opened something, with the name of the item. */
   readonly pose: string;
+  /** How far the page is scrolled, in words; null at its top. */
+  readonly scrolled: string | null;
   /** Forms of the menus that show, main one first. */
   readonly forms: readonly { readonly menu: string; readonly form: MenuForm }[];
   /** Part of the page that is drawn, document px. */
@@ -52,7 +54,8 @@ export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
       return {
         band,
         setting: where,
-        pose: options.scroll === undefined ? name : `${name}, ${scrolledBy(where, options.scroll)}`,
+        pose: name,
+        scrolled: options.scroll === undefined ? null : scrolledBy(where, options.scroll),
         forms: forms.filter(({ form }) => form !== 'none'),
         region: options.region === 'screen' ? screenOf(scene) : regionOf(menus, scene),
       };
@@ -70,7 +73,7 @@ function scrolledTo(page: Page, s: Setting, scroll: number | string = 0): Settin
 }
 
 const scrolledBy = ({ scroll: { y } }: Setting, asked: number | string): string =>
-  typeof asked === 'string' ? `at ${asked}, ${Math.round(y)} px down` : `${Math.round(y)} px down`;
+  typeof asked === 'string' ? `${Math.round(y)} px down at ${asked}` : `${Math.round(y)} px down`;
 
 /** Rungs joined where what lies between them touches no menu. */
 function bandsOf(page: Page, menus: readonly Menu[], range: Range): readonly Range[] {

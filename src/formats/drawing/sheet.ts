@@ -59,7 +59,7 @@ export function drawSheet(page: Page, frames: readonly Frame[], options: SheetOp
     const baseline = pictured + (i + 1) * LINE;
     return [
       write(String(i + 1), MARGIN, baseline, 12, true, PIN_INK),
-      write(fitted(page, text, width - 2 * MARGIN - 28), MARGIN + 28, baseline, 12, false),
+      write(fitted(page, text, width - 2 * MARGIN - 28, 12, false), MARGIN + 28, baseline, 12, false),
     ];
   });
   const pictures = cells.map((cell) => drawCell(cell, options, brush, write));
@@ -80,11 +80,11 @@ export function drawSheet(page: Page, frames: readonly Frame[], options: SheetOp
 }
 
 /** A line cut to a width, px. */
-function fitted(page: Page, text: string, width: number): string {
-  const face = page.metrics.face([{ name: 'sans-serif', generic: true }], 400, false);
-  if (face.width(text, 12, true) <= width) return text;
+function fitted(page: Page, text: string, width: number, size: number, bold: boolean): string {
+  const face = page.metrics.face([{ name: 'sans-serif', generic: true }], bold ? 700 : 400, false);
+  if (face.width(text, size, true) <= width) return text;
   let cut = text;
-  while (cut.length > 0 && face.width(`${cut}…`, 12, true) > width) cut = cut.slice(0, -1);
+  while (cut.length > 0 && face.width(`${cut}…`, size, true) > width) cut = cut.slice(0, -1);
   return `${cut.trimEnd()}…`;
 }
 
@@ -129,11 +129,11 @@ function arrange(frames: readonly Frame[]): Cell[] {
 const scaleOf = ({ width }: Rect): number => Math.min(0.67, (WIDTH - 2 * MARGIN - GAP) / 2 / width);
 
 /** What stands above a frame: its band, then how it was drawn. */
-function captionOf({ band, setting, pose, forms }: Frame): readonly [string, string] {
+function captionOf({ band, setting, pose, scrolled, forms }: Frame): readonly [string, string] {
   const shown = [...new Set(forms.map(({ form }) => form.replace('-', ' ')))].join(', ');
   return [
     `${band.from === band.to ? band.from : `${band.from}–${band.to}`} px, ${pose}`,
-    `drawn at ${setting.width} px${shown ? `: ${shown}` : ''}`,
+    `drawn at ${setting.width} px${scrolled ? `, ${scrolled}` : ''}${shown ? `: ${shown}` : ''}`,
   ];
 }
 
@@ -157,8 +157,8 @@ function drawCell(
     },
   );
   return group([
-    write(first, x, y - 22, 13, true),
-    write(second, x, y - 7, 11, false, PALE),
+    write(fitted(brush.page, first, width + GAP / 2, 13, true), x, y - 22, 13, true),
+    write(fitted(brush.page, second, width + GAP / 2, 11, false), x, y - 7, 11, false, PALE),
     shape('rect', { x: x - 1, y: y - 1, width: width + 2, height: height + 2, ...paint('fill', EDGE) }),
     picture,
   ]);
