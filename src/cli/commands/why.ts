@@ -32,7 +32,11 @@ const builder = (argv: Argv): Argv<WhyArguments> =>
     .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
     .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
     .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
-    .option('pose', { type: 'string', array: true, describe: 'closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR' })
+    .option('pose', {
+      type: 'string',
+      array: true,
+      describe: 'closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR',
+    })
     .option('json', { type: 'boolean', default: false, describe: 'Print as JSON' })
     .example('$0 why dist/index.html ".site-menu a" color', 'Which declaration decides, at every width')
     .example(
