@@ -122,11 +122,14 @@ function spaced(room: number, size: number, offset: number, repeat: Repeating): 
   return { offset, size, step: size };
 }
 
+/** Keeps neighbouring tiles from coming apart where sums are rounded, px. */
+const ROUNDING = 1e-9;
+
 /** The picture of a layer that covers a point, or null where none does. */
 export function tileAt({ clip, tile, stepX, stepY }: Tiling, x: number, y: number): Rect | null {
   if (x < clip.x || y < clip.y || x >= clip.x + clip.width || y >= clip.y + clip.height) return null;
   const left = stepX ? tile.x + Math.floor((x - tile.x) / stepX) * stepX : tile.x;
   const top = stepY ? tile.y + Math.floor((y - tile.y) / stepY) * stepY : tile.y;
-  const inside = x >= left && y >= top && x < left + tile.width && y < top + tile.height;
+  const inside = x >= left && y >= top && x < left + tile.width + ROUNDING && y < top + tile.height + ROUNDING;
   return inside ? { x: left, y: top, width: tile.width, height: tile.height } : null;
 }

@@ -220,4 +220,22 @@ export const cases: readonly LayoutCase[] = [
     body: '<ul id=u dir=rtl><li id=a>שלום <b id=b>Ferry</b><li id=c>עולם</ul>',
     boxes: { u: [0, 16, 800, 40], a: [0, 16, 760, 20], b: [680.11, 17, 40.03, 17], c: [0, 36, 760, 20] },
   },
+  {
+    name: 'Arabic letters joined',
+    css: '',
+    body: '<div id=a dir=rtl><b id=b style="font-weight:400">مرحبا</b> <i id=c style="font-style:normal">العبارة</i></div>',
+    boxes: { a: [0, 0, 800, 20], b: [763, 1, 37, 17], c: [715.69, 1, 42.86, 17] },
+  },
+  {
+    name: 'lam and alef',
+    css: 'b{font-weight:400}',
+    body: '<div id=a dir=rtl><b id=b>لا</b> <b id=c>السلام</b> <b id=d>الأخبار</b></div>',
+    boxes: { a: [0, 0, 800, 20], b: [790.88, 1, 9.13, 17], c: [743.38, 1, 43.05, 17], d: [698.03, 1, 40.89, 17] },
+  },
+  {
+    name: 'Persian letters and marks',
+    css: 'b{font-weight:400}',
+    body: '<div id=a dir=rtl><b id=b>گزارش</b> <b id=c>پیچ</b> <b id=d>مُحَمَّد</b></div>',
+    boxes: { a: [0, 0, 800, 20], b: [751.84, 1, 48.16, 17], c: [727.78, 1, 19.61, 17], d: [686.78, 1, 36.55, 17] },
+  },
 ];

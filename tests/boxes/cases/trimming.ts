@@ -147,4 +147,10 @@ export const cases: readonly LayoutCase[] = [
     body: '<div id=a><div id=b>x</div><div id=c>y</div></div>',
     boxes: { a: [0, 0, 800, 40], b: [0, 0, 800, 20], c: [0, 20, 800, 20] },
   },
+  {
+    name: 'heights of the content as bounds',
+    css: 'div{height:0;border:1px solid}#a{min-height:min-content}#b{min-height:fit-content}#c{height:90px;max-height:max-content}',
+    body: '<div id=a>x<br>y</div><div id=b>x</div><div id=c>x</div><p id=d>z',
+    boxes: { a: [0, 0, 800, 42], b: [0, 42, 800, 22], c: [0, 64, 800, 22], d: [0, 102, 800, 20] },
+  },
 ];

@@ -86,7 +86,7 @@ export function layoutFlowRoot(
       0,
     );
   const automatic = Math.max(natural + frameHeight(frame), filledHeight(box, margin, space.height, layout));
-  const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame);
+  const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, automatic);
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
   return finish(box, width, height, frame, margin, content, layout, shift, space);
 }
@@ -548,7 +548,7 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
     (containedHeight(box) ?? Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) +
     frameHeight(frame);
   const filled = Math.max(natural, filledHeight(box, margin, basis, layout));
-  const height = clampHeight(box, specified ?? filled, basis, frame);
+  const height = clampHeight(box, specified ?? filled, basis, frame, filled);
   const through = content.through && joinsTop && openBelow && height === 0;
   const fragment = finish(box, width, height, frame, margin, content, layout, 0, space);
   const bottom = joinMargin(NO_STRUT, margin.bottom);

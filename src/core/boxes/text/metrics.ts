@@ -1,5 +1,6 @@
 import type { FontFamily } from '../../css/index.js';
 import type { OpenFont } from './web-fonts.js';
+import { isArabic, joinedForms } from './arabic.js';
 import tables from './advances.json' with { type: 'json' };
 
 /** A run of text set in one font file: that of the page, or a shipped one by name. */
@@ -165,7 +166,7 @@ class TableFace implements Face {
   #measure(text: string, kerning: boolean): number {
     let units = 0;
     let before = '';
-    for (const character of text) {
+    for (const character of isArabic(text) ? joinedForms(text) : text) {
       units += this.#advance(character);
       if (kerning && before !== '') units += this.#kerning[before]?.[character] ?? 0;
       before = character;

@@ -71,11 +71,20 @@ export function clampWidth(
   return Math.max(Math.min(width, max), min, frameWidth(frame));
 }
 
-/** min-height and max-height applied to a border-box height; browsers leave them out for table cells. @spec css2 §10.7 */
-export function clampHeight(box: Box, height: number, basis: number, frame: Frame): number {
+/** Block sizes by content are all the same: that of the content. @spec css-sizing-3 §3.2 */
+const isByContent = (value: Sizing): boolean =>
+  value === 'min-content' || value === 'max-content' || value === 'fit-content';
+
+/**
+ * min-height and max-height applied to a border-box height; browsers leave them out for table cells.
+ * @param natural border-box height of the content, px
+ * @spec css2 §10.7
+ */
+export function clampHeight(box: Box, height: number, basis: number, frame: Frame, natural?: number): number {
   if (box.anonymous || box.outer === 'table-part') return height;
-  const max = heightFor(box, box.style.maxHeight, basis, frame) ?? Infinity;
-  const min = heightFor(box, box.style.minHeight, basis, frame) ?? 0;
+  const { minHeight, maxHeight } = box.style;
+  const max = heightFor(box, maxHeight, basis, frame) ?? (isByContent(maxHeight) ? natural : null) ?? Infinity;
+  const min = heightFor(box, minHeight, basis, frame) ?? (isByContent(minHeight) ? natural : null) ?? 0;
   return Math.max(Math.min(height, max), min, frameHeight(frame));
 }
 
