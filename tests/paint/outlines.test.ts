@@ -2,8 +2,10 @@ import fc from 'fast-check';
 import { insideOutline, outlineBounds, type Outline } from '../../src/core/paint/outlines.js';
 import { tileAt, type Tiling } from '../../src/core/paint/tiles.js';
 
-const length = fc.double({ min: 1, max: 300, noNaN: true });
-const place = fc.double({ min: -200, max: 400, noNaN: true });
+/** Layout works in 64ths of a px. */
+const units = (min: number, max: number) => fc.integer({ min: min * 64, max: max * 64 }).map((v) => v / 64);
+const length = units(1, 300);
+const place = units(-200, 400);
 const rect = fc.record({ x: place, y: place, width: length, height: length });
 const outlines: fc.Arbitrary<Outline> = fc.oneof(
   fc.record({ kind: fc.constant('ellipse' as const), x: place, y: place, rx: length, ry: length }),
@@ -12,23 +14,10 @@ const outlines: fc.Arbitrary<Outline> = fc.oneof(
     points: fc.array(fc.tuple(place, place), { minLength: 3, maxLength: 8 }),
     evenOdd: fc.boolean(),
   }),
-  rect.chain((r) =>
-    fc
-      .tuple(
-        fc.double({ min: 0, max: r.width / 2, noNaN: true }),
-        fc.double({ min: 0, max: r.height / 2, noNaN: true }),
-      )
-      .map(([rx, ry]): Outline => ({
-        kind: 'rounded',
-        rect: r,
-        radii: [
-          [rx, ry],
-          [rx, ry],
-          [rx, ry],
-          [rx, ry],
-        ],
-      })),
-  ),
+  fc.record({ rect, rx: units(0, 150), ry: units(0, 150) }).map(({ rect: r, rx, ry }): Outline => {
+    const corner = [Math.min(rx, r.width / 2), Math.min(ry, r.height / 2)] as const;
+    return { kind: 'rounded', rect: r, radii: [corner, corner, corner, corner] };
+  }),
 );
 
 describe('outlines', () => {
