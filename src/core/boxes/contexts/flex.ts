@@ -625,7 +625,7 @@ function assemble(
     lastBaseline,
     outOfFlow,
   });
-  return adoptOutOfFlow(bare, layout, space);
+  return adoptOutOfFlow(bare, layout);
 }
 
 /** @spec css-flexbox-1 §8.5 */

@@ -88,7 +88,7 @@ export function layoutFlowRoot(
   const automatic = Math.max(natural + frameHeight(frame), filledHeight(box, margin, space.height, layout));
   const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, automatic);
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
-  return finish(box, width, height, frame, margin, content, layout, shift, space);
+  return finish(box, width, height, frame, margin, content, layout, shift);
 }
 
 interface RootContent {
@@ -184,7 +184,6 @@ function finish(
   content: Content,
   layout: Layout,
   shift: number,
-  space: Space,
 ): Fragment {
   const dx = frame.border.left + frame.padding.left;
   const dy = frame.border.top + frame.padding.top + shift;
@@ -203,7 +202,7 @@ function finish(
     lastBaseline: lift(content.lastBaseline),
     outOfFlow,
   });
-  return adoptOutOfFlow(bare, layout, space);
+  return adoptOutOfFlow(bare, layout);
 }
 
 function layoutContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
@@ -550,7 +549,7 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
   const filled = Math.max(natural, filledHeight(box, margin, basis, layout));
   const height = clampHeight(box, specified ?? filled, basis, frame, filled);
   const through = content.through && joinsTop && openBelow && height === 0;
-  const fragment = finish(box, width, height, frame, margin, content, layout, 0, space);
+  const fragment = finish(box, width, height, frame, margin, content, layout, 0);
   const bottom = joinMargin(NO_STRUT, margin.bottom);
   const end = through || (joinsBottom && height <= natural) ? joinStruts(content.end, bottom) : bottom;
   return { fragment, end, through };

@@ -374,7 +374,7 @@ function assemble(a: Assembling): Fragment {
     lastBaseline,
     outOfFlow,
   });
-  return adoptOutOfFlow(bare, layout, space);
+  return adoptOutOfFlow(bare, layout);
 }
 
 /** An absolute child is placed in its area where the grid is its containing block. @spec css-grid-2 §9 */

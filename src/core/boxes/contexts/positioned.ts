@@ -2,7 +2,7 @@ import { resolveLength, type LengthPercentage } from '../../css/index.js';
 import type { Rect } from '../../base/index.js';
 import { containsAbsolute, containsFixed, isFormControl, isInTopLayer, type Box } from '../box.js';
 import { makeFragment, paddingBox, snap, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
-import type { Layout, Space } from '../layout.js';
+import type { Layout } from '../layout.js';
 import { isOrthogonal } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
 import { specifiedMargins, usedBorder, usedPadding } from '../used/edges.js';
@@ -32,8 +32,7 @@ import { replacedSize } from '../used/replaced.js';
  * Lays out the absolute and fixed boxes whose containing block is this fragment; the rest is handed on.
  * @spec css-position-3 §2.1, §3.5
  */
-export function adoptOutOfFlow(fragment: Fragment, layout: Layout, space: Space): Fragment {
-  void space;
+export function adoptOutOfFlow(fragment: Fragment, layout: Layout): Fragment {
   if (fragment.outOfFlow.length === 0) return fragment;
   const { box } = fragment;
   const mine: OutOfFlow[] = [];

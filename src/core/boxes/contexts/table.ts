@@ -376,7 +376,7 @@ function assemble(a: Assembling): Fragment {
     lastBaseline,
     outOfFlow,
   });
-  return adoptOutOfFlow(bare, layout, space);
+  return adoptOutOfFlow(bare, layout);
 }
 
 /** Columns and their groups cover the slots of all rows. @spec css-tables-3 §3.6 */
@@ -438,7 +438,7 @@ function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed 
     lastBaseline: rows[rows.length - 1]!.y + (rows[rows.length - 1]!.fragment.baseline ?? NaN),
     outOfFlow: rows.flatMap(carriedFrom),
   });
-  return { fragment: adoptOutOfFlow(fragment, a.layout, a.space), x: x0, y: y0 };
+  return { fragment: adoptOutOfFlow(fragment, a.layout), x: x0, y: y0 };
 }
 
 function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, width: number, a: Assembling): Fragment {
@@ -470,7 +470,7 @@ function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, w
     baseline: baseline ?? lowestContent(placed),
     outOfFlow: placed.flatMap(carriedFrom),
   });
-  return adoptOutOfFlow(fragment, a.layout, a.space);
+  return adoptOutOfFlow(fragment, a.layout);
 }
 
 /** Where no cell is aligned by its baseline, the row stands on its lowest content. @spec css-tables-3 §3.10.1 */
