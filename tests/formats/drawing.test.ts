@@ -33,6 +33,18 @@ describe('what is drawn', () => {
       /<stop offset="1" stop-color="#eeeeee"/,
     ],
     ['a shadow', '#a{box-shadow:0 2px 0 #998877}', '<div id=a>x</div>', /fill="#998877"/],
+    [
+      'a shadow that falls inwards',
+      '#a{box-shadow:inset 0 -3px #998877;height:20px}',
+      '<div id=a>x</div>',
+      /fill-rule="evenodd" fill="#998877"/,
+    ],
+    [
+      'a shadow in the colour of the text',
+      '#a{color:#0a0b0c;box-shadow:0 2px 0}',
+      '<div id=a>x</div>',
+      /<path d="M[^"]*" fill="#0a0b0c"/,
+    ],
     ['a group made see-through', '#a{opacity:.5;background:#123456}', '<div id=a>x</div>', /<g opacity="0\.5">/],
     ['a turned box', '#a{transform:rotate(90deg);background:#123456}', '<div id=a>x</div>', /matrix\(0 1 -1 0 /],
     [

@@ -1,53 +1,21 @@
 import type { Rect } from '../../core/base/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
-import {
-  parseComponents,
-  readColour,
-  resolveLength,
-  splitCommas,
-  type BackgroundImage,
-  type Rgba,
-} from '../../core/css/index.js';
+import { resolveLength, type BackgroundImage, type Rgba } from '../../core/css/index.js';
 import {
   canvasTiling,
   cornerRadii,
   tilingOf,
   type CanvasGround,
-  type CornerRadius,
   type PaintNode,
   type Tiling,
 } from '../../core/paint/index.js';
 import type { Definitions } from './definitions.js';
+import { grown, roundedPath, SHARP, type Radii } from './corners.js';
 import { drawGradient } from './gradients.js';
+import { innerShadows, outerShadows } from './shadows.js';
 import { paint } from './paint.js';
 import { drawAddress } from './vector.js';
 import { group, shape, type Shape } from './xml.js';
-
-/** Radii of the four corners from the upper left clockwise, px. */
-type Radii = readonly CornerRadius[];
-const SHARP: Radii = [
-  [0, 0],
-  [0, 0],
-  [0, 0],
-  [0, 0],
-];
-/** Radii of an outline further out or, by a negative distance, further in; sharp corners stay sharp. */
-const grown = (radii: Radii, by: number): Radii =>
-  radii.map(([x, y]): CornerRadius => (x > 0 && y > 0 ? [Math.max(0, x + by), Math.max(0, y + by)] : [0, 0]));
-
-/** A rectangle with rounded corners as path data. */
-export function roundedPath({ x, y, width: w, height: h }: Rect, radii: Radii): string {
-  const [a, b, c, d] = radii as [CornerRadius, CornerRadius, CornerRadius, CornerRadius];
-  const n = (v: number) => String(Math.round(v * 100) / 100);
-  const arc = ([rx, ry]: CornerRadius, dx: 1 | -1, dy: 1 | -1) =>
-    rx > 0 && ry > 0 ? `a${n(rx)} ${n(ry)} 0 0 1 ${n(dx * rx)} ${n(dy * ry)}` : '';
-  return [
-    `M${n(x + a[0])} ${n(y)}H${n(x + w - b[0])}${arc(b, 1, 1)}`,
-    `V${n(y + h - c[1])}${arc(c, -1, 1)}`,
-    `H${n(x + d[0])}${arc(d, -1, -1)}`,
-    `V${n(y + a[1])}${arc(a, 1, -1)}Z`,
-  ].join('');
-}
 
 /** The pictures of the page's canvas in a region of it. */
 export function drawCanvas(ground: CanvasGround, region: Rect, definitions: Definitions): Shape[] {
@@ -62,12 +30,13 @@ export function drawCanvas(ground: CanvasGround, region: Rect, definitions: Defi
 export function drawGround(style: ComputedStyle, node: PaintNode, definitions: Definitions, bare: boolean): Shape[] {
   const { rect } = node;
   const radii = cornerRadii(style, rect) ?? SHARP;
-  const out: Shape[] = shadows(style, rect, radii);
+  const out: Shape[] = outerShadows(style, rect, radii);
   const d = roundedPath(rect, radii);
   if (bare) return [...out, ...borders(style, rect, radii), ...outline(style, rect, radii)];
   if (style.backgroundColor.a > 0) out.push(shape('path', { d, ...paint('fill', style.backgroundColor) }));
   if (style.backgroundClip !== 'text')
     for (const image of style.backgroundImage.toReversed()) out.push(drawImage(image, node, style, d, definitions));
+  out.push(...innerShadows(style, node, definitions));
   return [...out, ...borders(style, rect, radii), ...outline(style, rect, radii)];
 }
 
@@ -207,55 +176,4 @@ function outline(style: ComputedStyle, rect: Rect, radii: Radii): Shape[] {
   const out = resolveLength(style.outlineOffset, 0) + line.width;
   const around = { x: rect.x - out, y: rect.y - out, width: rect.width + 2 * out, height: rect.height + 2 * out };
   return [ring(around, grown(radii, out), line)];
-}
-
-/** Corners of shadows that spread grow round, sharp ones too. */
-const softer = (radii: Radii, by: number): Radii =>
-  radii.map(([x, y]): CornerRadius => [Math.max(0, x + by), Math.max(0, y + by)]);
-
-const REM = 16;
-
-/** Outer shadows; those that fall inwards are left out. @spec css-backgrounds-3 §6.1 */
-function shadows(style: ComputedStyle, rect: Rect, radii: Radii): Shape[] {
-  if (style.boxShadow === 'none') return [];
-  return splitCommas(parseComponents(style.boxShadow))
-    .toReversed()
-    .flatMap((part): Shape[] => {
-      if (part.some((c) => c.type === 'ident' && c.name === 'inset')) return [];
-      const lengths = part.flatMap((c) =>
-        c.type === 'dimension'
-          ? [c.value * (c.unit === 'em' ? style.fontSize : c.unit === 'rem' ? REM : 1)]
-          : c.type === 'number'
-            ? [c.value]
-            : [],
-      );
-      const colour = part.map((c) => readColour(c)).find((c) => c !== null)?.({ currentColor: style.color } as never);
-      const [x = 0, y = 0, blur = 0, spread = 0] = lengths;
-      if (!colour || colour.a === 0) return [];
-      return softened(blur).map(({ grow, share }) => {
-        const out = spread + grow;
-        const at = {
-          x: rect.x + x - out,
-          y: rect.y + y - out,
-          width: rect.width + 2 * out,
-          height: rect.height + 2 * out,
-        };
-        const d = roundedPath(at, softer(radii, out));
-        return at.width > 0 && at.height > 0
-          ? shape('path', { d, ...paint('fill', { ...colour, a: colour.a * share }) })
-          : group([]);
-      });
-    });
-}
-
-const MOST_STEPS = 8;
-
-/** A soft edge as a pile of faint sheets, each a little larger: no filter has to be run. */
-function softened(blur: number): readonly { readonly grow: number; readonly share: number }[] {
-  if (blur <= 0) return [{ grow: 0, share: 1 }];
-  const steps = Math.min(MOST_STEPS, Math.ceil(blur / 2) + 1);
-  return Array.from({ length: steps }, (_, i) => ({
-    grow: blur / 2 - (i * blur) / (steps - 1 || 1),
-    share: 1 / steps,
-  }));
 }

@@ -1,0 +1,112 @@
+import type { Rect } from '../../core/base/index.js';
+import type { ComputedStyle } from '../../core/cascade/index.js';
+import { parseComponents, readColour, splitCommas, type Rgba } from '../../core/css/index.js';
+import { cornerRadii, type CornerRadius, type PaintNode } from '../../core/paint/index.js';
+import { grown, roundedPath, SHARP, type Radii } from './corners.js';
+import type { Definitions } from './definitions.js';
+import { paint } from './paint.js';
+import { group, shape, type Shape } from './xml.js';
+
+interface Shadow {
+  readonly inset: boolean;
+  readonly colour: Rgba;
+  readonly x: number;
+  readonly y: number;
+  readonly blur: number;
+  readonly spread: number;
+}
+
+const REM = 16;
+
+/** Shadows of a style, lowest first; px. @spec css-backgrounds-3 §6.1 */
+function shadowsOf(style: ComputedStyle): Shadow[] {
+  if (style.boxShadow === 'none') return [];
+  return splitCommas(parseComponents(style.boxShadow))
+    .toReversed()
+    .flatMap((part): Shadow[] => {
+      const lengths = part.flatMap((c) =>
+        c.type === 'dimension'
+          ? [c.value * (c.unit === 'em' ? style.fontSize : c.unit === 'rem' ? REM : 1)]
+          : c.type === 'number'
+            ? [c.value]
+            : [],
+      );
+      const read = part.map((c) => readColour(c)).find((c) => c !== null);
+      const colour = read ? read({ currentColor: style.color } as never) : style.color;
+      const [x = 0, y = 0, blur = 0, spread = 0] = lengths;
+      const inset = part.some((c) => c.type === 'ident' && c.name === 'inset');
+      return colour.a === 0 ? [] : [{ inset, colour, x, y, blur, spread }];
+    });
+}
+
+/** Corners of shadows that spread grow round, sharp ones too. */
+const softer = (radii: Radii, by: number): Radii =>
+  radii.map(([x, y]): CornerRadius => [Math.max(0, x + by), Math.max(0, y + by)]);
+
+const moved = (rect: Rect, { x, y }: Shadow, out: number): Rect => ({
+  x: rect.x + x - out,
+  y: rect.y + y - out,
+  width: Math.max(0, rect.width + 2 * out),
+  height: Math.max(0, rect.height + 2 * out),
+});
+
+const sheet = (colour: Rgba, a: number) => paint('fill', { ...colour, a: Math.min(1, a) });
+
+/** Shadows a box throws around itself. */
+export function outerShadows(style: ComputedStyle, rect: Rect, radii: Radii): Shape[] {
+  return shadowsOf(style)
+    .filter(({ inset }) => !inset)
+    .flatMap((shadow) =>
+      softened(shadow.blur, shadow.colour.a).flatMap(({ grow, alpha }) => {
+        const out = shadow.spread + grow;
+        const at = moved(rect, shadow, out);
+        const d = roundedPath(at, softer(radii, out));
+        return at.width > 0 && at.height > 0 ? [shape('path', { d, ...sheet(shadow.colour, alpha) })] : [];
+      }),
+    );
+}
+
+/** Shadows that fall into a box from its padding edge. */
+export function innerShadows(style: ComputedStyle, { rect, fragment }: PaintNode, definitions: Definitions): Shape[] {
+  const shadows = shadowsOf(style).filter(({ inset }) => inset);
+  if (shadows.length === 0) return [];
+  const { border } = fragment;
+  const inner: Rect = {
+    x: rect.x + border.left,
+    y: rect.y + border.top,
+    width: Math.max(0, rect.width - border.left - border.right),
+    height: Math.max(0, rect.height - border.top - border.bottom),
+  };
+  const radii = grown(cornerRadii(style, rect) ?? SHARP, -Math.max(border.top, border.left));
+  const edge = roundedPath(inner, radii);
+  const id = definitions.id('c', edge, (name) => shape('clipPath', { id: name }, [shape('path', { d: edge })]));
+  const far = Math.max(inner.width, inner.height) + 200;
+  const all = roundedPath(
+    { x: inner.x - far, y: inner.y - far, width: inner.width + 2 * far, height: inner.height + 2 * far },
+    SHARP,
+  );
+  const sheets = shadows.flatMap((shadow) =>
+    softened(shadow.blur, shadow.colour.a).map(({ grow, alpha }) => {
+      const out = -shadow.spread - grow;
+      const hole = roundedPath(moved(inner, shadow, out), grown(radii, out));
+      return shape('path', { d: all + hole, 'fill-rule': 'evenodd', ...sheet(shadow.colour, alpha) });
+    }),
+  );
+  return [group(sheets, { 'clip-path': `url(#${id})` })];
+}
+
+const MOST_STEPS = 24;
+
+/**
+ * A soft edge as a pile of faint sheets, each a little smaller than the one below: no filter has to be run.
+ * Together they come to the alpha asked for, along a curve near that of a blur.
+ */
+function softened(blur: number, alpha: number): readonly { readonly grow: number; readonly alpha: number }[] {
+  if (blur <= 0) return [{ grow: 0, alpha }];
+  const steps = Math.min(MOST_STEPS, Math.ceil(blur) + 2);
+  const covered = (n: number) => alpha * (3 * (n / steps) ** 2 - 2 * (n / steps) ** 3);
+  return Array.from({ length: steps }, (_, i) => ({
+    grow: blur * (1 - (2 * (i + 0.5)) / steps),
+    alpha: (covered(i + 1) - covered(i)) / Math.max(1 - covered(i), 1e-6),
+  }));
+}
