@@ -37,6 +37,34 @@ describe('pages that would take layout forever end', () => {
     expect(rect.height).toBeLessThan(100 * 20);
   });
 
+  test('one line of a hundred thousand parts from both sides', () => {
+    const line = (times: number) => {
+      const page = pageFrom(
+        `<!doctype html><p id=p dir=rtl style="white-space:nowrap">${'שלום ab 12 '.repeat(times)}<b id=x>x</b>`,
+      );
+      const scene = sceneAt(page, 800);
+      return { height: scene.rect(find(page, '#p'))!.height, x: scene.rect(find(page, '#x'))!.x };
+    };
+    expect(line(34_000).height).toBe(line(1).height);
+    expect(line(34_000).x).toBeLessThan(-1_000_000);
+  });
+
+  test('many thousand lines on a page that scrolls', () => {
+    const page = pageFrom(`<!doctype html><pre id=p>${'x\n'.repeat(150_000)}</pre>`);
+    expect(sceneAt(page, 800).scrollSize.height).toBeGreaterThan(2_000_000);
+  });
+
+  test('outlines and gradients of twenty thousand points', () => {
+    const points = Array.from({ length: 20_000 }, (_, i) => `${i % 100}px ${i % 77}px`).join();
+    const stops = Array.from({ length: 20_000 }, (_, i) => (i % 2 ? '#000' : '#fff')).join();
+    const page = pageFrom(
+      `<!doctype html><style>body{margin:0}#p{height:50px;clip-path:polygon(${points});background:linear-gradient(${stops})}</style><div id=p>`,
+    );
+    const scene = sceneAt(page, 800);
+    expect(scene.hit(200, 20)?.tag).toBe('body');
+    expect(scene.hit(50, 30)?.id).toBe('p');
+  });
+
   test('a megabyte of text in one block', () => {
     const page = pageFrom(`<!doctype html><p id=p>${'over the water and back again '.repeat(36_000)}</p>`);
     const lines = sceneAt(page, 800).rect(find(page, '#p'))!.height / 18;

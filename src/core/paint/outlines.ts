@@ -164,8 +164,14 @@ export function outlineBounds(outline: Outline): Rect {
   if (outline.kind === 'rounded') return outline.rect;
   if (outline.kind === 'ellipse')
     return { x: outline.x - outline.rx, y: outline.y - outline.ry, width: 2 * outline.rx, height: 2 * outline.ry };
-  const xs = outline.points.map(([x]) => x);
-  const ys = outline.points.map(([, y]) => y);
-  const [x, y] = [Math.min(...xs), Math.min(...ys)];
-  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
+  const [first] = outline.points;
+  const bounds = { left: first![0], top: first![1], right: first![0], bottom: first![1] };
+  for (const [x, y] of outline.points) {
+    bounds.left = Math.min(bounds.left, x);
+    bounds.right = Math.max(bounds.right, x);
+    bounds.top = Math.min(bounds.top, y);
+    bounds.bottom = Math.max(bounds.bottom, y);
+  }
+  const { left, top, right, bottom } = bounds;
+  return { x: left, y: top, width: right - left, height: bottom - top };
 }

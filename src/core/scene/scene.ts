@@ -202,7 +202,7 @@ export class Scene {
     const cut = root.overflowX !== 'visible' ? root.overflowX : (body?.overflowX ?? 'visible');
     const stack = [...this.roots];
     for (let node = stack.pop(); node; node = stack.pop()) {
-      stack.push(...node.children);
+      for (const child of node.children) stack.push(child);
       if (node.fixed || node.fragment.kind === 'text') continue;
       const rect = scrolled(node);
       if (!rect) continue;
@@ -218,7 +218,7 @@ export class Scene {
     const out: Rect[] = [];
     const stack = [...this.roots];
     for (let node = stack.pop(); node; node = stack.pop()) {
-      stack.push(...node.children);
+      for (const child of node.children) stack.push(child);
       if (node.fragment.kind !== 'text' || node.fixed) continue;
       const rect = scrolled(node);
       if (rect) out.push(rect);

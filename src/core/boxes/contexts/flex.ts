@@ -427,11 +427,9 @@ function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): n
       groupOf(line.items.filter((item) => alignsBaseline(item, c, which)).map((item) => standing(item, c, which)));
     line.first = group('baseline');
     line.last = group('last baseline');
-    line.cross = Math.max(
-      0,
-      line.first.above + line.first.below,
-      line.last.above + line.last.below,
-      ...line.items.map((item) => crossOf(item, c.row)),
+    line.cross = line.items.reduce(
+      (most, item) => Math.max(most, crossOf(item, c.row)),
+      Math.max(0, line.first.above + line.first.below, line.last.above + line.last.below),
     );
   }
   const definite = !Number.isNaN(c.crossSize);
@@ -686,7 +684,7 @@ export function flexIntrinsic(box: Box, layout: Layout): Intrinsic {
   const gap = style.columnGap === 'normal' ? 0 : resolveLength(style.columnGap, 0) || 0;
   const gaps = gap * Math.max(0, items.length - 1);
   const sum = (key: 'min' | 'max') => items.reduce((total, item) => total + item[key], 0) + gaps;
-  const most = (key: 'min' | 'max') => Math.max(0, ...items.map((item) => item[key]));
+  const most = (key: 'min' | 'max') => items.reduce((all, item) => Math.max(all, item[key]), 0);
   if (style.flexDirection.startsWith('row'))
     return { min: style.flexWrap === 'nowrap' ? sum('min') : most('min'), max: sum('max') };
   const max = style.flexWrap === 'nowrap' ? most('max') : columnsTogether(box, children, items, gap, layout);

@@ -29,11 +29,13 @@ function wrap(box: Box, make: Make, proper: (child: Box) => boolean, inner: Inne
   const flush = () => {
     if (run.some((child) => !isBlank(child))) {
       const made = make({ style: box.computed, outer: 'table-part', inner, parent: box, anonymous: true });
-      made.children.push(...run);
-      for (const child of run) (child as { parent: Box }).parent = made;
+      for (const child of run) {
+        made.children.push(child);
+        (child as { parent: Box }).parent = made;
+      }
       if (inner === 'row') wrap(made, make, (c) => isCell(c), 'flow');
       box.children.push(made);
-    } else box.children.push(...run.filter((child) => !isBlank(child)));
+    } else for (const child of run) if (!isBlank(child)) box.children.push(child);
     run = [];
   };
   for (const child of children) {
@@ -61,12 +63,12 @@ function wrapStray(box: Box, make: Make): void {
         parent: box,
         anonymous: true,
       });
-      table.children.push(...parts.filter((child) => !isBlank(child)));
+      for (const child of parts) if (!isBlank(child)) table.children.push(child);
       for (const child of table.children) (child as { parent: Box }).parent = table;
       wrapTableParts(table, make);
       box.children.push(table);
     }
-    box.children.push(...run.slice(last + 1));
+    for (const child of run.slice(last + 1)) box.children.push(child);
     run = [];
   };
   for (const child of children) {

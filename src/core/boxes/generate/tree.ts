@@ -384,7 +384,7 @@ function wrapRuns(box: Box, building: Building, items: boolean): void {
       });
       for (const child of run) wrapper.children.push(adopt(child, wrapper));
       box.children.push(wrapper);
-    } else box.children.push(...run.filter((child) => !isBlank(child)));
+    } else for (const child of run) if (!isBlank(child)) box.children.push(child);
     run = [];
   };
   for (const child of children) {

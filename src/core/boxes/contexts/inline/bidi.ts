@@ -88,14 +88,23 @@ export function levelsOf(
 /** The parts of a line from left to right. @spec uax9 L2 */
 export function inVisualOrder<T extends { readonly level: number }>(parts: readonly T[]): T[] {
   const out = [...parts];
-  const levels = parts.map((part) => part.level);
-  const lowestOdd = Math.min(...levels.map((level) => (level % 2 === 1 ? level : level + 1)));
-  for (let at = Math.max(0, ...levels); at >= lowestOdd; at--)
+  let highest = 0;
+  let lowestOdd = Infinity;
+  for (const { level } of parts) {
+    highest = Math.max(highest, level);
+    lowestOdd = Math.min(lowestOdd, level % 2 === 1 ? level : level + 1);
+  }
+  for (let at = highest; at >= lowestOdd; at--)
     for (let i = 0; i < out.length; i++) {
       let end = i;
       while (end < out.length && out[end]!.level >= at) end++;
-      if (end > i + 1) out.splice(i, end - i, ...out.slice(i, end).reverse());
+      turnRound(out, i, end);
       i = Math.max(i, end - 1);
     }
   return out;
+}
+
+/** Turns a part of a list round in place: lines may hold more parts than a call can take arguments. */
+function turnRound<T>(list: T[], from: number, to: number): void {
+  for (let a = from, b = to - 1; a < b; a++, b--) [list[a], list[b]] = [list[b]!, list[a]!];
 }
