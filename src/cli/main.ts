@@ -19,6 +19,8 @@ const { version } = createRequire(import.meta.url)('../package.json') as { versi
 async function main(words: readonly string[]): Promise<void> {
   const parser = yargs(words.map((word) => (word === '-' ? STANDARD_INPUT : word)))
     .scriptName('rope-ladder')
+    // One value for each option: what follows may be a page.
+    .parserConfiguration({ 'greedy-arrays': false })
     .usage('$0 <command>\n\nAudits built navigation menus from their markup and style sheets.')
     .command(auditCommand)
     .command(measureCommand)

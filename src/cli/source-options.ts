@@ -1,9 +1,35 @@
+import type { Argv } from 'yargs';
 import type { Page } from '../core/index.js';
 import { loadFile, loadStandardInput } from '../sources/index.js';
 import { STANDARD_INPUT } from './options.js';
 
+/** What reading commands may be told of where a page stands. */
+export interface SourceArguments {
+  root?: string;
+  font?: string[];
+}
+
+/** The options all reading commands share. */
+export const withSources = <T>(argv: Argv<T>): Argv<T & SourceArguments> =>
+  argv
+    .option('root', {
+      type: 'string',
+      describe: 'Folder the site’s absolute addresses start from; nothing beyond it is read',
+    })
+    .option('font', {
+      type: 'string',
+      array: true,
+      describe: 'Font files (.woff2, .woff, .ttf, .otf) visitors have though the page does not bring them',
+    }) as unknown as Argv<T & SourceArguments>;
+
+/** What the options mean for reading a page. */
+export const sourceOptions = ({ root, font }: SourceArguments) => ({
+  ...(root === undefined ? {} : { root }),
+  ...(font === undefined ? {} : { fonts: font }),
+});
+
 /** Reads the page a reading command names. */
-export async function readPage(name: string, root: string | undefined): Promise<Page> {
-  const options = { scripting: true, ...(root === undefined ? {} : { root }) };
+export async function readPage(name: string, args: SourceArguments): Promise<Page> {
+  const options = { scripting: true, ...sourceOptions(args) };
   return name === STANDARD_INPUT ? loadStandardInput(options) : loadFile(name, options);
 }

@@ -4,7 +4,7 @@ import { fileURLToPath, pathToFileURL } from 'node:url';
 import { PageDraft, type Page } from '../core/index.js';
 import type { PageOptions } from '../core/scene/index.js';
 import { bareMetrics, bundledMetrics, webMetrics, type Missing, type NaturalSize } from '../core/boxes/index.js';
-import { openFonts } from './fonts.js';
+import { openFontFiles, openFonts } from './fonts.js';
 import { decode, looksBinary } from './decode.js';
 import { SourceError } from './errors.js';
 import { imageSizeOf } from './image-size.js';
@@ -15,11 +15,14 @@ const SIZE_CAP = 32 * 1024 * 1024;
 export interface FileOptions extends PageOptions {
   /** Folder the site's absolute addresses start from and beyond which nothing is read. */
   readonly root?: string;
+  /** Font files that are there without the page bringing them, as if they were installed. */
+  readonly fonts?: readonly string[];
   /** How wide characters are that neither the page’s fonts nor the default families have. */
   readonly glyphs?: Missing;
 }
 
 interface Site {
+  readonly fonts: readonly string[];
   readonly root: string;
   readonly glyphs?: Missing | undefined;
   readonly folder: string;
@@ -44,6 +47,7 @@ export async function loadFile(path: string, options: FileOptions): Promise<Page
     root,
     folder: dirname(file),
     glyphs: options.glyphs,
+    fonts: options.fonts ?? [],
   });
 }
 
@@ -65,6 +69,7 @@ export async function loadText(html: string, options: FileOptions): Promise<Page
     root,
     folder: root,
     glyphs: options.glyphs,
+    fonts: options.fonts ?? [],
   });
 }
 
@@ -100,7 +105,10 @@ async function gather(draft: PageDraft, site: Site): Promise<Page> {
     for (const url of wanted) resources.set(url, readSheet(url, site, draft));
   }
   const images = new Map(draft.wantedImages().map((url) => [url, readImageSize(url, site)]));
-  const faces = await openFonts(draft.fontFaces(resources), (url) => readBytes(url, site));
+  const own = await openFonts(draft.fontFaces(resources), (url) => readBytes(url, site));
+  const named = new Set(own.map(({ family }) => family.toLowerCase()));
+  const installed = (await openFontFiles(site.fonts)).filter(({ family }) => !named.has(family.toLowerCase()));
+  const faces = [...own, ...installed];
   // The tables of line breaking take long to load; most pages do without.
   const breaks = draft.needsFullBreaks ? (await import('../core/boxes/text/full-breaks.js')).fullBreaks : undefined;
   const base = site.glyphs === 'boxes' ? bareMetrics : bundledMetrics;

@@ -4,6 +4,7 @@ import { dirname, join } from 'node:path';
 import type { Font, FontCollection, Glyph as FontGlyph } from 'fontkit';
 import type { Glyph, OpenFont, WebFace } from '../core/boxes/index.js';
 import type { FontFace } from '../core/sheets/index.js';
+import { SourceError } from './errors.js';
 
 /** More faces than this a page does not need to be measured. */
 const FACE_CAP = 60;
@@ -33,6 +34,37 @@ export async function openFonts(
     }
   }
   return out;
+}
+
+/** Opens font files by their own names, families and weights. Throws SourceError where one cannot be used. */
+export async function openFontFiles(paths: readonly string[]): Promise<WebFace[]> {
+  if (paths.length === 0) return [];
+  const { create } = await import('fontkit');
+  return paths.map((path) => {
+    if (!existsSync(path)) throw new SourceError(`the font ${path} does not exist`, 'Check the path given to --font.');
+    try {
+      const made = create(readFileSync(path));
+      return installedFace('fonts' in made ? (made as FontCollection).fonts[0]! : (made as Font));
+    } catch {
+      throw new SourceError(`${path} is not a font that can be read`, 'Name a .woff2, .woff, .ttf or .otf file.');
+    }
+  });
+}
+
+function installedFace(font: Font): WebFace {
+  const { 'OS/2': os2, name } = font as unknown as Tables;
+  const weight = font.variationAxes['wght'];
+  const heavy = os2?.usWeightClass ?? 400;
+  return {
+    family: name?.records?.preferredFamily?.['en'] ?? font.familyName,
+    weights: weight ? [weight.min, weight.max] : [heavy, heavy],
+    italic: os2?.fsSelection?.italic ?? font.italicAngle !== 0,
+    sizeAdjust: 1,
+    ascentOverride: null,
+    descentOverride: null,
+    lineGapOverride: null,
+    font: wrap(font),
+  };
 }
 
 function webFace(face: FontFace, font: OpenFont): WebFace {
@@ -76,13 +108,15 @@ async function opener(): Promise<(bytes: Uint8Array) => OpenFont | null> {
 
 interface Tables {
   readonly 'OS/2'?: {
-    readonly fsSelection?: { readonly useTypoMetrics?: boolean };
+    readonly fsSelection?: { readonly useTypoMetrics?: boolean; readonly italic?: boolean };
+    readonly usWeightClass?: number;
     readonly typoAscender: number;
     readonly typoDescender: number;
     readonly typoLineGap: number;
     readonly xHeight?: number;
     readonly xAvgCharWidth?: number;
   };
+  readonly name?: { readonly records?: { readonly preferredFamily?: Readonly<Record<string, string>> } };
   readonly head?: { readonly xMin: number; readonly xMax: number };
 }
 

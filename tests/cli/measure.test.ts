@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { join, resolve } from 'node:path';
 import { Site } from '../support/command.js';
 
 const site = new Site({
@@ -119,5 +119,41 @@ describe('measure', () => {
     const ran = site.run(words);
     expect(ran.code).toBe(code);
     expect(ran.err).toMatch(message);
+  });
+});
+
+describe('fonts visitors have', () => {
+  const font = resolve('node_modules/dejavu-fonts-ttf/ttf/DejaVuSans.ttf');
+  const widthOf = (...more: string[]) => {
+    const { out, code } = site.run(['measure', 'lettered.html', ...more]);
+    expect(code).toBe(0);
+    const { widths } = JSON.parse(out) as Model;
+    const { box } = widths['1280']!.elements.find(({ tag }) => tag === 'b')!;
+    return (box as { width: number }).width;
+  };
+  beforeAll(() =>
+    site.put(
+      'lettered.html',
+      '<!doctype html><p style="font:20px DejaVu Sans, Arial"><b style="font-weight:400">Sailings</b>',
+    ),
+  );
+
+  test('are used where the page names them', () => {
+    expect(widthOf('--font', font)).toBeGreaterThan(widthOf() * 1.05);
+  });
+
+  test('may stand before the page', () => {
+    expect(site.run(['measure', '--font', font, '--at', '1280', 'lettered.html']).code).toBe(0);
+  });
+
+  test('that cannot be read are named', () => {
+    for (const [file, message] of [
+      ['gone.ttf', /the font gone\.ttf does not exist/],
+      ['lettered.html', /lettered\.html is not a font that can be read/],
+    ] as const) {
+      const { code, err } = site.run(['measure', 'lettered.html', '--font', file]);
+      expect(code).toBe(3);
+      expect(err).toMatch(message);
+    }
   });
 });

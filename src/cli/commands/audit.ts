@@ -6,14 +6,13 @@ import { EXIT, type ExitCode } from '../errors.js';
 import { finish } from '../finish.js';
 import { parseChecks, parseRange, parseWidth, parseWidths } from '../options.js';
 import { progressOn } from '../progress.js';
-import { readPage } from '../source-options.js';
+import { readPage, withSources, type SourceArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { later } from '../work.js';
 import { auditView } from '../views/audit.js';
 
-interface AuditArguments {
+interface AuditArguments extends SourceArguments {
   pages: string[];
-  root?: string;
   from: number;
   to: number;
   at?: (string | number)[];
@@ -29,16 +28,12 @@ interface AuditArguments {
 }
 
 const builder = (argv: Argv): Argv<AuditArguments> =>
-  argv
+  withSources(argv)
     .positional('pages', {
       type: 'string',
       array: true,
       demandOption: true,
       describe: 'Built pages (HTML files), or - for standard input',
-    })
-    .option('root', {
-      type: 'string',
-      describe: 'Folder the site’s absolute addresses start from; nothing beyond it is read',
     })
     .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
     .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
@@ -72,7 +67,7 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
   for (const name of args.pages) {
     try {
       progress.say(`Reading ${name}`);
-      const page = await readPage(name, args.root);
+      const page = await readPage(name, args);
       results.push(
         auditPage(page, { ...options, onCheck: (id, i, n) => progress.say(`${name}: ${id} (${i + 1} of ${n})`) }),
       );

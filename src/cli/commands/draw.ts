@@ -17,16 +17,15 @@ import { UsageError } from '../errors.js';
 import { parseRange, parseWidth, parseWidths } from '../options.js';
 import { parsePose } from '../pose.js';
 import { progressOn } from '../progress.js';
-import { readPage } from '../source-options.js';
+import { readPage, withSources, type SourceArguments } from '../source-options.js';
 import { later } from '../work.js';
 
 const OVERLAYS = [...MARKS, 'findings'] as const;
 type Overlay = (typeof OVERLAYS)[number];
 
-interface DrawArguments {
+interface DrawArguments extends SourceArguments {
   page: string;
   write: string;
-  root?: string;
   at?: string[];
   from: number;
   to: number;
@@ -39,14 +38,13 @@ interface DrawArguments {
 }
 
 const builder = (argv: Argv): Argv<DrawArguments> =>
-  argv
+  withSources(argv)
     .positional('page', { type: 'string', demandOption: true, describe: 'A built page, or - for standard input' })
     .option('write', {
       type: 'string',
       default: 'menus.svg',
       describe: 'File to write; its ending says the format: .svg or .png',
     })
-    .option('root', { type: 'string', describe: 'Folder the site’s absolute addresses start from' })
     .option('at', {
       type: 'string',
       array: true,
@@ -92,7 +90,7 @@ async function handler(args: ArgumentsCamelCase<DrawArguments>): Promise<void> {
   const overlays = parseMarks(args.marks);
   const progress = await progressOn(process.stderr, false);
   progress.say(`reading ${args.page}`);
-  const page = await readPage(args.page, args.root);
+  const page = await readPage(args.page, args);
   const moves = args.pose ?? [];
   const frames = framesOf(page, {
     from,

@@ -4,28 +4,24 @@ import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { measurePage, type Measured } from '../../core/index.js';
 import { writeWhole } from '../../formats/index.js';
 import { loadFile, SourceError } from '../../sources/index.js';
+import { sourceOptions, withSources, type SourceArguments } from '../source-options.js';
 import { EXIT } from '../errors.js';
 import { finish } from '../finish.js';
 import { parseWidth, parseWidths } from '../options.js';
 import { later } from '../work.js';
 
-interface MeasureArguments {
+interface MeasureArguments extends SourceArguments {
   pages: string[];
-  root?: string;
   at: (string | number)[];
   height: number;
   out?: string;
 }
 
 const builder = (argv: Argv): Argv<MeasureArguments> =>
-  argv
+  withSources(argv)
     .positional('pages', { type: 'string', array: true, demandOption: true, describe: 'Built pages (HTML files)' })
     .option('at', { type: 'string', array: true, default: ['1280'], describe: 'Widths of the viewport, px' })
     .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
-    .option('root', {
-      type: 'string',
-      describe: 'Folder the site’s absolute addresses start from; nothing beyond it is read',
-    })
     .option('out', { type: 'string', describe: 'Write one file a page into this folder instead of printing' })
     .example('$0 measure dist/index.html --at 375', 'Boxes, computed styles, roles and names of every element')
     .example(
@@ -48,7 +44,7 @@ async function handler(args: ArgumentsCamelCase<MeasureArguments>): Promise<void
         sheets,
         // What is measured is set beside a browser, which has no glyphs but those of its fonts.
         glyphs: 'boxes',
-        ...(args.root === undefined ? {} : { root: args.root }),
+        ...sourceOptions(args),
       });
       const measured = measurePage(page, widths, height);
       if (args.out === undefined) done.push(measured);

@@ -1,14 +1,13 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { ladderOf } from '../../core/index.js';
 import { parseRange, parseWidth } from '../options.js';
-import { readPage } from '../source-options.js';
+import { readPage, withSources, type SourceArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { rungsView } from '../views/rungs.js';
 import { later } from '../work.js';
 
-interface RungsArguments {
+interface RungsArguments extends SourceArguments {
   page: string;
-  root?: string;
   from: number;
   to: number;
   height: number;
@@ -17,9 +16,8 @@ interface RungsArguments {
 }
 
 const builder = (argv: Argv): Argv<RungsArguments> =>
-  argv
+  withSources(argv)
     .positional('page', { type: 'string', demandOption: true, describe: 'A built page, or - for standard input' })
-    .option('root', { type: 'string', describe: 'Folder the site’s absolute addresses start from' })
     .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
     .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
     .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
@@ -31,7 +29,7 @@ const builder = (argv: Argv): Argv<RungsArguments> =>
 
 async function handler(args: ArgumentsCamelCase<RungsArguments>): Promise<void> {
   const { from, to } = parseRange(args);
-  const result = ladderOf(await readPage(args.page, args.root), {
+  const result = ladderOf(await readPage(args.page, args), {
     from,
     to,
     height: parseWidth(args.height, '--height'),

@@ -3,16 +3,15 @@ import { longhandsNamed, why } from '../../core/index.js';
 import { UsageError } from '../errors.js';
 import { parseRange, parseWidth, parseWidths } from '../options.js';
 import { oneElement, parsePose } from '../pose.js';
-import { readPage } from '../source-options.js';
+import { readPage, withSources, type SourceArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { whyView } from '../views/why.js';
 import { later } from '../work.js';
 
-interface WhyArguments {
+interface WhyArguments extends SourceArguments {
   page: string;
   selector: string;
   property: string;
-  root?: string;
   at?: string[];
   from: number;
   to: number;
@@ -23,11 +22,10 @@ interface WhyArguments {
 }
 
 const builder = (argv: Argv): Argv<WhyArguments> =>
-  argv
+  withSources(argv)
     .positional('page', { type: 'string', demandOption: true, describe: 'A built page, or - for standard input' })
     .positional('selector', { type: 'string', demandOption: true, describe: 'The element, as in a style sheet' })
     .positional('property', { type: 'string', demandOption: true, describe: 'The property, such as color' })
-    .option('root', { type: 'string', describe: 'Folder the site’s absolute addresses start from' })
     .option('at', { type: 'string', array: true, describe: 'Only these widths, px' })
     .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
     .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
@@ -48,7 +46,7 @@ async function handler(args: ArgumentsCamelCase<WhyArguments>): Promise<void> {
   const property = longhand(args.property.trim().toLowerCase());
   const { from, to } = parseRange(args);
   const at = args.at ? parseWidths(args.at, '--at') : null;
-  const page = await readPage(args.page, args.root);
+  const page = await readPage(args.page, args);
   const element = oneElement(page, args.selector);
   const moves = args.pose ?? [];
   const result = why(page, element, property, {
