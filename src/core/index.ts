@@ -11,6 +11,7 @@ export {
   type Setting,
   type Visitor,
   destinationOf,
+  leadsSomewhere,
   passingBeneath,
   type Destination,
   type Passing,

@@ -25,6 +25,12 @@ describe('what is drawn', () => {
     ['dashes', '#a{border:2px dashed #abcdef}', '<div id=a>x</div>', /stroke-dasharray="4 4"/],
     ['one side alone', '#a{border-bottom:4px solid #abcdef}', '<div id=a>x</div>', /Z" fill="#abcdef"/],
     ['text in its colour', '#a{color:#0a0b0c}', '<div id=a>x</div>', /<g fill="#0a0b0c"><use href="#g\d+"/],
+    [
+      'letters of adjusted size',
+      '#a{font:20px Arial;font-size-adjust:1.0566}',
+      '<div id=a>x</div>',
+      /scale\(0\.0195\d/,
+    ],
     ['a line under text', '#a{color:#0a0b0c}', '<a href=x id=a>x</a>', /<rect [^>]*height="1" fill="#0a0b0c"/],
     [
       'a gradient',

@@ -2,10 +2,9 @@ import { extname } from 'node:path';
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import {
   auditPage,
-  destinationOf,
   framesOf,
+  leadsSomewhere,
   printWidths,
-  setting,
   type AuditResult,
   type Finding,
   type Frame,
@@ -126,7 +125,7 @@ function parseScroll(page: Page, text: string): number | string {
   if (/^\d+(\.\d+)?(px)?$/.test(text)) return Number.parseFloat(text);
   if (!text.startsWith('#'))
     throw new UsageError(`“${text}” is nowhere to scroll to (--scroll)`, 'Write a number of px, or #ID in quotes.');
-  if (!destinationOf(page, setting(1280), text).found)
+  if (!leadsSomewhere(page, text))
     throw new UsageError(
       `no part of ${page.name} is named “${text}”`,
       `Upper and lower case count. Among its names: ${namesOn(page)}.`,

@@ -20,6 +20,7 @@ export {
 export {
   bareMetrics,
   bundledMetrics,
+  adjustedSize,
   type Face,
   type FontRun,
   type Glyph,

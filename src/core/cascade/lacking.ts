@@ -36,7 +36,7 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
   hyphens: { harmless: /^(none|manual)$/, consequence: 'words are not hyphenated by dictionary' },
   'text-autospace': { harmless: /^(normal|no-autospace)$/, consequence: 'no space is added between scripts' },
   'margin-trim': {
-    harmless: /^(none|block|block-start|block-end)/,
+    harmless: /^(none|block|block-start|block-end|block-start block-end|block-end block-start)$/,
     consequence: 'margins are trimmed in the block direction only',
   },
 };

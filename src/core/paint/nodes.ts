@@ -74,7 +74,7 @@ export function locate(
     .filter((made) => made.box.parent === null);
   const top = site.detached.filter((made) => isInTopLayer(made.box));
   for (const made of site.detached) if (!isInTopLayer(made.box)) home(made.box, site)?.push(made);
-  return [...roots, ...top.sort((a, b) => a.box.id - b.box.id)];
+  return [...roots, ...top];
 }
 
 interface Site {

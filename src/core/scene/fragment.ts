@@ -16,11 +16,19 @@ export interface Destination {
   readonly rect: Rect | null;
 }
 
-/** The part of a document a fragment names. @spec html §7.4.6.4 (find a potential indicated element) */
+/** The part of a document a fragment names, or null. @param fragment without its # @spec html §7.4.6.4 (find a potential indicated element) */
 function indicated(document: HtmlDocument, fragment: string): ElementNode | null {
   const named = (name: string) =>
     document.byId(name) ?? document.elements.find((e) => e.tag === 'a' && e.attributes.get('name') === name) ?? null;
   return named(fragment) ?? named(decoded(fragment));
+}
+
+const isTop = (fragment: string): boolean => fragment === '' || fragment.toLowerCase() === 'top';
+
+/** Whether a fragment, with or without its #, leads anywhere on a page. */
+export function leadsSomewhere({ document }: Page, fragment: string): boolean {
+  const name = fragment.replace(/^#/, '');
+  return isTop(name) || indicated(document, name) !== null;
 }
 
 function decoded(fragment: string): string {
@@ -41,7 +49,7 @@ export function destinationOf(page: Page, s: Setting, fragment: string): Destina
   const target = name === '' ? null : indicated(page.document, name);
   const top: Setting = { ...s, scroll: { x: 0, y: 0 } };
   if (!target) {
-    const found = name === '' || name.toLowerCase() === 'top';
+    const found = isTop(name);
     return { target, found, setting: found ? top : s, rect: null };
   }
   const pose = { ...s.pose, target };

@@ -238,6 +238,8 @@ export class Page {
   }
 
   #make(s: Setting): Scene {
+    const { x, y } = s.scroll;
+    if (x !== 0 || y !== 0) return this.scene({ ...s, scroll: { x: 0, y: 0 } }).scrolledTo(s);
     const medium = mediumOf(s, this.#scripting);
     const closed = Object.keys(s.pose).length === 0;
     if (!closed) return this.#posed(s, this.scene({ ...s, pose: CLOSED }));

@@ -36,6 +36,11 @@ export class Scene {
     readonly layout: DocumentLayout,
   ) {}
 
+  /** The same boxes at another scroll position: only where they show and what covers what is worked out anew. */
+  scrolledTo(s: Setting): Scene {
+    return new Scene(s, this.medium, this.document, this.styles, this.boxes, this.layout);
+  }
+
   /** The same boxes and painting with other colours. */
   recoloured(s: Setting, styles: StyleTree): Scene {
     const scene = new Scene(s, this.medium, this.document, styles, this.boxes, this.layout);

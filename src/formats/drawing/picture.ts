@@ -1,5 +1,5 @@
 import type { Rect } from '../../core/base/index.js';
-import { isFormControl, type Box } from '../../core/boxes/index.js';
+import { adjustedSize, isFormControl, type Box } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import type { Page, Scene } from '../../core/index.js';
 import { canvasGround } from '../../core/paint/index.js';
@@ -159,20 +159,21 @@ function drawTextNode(node: PaintNode, scene: Scene, brush: Brush): Shape[] {
   const style = scene.paintStyle(box);
   if (fragment.text.trim() === '' || style.fontSize < 1) return [];
   const face = faceOf(style, brush);
+  const size = adjustedSize(style, face);
   const upright = box.mode === 'horizontal-tb';
-  const baseline = fragment.baseline ?? face.ascent(style.fontSize);
+  const baseline = fragment.baseline ?? face.ascent(size);
   const at = upright
     ? { x: rect.x, baseline: rect.y + baseline, width: rect.width }
-    : { x: 0, baseline: face.ascent(style.fontSize), width: rect.height };
+    : { x: 0, baseline: face.ascent(size), width: rect.height };
   const text = drawText(fragment.text, style, face, at, brush.outlines, brush.definitions);
   const lines = decorations(box, scene).map(({ line, colour }) => {
-    const thick = Math.max(1, Math.round(style.fontSize / 14));
+    const thick = Math.max(1, Math.round(size / 14));
     const y =
       line === 'underline'
         ? at.baseline + thick + 0.5
         : line === 'overline'
-          ? at.baseline - face.ascent(style.fontSize)
-          : at.baseline - style.fontSize * 0.3;
+          ? at.baseline - face.ascent(size)
+          : at.baseline - size * 0.3;
     return shape('rect', { x: at.x, y, width: at.width, height: thick, ...paint('fill', colour) });
   });
   const made = [...lines, text];

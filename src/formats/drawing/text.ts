@@ -1,4 +1,4 @@
-import type { Face, FontRun, Glyph } from '../../core/boxes/index.js';
+import { adjustedSize, type Face, type FontRun, type Glyph } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import { resolveLength, type Rgba } from '../../core/css/index.js';
 import type { Definitions } from './definitions.js';
@@ -66,11 +66,12 @@ export function drawText(
   outlines: Outlines,
   definitions: Definitions,
 ): Shape {
-  const { fontSize: size, color: colour } = style;
+  const { fontSize, color: colour } = style;
+  const size = adjustedSize(style, face);
   const kerning = style.fontKerning !== 'none';
   const shown = text.replace(/[\n\t\u200b\u00ad]/g, ' ').replace(/\s+$/, '');
-  const letter = resolveLength(style.letterSpacing, size);
-  const word = resolveLength(style.wordSpacing, size);
+  const letter = resolveLength(style.letterSpacing, fontSize);
+  const word = resolveLength(style.wordSpacing, fontSize);
   const spaces = shown.match(/[ \u00a0]/g)?.length ?? 0;
   const natural = face.width(shown, size, kerning) + letter * [...shown].length + word * spaces;
   const stretch = spaces > 0 && at.width - natural > 0.5 && text === shown ? (at.width - natural) / spaces : 0;
