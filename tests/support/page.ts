@@ -1,13 +1,22 @@
+import type { PossibleChange } from '../../src/core/scene/index.js';
+import type { HtmlDocument } from '../../src/core/html/index.js';
 import { PageDraft, setting, type ElementNode, type Page, type Scene, type Setting } from '../../src/core/index.js';
-import { compileSelectors } from '../../src/core/css/index.js';
+import { compileSelectors, restContext } from '../../src/core/css/index.js';
 
 /** Files a test page refers to, by the reference as written. */
 export type Files = Readonly<Record<string, string>>;
 
 const URL_BASE = 'file:///site/';
 
+/** What openings of a page can change, told from its document. */
+export type Changes = (document: HtmlDocument) => readonly PossibleChange[];
+
 /** A page from text, with the sheets it refers to. */
-export function pageFrom(html: string, files: Files = {}, options: { scripting?: boolean } = {}): Page {
+export function pageFrom(
+  html: string,
+  files: Files = {},
+  options: { scripting?: boolean; changes?: Changes } = {},
+): Page {
   const draft = new PageDraft(
     { name: 'page.html', url: `${URL_BASE}page.html`, html },
     { scripting: options.scripting ?? true },
@@ -20,7 +29,8 @@ export function pageFrom(html: string, files: Files = {}, options: { scripting?:
       resources.set(url, text === undefined ? null : { name, text });
     }
   }
-  return draft.finish({ resources, images: new Map() });
+  const changes = options.changes?.(draft.document);
+  return draft.finish({ resources, images: new Map(), ...(changes ? { changes } : {}) });
 }
 
 /** A standards-mode page with one sheet and a body. */
@@ -35,13 +45,7 @@ export function find(page: Page, selector: string): ElementNode {
 
 export function findAll(page: Page, selector: string): ElementNode[] {
   const compiled = compileSelectors(selector);
-  const context = {
-    quirks: page.document.quirks,
-    scripting: true,
-    root: page.document.root,
-    scope: null,
-    budget: { left: 1e6 },
-  };
+  const context = restContext(page.document.root, page.document);
   return page.document.elements.filter((e) => compiled.some((s) => s.match(e, context) === true));
 }
 

@@ -63,7 +63,7 @@ function measureWidth(scene: Scene): MeasuredWidth {
       visible: scene.isVisible(element),
       style: resolvedStyle(element, scene),
       ...(isPressable(element) ? { topmost: topmost(rect, scene) } : {}),
-      role: roleOf(element),
+      role: roleOf(element, scene),
       name: nameOf(element, scene),
     };
   });

@@ -1,7 +1,12 @@
 import { SourceText, type LimitLog, type Span } from '../base/index.js';
 import {
+  and,
+  not,
+  or,
   presentationalHints,
+  restContext,
   type BucketKey,
+  type Changeable,
   type Guard,
   type MatchContext,
   type MediaCondition,
@@ -71,15 +76,19 @@ const WORK_PER_ELEMENT = 20_000;
 
 /**
  * Matches every selector once against every element it may concern.
+ * @param changeable attributes some opening can change: what selectors ask of them stays open; null where there are none
  * @spec selectors-4 §17; css-cascade-5 §6 (sorting)
  */
-export function matchDocument(document: HtmlDocument, ruleSet: RuleSet, limits: LimitLog): MatchedDocument {
+export function matchDocument(
+  document: HtmlDocument,
+  ruleSet: RuleSet,
+  limits: LimitLog,
+  changeable: Changeable | null = null,
+): MatchedDocument {
   const buckets = fill(ruleSet, document.quirks);
   const context: MatchContext = {
-    quirks: document.quirks,
-    scripting: document.scripting,
-    root: document.root,
-    scope: null,
+    ...restContext(document.root, document),
+    changeable,
     budget: { left: 2_000_000 + WORK_PER_ELEMENT * document.elements.length },
   };
   const byElement = document.elements.map((element) => matchElement(element, buckets, context));
@@ -120,35 +129,46 @@ function matchElement(element: ElementNode, buckets: Buckets, context: MatchCont
     if (!list) return;
     for (const { rule, selector, id } of list) {
       if (selector.pseudoElement === 'other') continue;
-      const { guard, proximity } = matchScoped(element, rule, selector, context);
-      if (guard === false) continue;
-      const made: Match = {
-        id: proximity === Infinity ? id : `${id}@${proximity}`,
-        origin: rule.origin,
-        rank: 'sheet',
-        layer: rule.layer,
-        specificity: selector.specificity,
-        order: rule.order,
-        proximity,
-        declarations: rule.declarations,
-        conditions: rule.conditions,
-        containers: rule.containers,
-        guard,
-        selector,
-        rule,
-      };
-      if (selector.pseudoElement === null) own.push(made);
-      else pseudo.set(selector.pseudoElement, [...(pseudo.get(selector.pseudoElement) ?? []), made]);
+      for (const { guard, proximity } of matchScoped(element, rule, selector, context)) {
+        const made: Match = {
+          id: proximity === Infinity ? id : `${id}@${proximity}`,
+          origin: rule.origin,
+          rank: 'sheet',
+          layer: rule.layer,
+          specificity: selector.specificity,
+          order: rule.order,
+          proximity,
+          declarations: rule.declarations,
+          conditions: rule.conditions,
+          containers: rule.containers,
+          guard,
+          selector,
+          rule,
+        };
+        if (selector.pseudoElement === null) own.push(made);
+        else pseudo.set(selector.pseudoElement, [...(pseudo.get(selector.pseudoElement) ?? []), made]);
+      }
     }
   };
   consider(buckets.any);
   consider(buckets.tag.get(element.tag.toLowerCase()));
-  for (const name of new Set(element.classes)) consider(buckets.class.get(fold(name)));
+  const classes = context.changeable?.classes(element) ?? NO_CLASSES;
+  for (const name of new Set(classes.length === 0 ? element.classes : [...element.classes, ...classes]))
+    consider(buckets.class.get(fold(name)));
   if (element.id !== null) consider(buckets.id.get(fold(element.id)));
-  own.push(...fromAttributes(element, context.quirks));
+  own.push(...fromAttributes(element, element.attributes, context.quirks));
   own.sort(byStrength);
   for (const list of pseudo.values()) list.sort(byStrength);
   return { own, pseudo };
+}
+
+const NO_CLASSES: readonly string[] = [];
+const NOWHERE: readonly Placed[] = [];
+
+/** A match below one root of a scope, or without scopes. */
+interface Placed {
+  readonly guard: Guard;
+  readonly proximity: number;
 }
 
 /** A scoped selector is tried below every root the element lies under, the nearest one first. @spec css-cascade-6 §2.5 */
@@ -157,27 +177,38 @@ function matchScoped(
   rule: StyleRule,
   selector: Selector,
   context: MatchContext,
-): { guard: Guard; proximity: number } {
+): readonly Placed[] {
   const scope = rule.scopes[rule.scopes.length - 1];
-  if (!scope) return { guard: selector.match(element, context), proximity: Infinity };
+  if (!scope) {
+    const guard = selector.match(element, context);
+    return guard === false ? NOWHERE : [{ guard, proximity: Infinity }];
+  }
   const matches = (list: readonly Selector[], e: ElementNode, root: ElementNode | null) =>
-    list.some((s) => s.match(e, { ...context, scope: root }) === true);
-  let steps = 0;
+    list.reduce<Guard>((found, s) => or(found, s.match(e, { ...context, scope: root })), false);
+  const out: Placed[] = [];
   const passed: ElementNode[] = [];
+  let steps = 0;
   for (let root: ElementNode | null = element; root; root = root.parent, steps++) {
     passed.push(root);
     const holder = root;
-    if (scope.roots ? !matches(scope.roots, root, null) : root !== context.root) continue;
-    if (passed.some((e) => e !== holder && matches(scope.limits, e, holder))) continue;
-    const guard = selector.match(element, { ...context, scope: root });
-    if (guard !== false) return { guard, proximity: steps };
+    const begins = scope.roots ? matches(scope.roots, root, null) : root === context.root;
+    if (begins === false) continue;
+    const ended = passed.reduce<Guard>(
+      (found, e) => (e === holder ? found : or(found, matches(scope.limits, e, holder))),
+      false,
+    );
+    const guard = and(and(begins, not(ended)), selector.match(element, { ...context, scope: root }));
+    if (guard === false) continue;
+    out.push({ guard, proximity: steps });
+    if (guard === true) break;
   }
-  return { guard: false, proximity: Infinity };
+  return out;
 }
 
-function fromAttributes(element: ElementNode, quirks: boolean): Match[] {
+/** What hints and the style attribute say of an element with the given attributes. */
+export function fromAttributes(element: ElementNode, attributes: ElementNode['attributes'], quirks: boolean): Match[] {
   const out: Match[] = [];
-  const hints = presentationalHints(element, quirks);
+  const hints = presentationalHints(element, quirks, attributes);
   if (hints.length > 0) {
     const declarations = hints.map(([name, text]): Declaration => ({
       name,
@@ -187,10 +218,12 @@ function fromAttributes(element: ElementNode, quirks: boolean): Match[] {
     }));
     out.push(fixed(`h:${hints.map((h) => h.join(':')).join(';')}`, 'hint', declarations));
   }
-  const style = element.attributes.get('style');
+  const style = attributes.get('style');
   if (style !== undefined && style.trim() !== '') {
     const declarations = parseStyleAttribute(styleSource(element, style));
-    if (declarations.length > 0) out.push(fixed(`s:${element.index}`, 'inline', declarations));
+    const own = style === element.attributes.get('style');
+    if (declarations.length > 0)
+      out.push(fixed(own ? `s:${element.index}` : `s:${element.index}:${style}`, 'inline', declarations));
   }
   return out;
 }

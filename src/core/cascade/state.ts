@@ -1,5 +1,13 @@
 import type { FactName, StateView } from '../css/index.js';
-import { descendants, isAncestorOrSelf, type ElementNode } from '../html/index.js';
+import {
+  descendants,
+  isAncestorOrSelf,
+  markupWith,
+  type AttributeChanges,
+  type ElementNode,
+  type MarkupChanges,
+  type MarkupView,
+} from '../html/index.js';
 
 /** The state of a page in one pose; anything left out is as the markup has it. */
 export interface PoseState {
@@ -9,11 +17,15 @@ export interface PoseState {
   readonly target?: ElementNode | null;
   /** Elements whose checked, open or popover state differs from the markup. */
   readonly toggled?: ReadonlyMap<ElementNode, boolean>;
+  /** Attributes that differ from the markup: `class` and `style` whole, null where one was taken away. */
+  readonly changed?: MarkupChanges;
 }
 
 /** A state view that also lists where it may differ from the markup. */
 export interface PoseView extends StateView {
-  readonly touches: readonly (readonly [FactName, ElementNode])[];
+  readonly touches: readonly (readonly [FactName | 'markup', ElementNode])[];
+  /** Attributes that differ from the markup, those of opened details and dialogs with them. */
+  readonly changes: MarkupChanges;
 }
 
 function* chain(element: ElementNode | null | undefined): Generator<ElementNode> {
@@ -21,8 +33,8 @@ function* chain(element: ElementNode | null | undefined): Generator<ElementNode>
 }
 
 /** Every fact a pose may make true or false. */
-function touchesOf(pose: PoseState): (readonly [FactName, ElementNode])[] {
-  const out: [FactName, ElementNode][] = [];
+function touchesOf(pose: PoseState, changes: MarkupChanges): PoseView['touches'] {
+  const out: [FactName | 'markup', ElementNode][] = [];
   for (const e of chain(pose.hovered)) out.push(['hover', e]);
   for (const e of chain(pose.active)) out.push(['active', e]);
   for (const e of chain(pose.focused)) out.push(['focus-within', e]);
@@ -31,6 +43,7 @@ function touchesOf(pose: PoseState): (readonly [FactName, ElementNode])[] {
   if (pose.target) out.push(['target', pose.target]);
   for (const e of pose.toggled?.keys() ?? [])
     for (const name of ['checked', 'open', 'popover-open', 'modal'] as const) out.push([name, e]);
+  for (const e of changes.keys()) out.push(['markup', e], ['open', e], ['checked', e]);
   const control = labelledControl(pose.hovered);
   if (control) out.push(['hover', control]);
   return out;
@@ -41,8 +54,13 @@ export function stateView(pose: PoseState): PoseView {
   const control = labelledControl(pose.hovered);
   const within = (outer: ElementNode, inner: ElementNode | null | undefined) =>
     inner != null && isAncestorOrSelf(outer, inner);
+  const changes = changesOf(pose);
+  const markup = markupWith(changes);
   return {
-    touches: touchesOf(pose),
+    touches: touchesOf(pose, changes),
+    changes,
+    attribute: (element, name) => markup.attribute(element, name),
+    hasClass: (element, name) => markup.hasClass(element, name),
     has(name: FactName, element: ElementNode): boolean {
       switch (name) {
         case 'hover':
@@ -59,15 +77,26 @@ export function stateView(pose: PoseState): PoseView {
         case 'target-within':
           return within(element, pose.target);
         case 'checked':
-          return pose.toggled?.get(element) ?? isChecked(element);
+          return pose.toggled?.get(element) ?? isChecked(element, markup);
         case 'open':
-          return pose.toggled?.get(element) ?? isOpen(element);
+          return pose.toggled?.get(element) ?? isOpen(element, markup);
         case 'popover-open':
         case 'modal':
           return pose.toggled?.get(element) ?? false;
       }
     },
   };
+}
+
+const UNCHANGED: MarkupChanges = new Map();
+
+/** Opening details and dialogs sets their attribute. @spec html §4.11.1, §4.11.4 */
+function changesOf({ changed, toggled }: PoseState): MarkupChanges {
+  const opened = [...(toggled ?? [])].filter(([e]) => e.tag === 'details' || e.tag === 'dialog');
+  if (opened.length === 0) return changed ?? UNCHANGED;
+  const out = new Map<ElementNode, AttributeChanges>(changed);
+  for (const [e, on] of opened) out.set(e, new Map([...(out.get(e) ?? []), ['open', on ? '' : null]]));
+  return out;
 }
 
 /** Hovering a label hovers its control. @spec html §4.16.3 (:hover) */
@@ -85,9 +114,12 @@ function rootOf(element: ElementNode): readonly ElementNode[] {
   return [top, ...descendants(top)];
 }
 
-function isChecked(element: ElementNode): boolean {
+function isChecked(element: ElementNode, markup: MarkupView): boolean {
   if (element.tag === 'input')
-    return element.attributes.has('checked') && /^(checkbox|radio)$/i.test(element.attributes.get('type') ?? '');
+    return (
+      markup.attribute(element, 'checked') !== undefined &&
+      /^(checkbox|radio)$/i.test(element.attributes.get('type') ?? '')
+    );
   return element.tag === 'option' && isSelected(element);
 }
 
@@ -102,5 +134,5 @@ function isSelected(option: ElementNode): boolean {
   return options[0] === option && !options.some((e) => e.attributes.has('selected'));
 }
 
-const isOpen = (element: ElementNode): boolean =>
-  (element.tag === 'details' || element.tag === 'dialog') && element.attributes.has('open');
+const isOpen = (element: ElementNode, markup: MarkupView): boolean =>
+  (element.tag === 'details' || element.tag === 'dialog') && markup.attribute(element, 'open') !== undefined;

@@ -1,26 +1,28 @@
 import {
   factsOf,
   holds,
+  printFact,
   type Display,
   type FactName,
   type Medium,
   type MediaCondition,
   type PseudoElement,
-  type StateView,
 } from '../css/index.js';
-import type { ElementNode } from '../html/index.js';
+import { attributesOf, isAncestorOrSelf, type ElementNode } from '../html/index.js';
 import type { Placement } from './adjust.js';
 import { makeBlock, type Block } from './block.js';
 import type { PoseView } from './state.js';
 import { containerHolds, nearestSize, NO_CONTAINERS, type ContainerSizes } from './containers.js';
 import { explainMatches, type Explanation, type Idle } from './explain.js';
 import { computeStyle, flowOf, type ComputeOptions, type FontUnits } from './compute.js';
-import type { Match, MatchedDocument } from './match.js';
+import { fromAttributes, type Match, type MatchedDocument } from './match.js';
 import type { ComputedStyle } from './style.js';
 
 /** The computed styles of a page at one setting. */
 export interface StyleTree {
   readonly medium: Medium;
+  /** The states and attributes the styles were made for. */
+  readonly view: PoseView;
   /** Sizes the container queries were answered with. */
   readonly sizes: ContainerSizes;
   /** Styles by element index. */
@@ -86,7 +88,7 @@ export class Cascade {
   readonly #byElement: (Map<number, Block> | null)[];
   /** Matches of each element that count only under some condition or state. */
   readonly #conditional: readonly (readonly Match[])[];
-  #asked: Map<FactName, Map<ElementNode, number[]>> | null = null;
+  #asked: Map<FactName | 'markup', Map<ElementNode, number[]>> | null = null;
   readonly #pseudoStateful: boolean[];
 
   constructor(
@@ -99,7 +101,7 @@ export class Cascade {
   }
 
   /** All styles at a medium and a state. */
-  styles(medium: Medium, state: StateView, sizes: ContainerSizes = NO_CONTAINERS): StyleTree {
+  styles(medium: Medium, state: PoseView, sizes: ContainerSizes = NO_CONTAINERS): StyleTree {
     const out: ComputedStyle[] = new Array(this.matched.document.elements.length);
     return this.#tree(medium, state, out, null, () => true, sizes);
   }
@@ -109,6 +111,12 @@ export class Cascade {
     const dirty = new Uint8Array(this.matched.document.elements.length);
     for (const [name, element] of view.touches)
       for (const index of this.#dependents().get(name)?.get(element) ?? []) dirty[index] = 1;
+    // A question about an element's attributes may also read those around it.
+    for (const element of view.changes.keys()) {
+      dirty[element.index] = 1;
+      for (const [asked, indexes] of this.#dependents().get('markup') ?? [])
+        if (isAncestorOrSelf(element, asked)) for (const index of indexes) dirty[index] = 1;
+    }
     const out = base.all.slice();
     return this.#tree(
       base.medium,
@@ -121,14 +129,15 @@ export class Cascade {
   }
 
   /** Fact → element it is asked of → elements whose rules ask. */
-  #dependents(): Map<FactName, Map<ElementNode, number[]>> {
+  #dependents(): Map<FactName | 'markup', Map<ElementNode, number[]>> {
     if (this.#asked) return this.#asked;
-    const out = new Map<FactName, Map<ElementNode, number[]>>();
+    const out = new Map<FactName | 'markup', Map<ElementNode, number[]>>();
     this.matched.byElement.forEach(({ own, pseudo }, index) => {
       for (const match of [own, ...pseudo.values()].flat()) {
         for (const fact of factsOf(match.guard)) {
-          let byElement = out.get(fact.name);
-          if (!byElement) out.set(fact.name, (byElement = new Map()));
+          const name = fact.op === 'markup' ? 'markup' : fact.name;
+          let byElement = out.get(name);
+          if (!byElement) out.set(name, (byElement = new Map()));
           const list = byElement.get(fact.element);
           if (!list) byElement.set(fact.element, [index]);
           else if (list[list.length - 1] !== index) list.push(index);
@@ -140,7 +149,7 @@ export class Cascade {
 
   #tree(
     medium: Medium,
-    state: StateView,
+    state: PoseView,
     out: ComputedStyle[],
     base: StyleTree | null,
     stale: (element: ElementNode, parentChanged: boolean) => boolean,
@@ -190,6 +199,7 @@ export class Cascade {
     };
     return {
       medium,
+      view: state,
       sizes,
       all: out,
       of: (element) => out[element.index]!,
@@ -210,6 +220,8 @@ export class Cascade {
     }
     // Beyond 52 conditional matches a number no longer tells the sets apart.
     const known = conditional.length <= MOST_BITS ? this.#byElement[index] : null;
+    const changes = activity.state.changes.get(element);
+    if (changes) return this.#changedBlock(element, attributesOf(element, changes), activity);
     const found = known?.get(bits);
     if (found) return found;
     const matches = this.matched.byElement[index]!.own;
@@ -221,13 +233,34 @@ export class Cascade {
     return block;
   }
 
+  /** The block of an element whose attributes differ from the markup: hints and the style attribute are read anew. */
+  #changedBlock(element: ElementNode, attributes: ElementNode['attributes'], activity: Activity): Block {
+    const rules = this.#matchesOf(element, attributes);
+    return this.#block(rules.filter((m) => isActive(m, element, activity)));
+  }
+
+  #matchesOf(element: ElementNode, attributes: ElementNode['attributes']): readonly Match[] {
+    const { own } = this.matched.byElement[element.index]!;
+    if (attributes === element.attributes) return own;
+    const rules = own.filter((match) => match.rank !== 'hint' && match.rank !== 'inline');
+    return [...rules, ...fromAttributes(element, attributes, this.matched.document.quirks)];
+  }
+
   /** Every declaration of one longhand on an element, strongest first, and what became of each. */
-  explain(element: ElementNode, index: number, tree: StyleTree, state: StateView): Explanation {
-    const activity: Activity = { truth: new Map(), medium: tree.medium, state, styles: tree.all, sizes: tree.sizes };
+  explain(element: ElementNode, index: number, tree: StyleTree): Explanation {
+    const { view } = tree;
+    const activity: Activity = {
+      truth: new Map(),
+      medium: tree.medium,
+      state: view,
+      styles: tree.all,
+      sizes: tree.sizes,
+    };
     const flow = flowOf(tree.of(element));
     const idle = (match: Match) => whyInactive(match, element, activity);
     const { quirks } = this.matched.document;
-    return explainMatches(this.matched.byElement[element.index]!.own, index, flow, idle, quirks);
+    const matches = this.#matchesOf(element, attributesOf(element, view.changes.get(element)));
+    return explainMatches(matches, index, flow, idle, quirks);
   }
 
   /** The block with the last frames of animations that keep them, or null. @spec css-animations-1 §3.9 (fill-mode) */
@@ -300,7 +333,7 @@ function placementCode({ root, atomic, control, parentDisplay }: Placement): num
 interface Activity {
   readonly truth: Map<MediaCondition, boolean>;
   readonly medium: Medium;
-  readonly state: StateView;
+  readonly state: PoseView;
   readonly styles: readonly ComputedStyle[];
   readonly sizes: ContainerSizes;
 }
@@ -317,7 +350,7 @@ function whyInactive(match: Match, element: ElementNode, activity: Activity): Id
   if (query) return { why: 'container', text: query.text };
   return holds(match.guard, state)
     ? null
-    : { why: 'state', text: [...new Set([...factsOf(match.guard)].map((f) => `:${f.name}`))].join(' ') };
+    : { why: 'state', text: [...new Set([...factsOf(match.guard)].map(printFact))].join(' ') };
 }
 
 /** The same as a plain answer, for the many times it is asked. */

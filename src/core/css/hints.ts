@@ -293,12 +293,16 @@ const READERS: Readonly<Record<string, Reader>> = {
  * The declarations an element's attributes stand for, at author level with zero specificity.
  * @spec html §15.3, §15.4 (presentational hints), css-cascade-5 §6.4.3
  */
-export function presentationalHints(element: ElementNode, quirks: boolean): readonly Hint[] {
-  const reader = element.attributes.size === 0 ? undefined : element.namespace === 'svg' ? svg : READERS[element.tag];
+export function presentationalHints(
+  element: ElementNode,
+  quirks: boolean,
+  attributes: ElementNode['attributes'] = element.attributes,
+): readonly Hint[] {
+  const reader = attributes.size === 0 ? undefined : element.namespace === 'svg' ? svg : READERS[element.tag];
   const lost = quirks && DEFAULT_MARGINS.has(element.tag) ? lostMargins(element) : NONE;
   if (!reader) return lost;
   const out = [...lost];
-  reader(element, out);
+  reader(attributes === element.attributes ? element : { ...element, attributes }, out);
   return out;
 }
 

@@ -1,2 +1,12 @@
 export * from './document.js';
 export { parseHtml, splitTokens, DEPTH_CAP } from './parse.js';
+export {
+  attributesOf,
+  ChangedMarkup,
+  MARKUP,
+  markupWith,
+  withClasses,
+  type AttributeChanges,
+  type MarkupChanges,
+  type MarkupView,
+} from './markup.js';

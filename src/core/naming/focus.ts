@@ -1,102 +1,107 @@
-import type { ElementNode } from '../html/index.js';
+import { MARKUP, type ElementNode, type MarkupView } from '../html/index.js';
 import type { Scene } from '../scene/index.js';
 
 /** The tabindex attribute as a number; null where it is absent or malformed. @spec html §6.6.3 */
-export function tabIndexOf(element: ElementNode): number | null {
-  const match = /^\s*(-?\d+)/.exec(element.attributes.get('tabindex') ?? '');
+export function tabIndexOf(element: ElementNode, m: MarkupView = MARKUP): number | null {
+  const match = /^\s*(-?\d+)/.exec(m.attribute(element, 'tabindex') ?? '');
   return match ? Number(match[1]) : null;
 }
 
-function isDisabled(element: ElementNode): boolean {
-  if (element.attributes.has('disabled')) return true;
+export function isDisabled(element: ElementNode, m: MarkupView = MARKUP): boolean {
+  if (m.attribute(element, 'disabled') !== undefined) return true;
   for (let e = element.parent, child = element; e; child = e, e = e.parent) {
-    if (e.tag === 'fieldset' && e.attributes.has('disabled'))
+    if (e.tag === 'fieldset' && m.attribute(e, 'disabled') !== undefined)
       return !(child.tag === 'legend' && e.elements.find((x) => x.tag === 'legend') === child);
   }
   return false;
 }
 
 /** Whether the element takes focus without a tabindex. @spec html §6.6.2 */
-export function isNativelyFocusable(element: ElementNode): boolean {
+export function isNativelyFocusable(element: ElementNode, m: MarkupView = MARKUP): boolean {
   if (element.namespace === 'svg')
-    return element.tag === 'a' && (element.attributes.has('href') || element.attributes.has('xlink:href'));
+    return (
+      element.tag === 'a' &&
+      (m.attribute(element, 'href') !== undefined || m.attribute(element, 'xlink:href') !== undefined)
+    );
   if (element.namespace !== 'html') return false;
   switch (element.tag) {
     case 'a':
     case 'area':
-      return element.attributes.has('href');
+      return m.attribute(element, 'href') !== undefined;
     case 'button':
     case 'select':
     case 'textarea':
-      return !isDisabled(element);
+      return !isDisabled(element, m);
     case 'input':
-      return !isDisabled(element) && (element.attributes.get('type') ?? '').toLowerCase() !== 'hidden';
+      return !isDisabled(element, m) && (m.attribute(element, 'type') ?? '').toLowerCase() !== 'hidden';
     case 'iframe':
       return true;
     case 'audio':
     case 'video':
-      return element.attributes.has('controls');
+      return m.attribute(element, 'controls') !== undefined;
     case 'summary':
       return element.parent?.tag === 'details' && element.parent.elements.find((e) => e.tag === 'summary') === element;
     default: {
-      const editable = element.attributes.get('contenteditable');
+      const editable = m.attribute(element, 'contenteditable');
       return editable === '' || editable?.toLowerCase() === 'true' || editable?.toLowerCase() === 'plaintext-only';
     }
   }
 }
 
-export const isFocusable = (element: ElementNode): boolean =>
-  isNativelyFocusable(element) || (tabIndexOf(element) !== null && !(isFormControl(element) && isDisabled(element)));
+export const isFocusable = (element: ElementNode, m: MarkupView = MARKUP): boolean =>
+  isNativelyFocusable(element, m) ||
+  (tabIndexOf(element, m) !== null && !(isFormControl(element) && isDisabled(element, m)));
 const isFormControl = (element: ElementNode): boolean =>
   ['button', 'input', 'select', 'textarea'].includes(element.tag);
 
 /** Whether focus can come to the element in a scene: rendered, visible and not inert. */
 export function canTakeFocus(element: ElementNode, scene: Scene): boolean {
-  if (!isFocusable(element)) return false;
+  if (!isFocusable(element, scene)) return false;
   if (element.tag === 'area') return areaIsRendered(element, scene);
   if (!scene.box(element) && scene.style(element).display !== 'contents') return false;
   if (scene.style(element).visibility !== 'visible' || (!scene.box(element) && scene.style(element).display === 'none'))
     return false;
-  return !isInert(element);
+  return !isInert(element, scene);
 }
 
 function areaIsRendered(area: ElementNode, scene: Scene): boolean {
   const name = area.parent?.attributes.get('name');
   return scene.document.elements.some(
-    (e) => e.tag === 'img' && name !== undefined && e.attributes.get('usemap') === `#${name}` && scene.box(e) !== null,
+    (e) =>
+      e.tag === 'img' && name !== undefined && scene.attribute(e, 'usemap') === `#${name}` && scene.box(e) !== null,
   );
 }
 
-export function isInert(element: ElementNode): boolean {
-  for (let e: ElementNode | null = element; e; e = e.parent) if (e.attributes.has('inert')) return true;
+export function isInert(element: ElementNode, scene: MarkupView = MARKUP): boolean {
+  for (let e: ElementNode | null = element; e; e = e.parent) if (scene.attribute(e, 'inert') !== undefined) return true;
   return false;
 }
 
 function isTabStop(element: ElementNode, scene: Scene): boolean {
-  const index = tabIndexOf(element);
+  const index = tabIndexOf(element, scene);
   if (index !== null && index < 0) return false;
   if (!canTakeFocus(element, scene)) return false;
   return (
     element.tag !== 'input' ||
-    (element.attributes.get('type') ?? '').toLowerCase() !== 'radio' ||
+    (scene.attribute(element, 'type') ?? '').toLowerCase() !== 'radio' ||
     isRadioStop(element, scene)
   );
 }
 
 /** Of a group of radio buttons only one is a stop. @spec html §4.10.5.1.17, §6.6.4 */
 function isRadioStop(radio: ElementNode, scene: Scene): boolean {
-  const name = radio.attributes.get('name');
+  const name = scene.attribute(radio, 'name');
   if (!name) return true;
   const form = formOf(radio);
   const group = scene.document.elements.filter(
     (e) =>
       e.tag === 'input' &&
-      (e.attributes.get('type') ?? '').toLowerCase() === 'radio' &&
-      e.attributes.get('name') === name &&
+      (scene.attribute(e, 'type') ?? '').toLowerCase() === 'radio' &&
+      scene.attribute(e, 'name') === name &&
       formOf(e) === form &&
       canTakeFocus(e, scene),
   );
-  const checked = group.find((e) => e.attributes.has('checked'));
+  const checked = group.find((e) => scene.attribute(e, 'checked') !== undefined);
   return checked ? checked === radio : group[0] === radio;
 }
 
@@ -110,21 +115,21 @@ function isScrollStop(element: ElementNode, scene: Scene): boolean {
   const box = scene.box(element);
   if (
     !box ||
-    tabIndexOf(element) !== null ||
-    isNativelyFocusable(element) ||
+    tabIndexOf(element, scene) !== null ||
+    isNativelyFocusable(element, scene) ||
     element === scene.document.root ||
     element === scene.document.body
   )
     return false;
   const style = scene.style(element);
   if (!['auto', 'scroll'].includes(style.overflowX) && !['auto', 'scroll'].includes(style.overflowY)) return false;
-  if (style.visibility !== 'visible' || isInert(element) || !scrolls(element, scene)) return false;
+  if (style.visibility !== 'visible' || isInert(element, scene) || !scrolls(element, scene)) return false;
   return !hasFocusable(element, scene);
 }
 
 function hasFocusable(element: ElementNode, scene: Scene): boolean {
   return element.elements.some(
-    (child) => (canTakeFocus(child, scene) && (tabIndexOf(child) ?? 0) >= 0) || hasFocusable(child, scene),
+    (child) => (canTakeFocus(child, scene) && (tabIndexOf(child, scene) ?? 0) >= 0) || hasFocusable(child, scene),
   );
 }
 
@@ -151,7 +156,7 @@ function scrolls(element: ElementNode, scene: Scene): boolean {
  */
 export function tabOrder(scene: Scene): readonly ElementNode[] {
   const stops = scene.document.elements.filter((e) => isTabStop(e, scene) || isScrollStop(e, scene));
-  const rank = (e: ElementNode) => tabIndexOf(e) || Infinity;
+  const rank = (e: ElementNode) => tabIndexOf(e, scene) || Infinity;
   return stops
     .map((element, i) => ({ element, i }))
     .sort((a, b) => (rank(a.element) === rank(b.element) ? a.i - b.i : rank(a.element) - rank(b.element)))

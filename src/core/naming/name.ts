@@ -26,14 +26,16 @@ interface Walk {
 
 /** The accessible name of an element. @spec accname-1.2 §4.3 */
 export function nameOf(element: ElementNode, scene: Scene): string {
-  const role = roleOf(element);
+  const role = roleOf(element, scene);
   if (NAMELESS.has(role) && element.tag !== 'summary') return '';
   return collapseSpace(compute(element, { scene, visited: new Set(), referenced: false, recursing: false }));
 }
 
 function isHidden(element: ElementNode, scene: Scene): boolean {
   const style = scene.style(element);
-  return style.display === 'none' || style.visibility !== 'visible' || element.attributes.get('aria-hidden') === 'true';
+  return (
+    style.display === 'none' || style.visibility !== 'visible' || scene.attribute(element, 'aria-hidden') === 'true'
+  );
 }
 
 function compute(element: ElementNode, walk: Walk): string {
@@ -45,28 +47,29 @@ function compute(element: ElementNode, walk: Walk): string {
     const named = fromReferences(element, walk);
     if (named !== '') return named;
   }
-  const role = roleOf(element);
+  const role = roleOf(element, scene);
   const control = walk.recursing ? embedded(element, role, walk) : null;
   if (control !== null) return control;
-  const label = collapseSpace(element.attributes.get('aria-label') ?? '');
+  const label = collapseSpace(scene.attribute(element, 'aria-label') ?? '');
   if (label !== '') return label;
-  const native = fromMarkup(element, role, walk);
+  const native = fromMarkup(element, walk);
   if (native !== null && native.trim() !== '') return native;
   if (FROM_CONTENT.has(role) || element.tag === 'summary' || walk.recursing) {
     const text = fromContent(element, walk);
     if (text.trim() !== '') return text;
   }
-  return tooltip(element);
+  return tooltip(element, scene);
 }
 
-function tooltip(element: ElementNode): string {
-  const title = element.attributes.get('title') ?? '';
-  return title.trim() !== '' ? title : (element.attributes.get('placeholder') ?? '');
+function tooltip(element: ElementNode, scene: Scene): string {
+  const title = scene.attribute(element, 'title') ?? '';
+  return title.trim() !== '' ? title : (scene.attribute(element, 'placeholder') ?? '');
 }
 
 /** Step 2B */
 function fromReferences(element: ElementNode, walk: Walk): string {
-  const ids = splitTokens(element.attributes.get('aria-labelledby') ?? '');
+  const { scene } = walk;
+  const ids = splitTokens(scene.attribute(element, 'aria-labelledby') ?? '');
   const parts = ids.map((id) => walk.scene.document.byId(id)).filter((e) => e !== null);
   return parts
     .map((part) =>
@@ -83,22 +86,23 @@ function fromReferences(element: ElementNode, walk: Walk): string {
 
 /** Step 2C: a control inside a label counts by its value. */
 function embedded(element: ElementNode, role: string, walk: Walk): string | null {
+  const { scene } = walk;
   if (role === 'textbox' || role === 'searchbox')
-    return element.tag === 'input' ? (element.attributes.get('value') ?? '') : fromContent(element, walk);
+    return element.tag === 'input' ? (scene.attribute(element, 'value') ?? '') : fromContent(element, walk);
   if (role === 'combobox' || role === 'listbox') {
     const options =
       element.tag === 'select' ? element.elements.flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e])) : [];
-    const chosen = options.filter((e) => e.attributes.has('selected'));
+    const chosen = options.filter((e) => scene.attribute(e, 'selected') !== undefined);
     const shown = chosen.length > 0 ? chosen : role === 'combobox' ? options.slice(0, 1) : [];
     return element.tag === 'input'
-      ? (element.attributes.get('value') ?? '')
+      ? (scene.attribute(element, 'value') ?? '')
       : shown.map((e) => fromContent(e, walk)).join(' ');
   }
   if (role === 'slider' || role === 'spinbutton' || role === 'scrollbar')
     return (
-      element.attributes.get('aria-valuetext') ??
-      element.attributes.get('aria-valuenow') ??
-      element.attributes.get('value') ??
+      scene.attribute(element, 'aria-valuetext') ??
+      scene.attribute(element, 'aria-valuenow') ??
+      scene.attribute(element, 'value') ??
       ''
     );
   return null;
@@ -107,8 +111,9 @@ function embedded(element: ElementNode, role: string, walk: Walk): string | null
 const LABELLED = new Set(['input', 'select', 'textarea', 'button', 'meter', 'output', 'progress']);
 
 /** Step 2E: what the host language says. @spec html-aam §4.1 */
-function fromMarkup(element: ElementNode, role: string, walk: Walk): string | null {
-  const { attributes, tag } = element;
+function fromMarkup(element: ElementNode, walk: Walk): string | null {
+  const { tag } = element;
+  const { scene } = walk;
   if (element.namespace === 'svg') return childText(element, 'title', walk);
   if (LABELLED.has(tag)) {
     const labels = labelsOf(element, walk.scene);
@@ -118,18 +123,17 @@ function fromMarkup(element: ElementNode, role: string, walk: Walk): string | nu
     if (text.trim() !== '') return text;
   }
   if (tag === 'input') {
-    const type = (attributes.get('type') ?? '').toLowerCase();
+    const type = (scene.attribute(element, 'type') ?? '').toLowerCase();
     if (type === 'submit' || type === 'reset' || type === 'button')
-      return attributes.get('value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
-    if (type === 'image') return attributes.get('alt') ?? attributes.get('title') ?? 'Submit';
+      return scene.attribute(element, 'value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
+    if (type === 'image') return scene.attribute(element, 'alt') ?? scene.attribute(element, 'title') ?? 'Submit';
     return null;
   }
-  if (tag === 'img' || tag === 'area') return attributes.get('alt') ?? null;
+  if (tag === 'img' || tag === 'area') return scene.attribute(element, 'alt') ?? null;
   if (tag === 'fieldset') return childText(element, 'legend', walk);
   if (tag === 'table') return childText(element, 'caption', walk);
   if (tag === 'figure') return childText(element, 'figcaption', walk);
-  if (tag === 'optgroup' || tag === 'option') return attributes.get('label') ?? null;
-  void role;
+  if (tag === 'optgroup' || tag === 'option') return scene.attribute(element, 'label') ?? null;
   return null;
 }
 
@@ -141,11 +145,12 @@ function childText(element: ElementNode, tag: string, walk: Walk): string | null
 /** Labels by `for` and by nesting. @spec html §4.10.4 */
 function labelsOf(element: ElementNode, scene: Scene): readonly ElementNode[] {
   const wrapping: ElementNode[] = [];
-  for (let e = element.parent; e; e = e.parent) if (e.tag === 'label' && !e.attributes.has('for')) wrapping.push(e);
+  for (let e = element.parent; e; e = e.parent)
+    if (e.tag === 'label' && !scene.attribute(e, 'for') !== undefined) wrapping.push(e);
   const pointing =
     element.id === null
       ? []
-      : scene.document.elements.filter((e) => e.tag === 'label' && e.attributes.get('for') === element.id);
+      : scene.document.elements.filter((e) => e.tag === 'label' && scene.attribute(e, 'for') === element.id);
   return [...pointing, ...wrapping].sort((a, b) => a.index - b.index);
 }
 
@@ -162,7 +167,7 @@ function fromContent(element: ElementNode, walk: Walk): string {
       text += block ? ` ${part} ` : part;
     }
   }
-  for (const id of splitTokens(element.attributes.get('aria-owns') ?? '')) {
+  for (const id of splitTokens(scene.attribute(element, 'aria-owns') ?? '')) {
     const owned = scene.document.byId(id);
     if (owned) text += ` ${compute(owned, inner)}`;
   }

@@ -1,5 +1,5 @@
 import names from './roles.json' with { type: 'json' };
-import { closest, splitTokens, type ElementNode } from '../html/index.js';
+import { closest, MARKUP, splitTokens, type ElementNode, type MarkupView } from '../html/index.js';
 import { isFocusable } from './focus.js';
 
 const KNOWN = new Set<string>(names);
@@ -80,76 +80,80 @@ const FIXED: Readonly<Record<string, string>> = {
 };
 
 /** Roles whose explicit none is ignored because the element is focusable or has a global attribute. @spec wai-aria-1.2 §9.1 */
-function keepsSemantics(element: ElementNode): boolean {
-  return isFocusable(element) || [...element.attributes.keys()].some((name) => GLOBAL.test(name));
+function keepsSemantics(element: ElementNode, m: MarkupView): boolean {
+  return (
+    isFocusable(element, m) || [...element.attributes.keys()].some((name) => GLOBAL.test(name) && has(element, name, m))
+  );
 }
 
 /** The role of an element: its own valid role, or what the markup means. @spec html-aam §3, wai-aria-1.2 §8.1 */
-export function roleOf(element: ElementNode): string {
-  for (const role of splitTokens((element.attributes.get('role') ?? '').toLowerCase())) {
+export function roleOf(element: ElementNode, m: MarkupView = MARKUP): string {
+  for (const role of splitTokens((m.attribute(element, 'role') ?? '').toLowerCase())) {
     if (!KNOWN.has(role) && !role.startsWith('graphics-') && !role.startsWith('doc-')) continue;
     if (role === 'none' || role === 'presentation') {
-      if (keepsSemantics(element)) continue;
+      if (keepsSemantics(element, m)) continue;
       return 'none';
     }
-    if ((role === 'region' || role === 'form') && !hasName(element)) continue;
+    if ((role === 'region' || role === 'form') && !hasName(element, m)) continue;
     return role === 'img' ? 'image' : role;
   }
-  return implicitRole(element);
+  return implicitRole(element, m);
 }
 
-const hasName = (element: ElementNode): boolean =>
-  ['aria-label', 'aria-labelledby', 'title'].some((name) => (element.attributes.get(name) ?? '').trim() !== '');
+const has = (element: ElementNode, name: string, m: MarkupView): boolean => m.attribute(element, name) !== undefined;
 
-function implicitRole(element: ElementNode): string {
-  const { tag, attributes } = element;
+const hasName = (element: ElementNode, m: MarkupView): boolean =>
+  ['aria-label', 'aria-labelledby', 'title'].some((name) => (m.attribute(element, name) ?? '').trim() !== '');
+
+function implicitRole(element: ElementNode, m: MarkupView): string {
+  const { tag } = element;
   if (element.namespace === 'svg')
-    return tag === 'svg' ? 'graphics-document' : tag === 'a' && attributes.has('href') ? 'link' : 'generic';
+    return tag === 'svg' ? 'graphics-document' : tag === 'a' && has(element, 'href', m) ? 'link' : 'generic';
   switch (tag) {
     case 'a':
     case 'area':
-      return attributes.has('href') ? 'link' : 'generic';
+      return has(element, 'href', m) ? 'link' : 'generic';
     case 'aside':
-      return scoped(element) && !hasName(element) ? 'generic' : 'complementary';
+      return scoped(element, m) && !hasName(element, m) ? 'generic' : 'complementary';
     case 'footer':
-      return scoped(element) ? 'generic' : 'contentinfo';
+      return scoped(element, m) ? 'generic' : 'contentinfo';
     case 'header':
-      return scoped(element) ? 'generic' : 'banner';
+      return scoped(element, m) ? 'generic' : 'banner';
     case 'form':
-      return hasName(element) ? 'form' : 'generic';
+      return hasName(element, m) ? 'form' : 'generic';
     case 'section':
-      return hasName(element) ? 'region' : 'generic';
+      return hasName(element, m) ? 'region' : 'generic';
     case 'img':
-      return attributes.get('alt') === '' && !hasName(element) ? 'none' : 'image';
+      return m.attribute(element, 'alt') === '' && !hasName(element, m) ? 'none' : 'image';
     case 'input':
-      return input(element);
+      return input(element, m);
     case 'li':
       return element.parent && ['ul', 'ol', 'menu'].includes(element.parent.tag) ? 'listitem' : 'generic';
     case 'select':
-      return attributes.has('multiple') || Number(attributes.get('size') ?? 1) > 1 ? 'listbox' : 'combobox';
+      return has(element, 'multiple', m) || Number(m.attribute(element, 'size') ?? 1) > 1 ? 'listbox' : 'combobox';
     case 'td':
-      return cellRole(element, 'cell');
+      return cellRole(element, 'cell', m);
     case 'th':
-      return header(element);
+      return header(element, m);
     default:
       return FIXED[tag] ?? 'generic';
   }
 }
 
 /** header and footer are landmarks only outside sectioning content. */
-const scoped = (element: ElementNode): boolean =>
+const scoped = (element: ElementNode, m: MarkupView): boolean =>
   element.parent !== null &&
   closest(
     element.parent,
     (e) =>
       SECTIONING.has(e.tag) ||
-      ['article', 'complementary', 'main', 'navigation', 'region'].includes(e.attributes.get('role') ?? ''),
+      ['article', 'complementary', 'main', 'navigation', 'region'].includes(m.attribute(e, 'role') ?? ''),
   ) !== null;
 
-function input(element: ElementNode): string {
-  const type = (element.attributes.get('type') ?? '').toLowerCase();
+function input(element: ElementNode, m: MarkupView): string {
+  const type = (m.attribute(element, 'type') ?? '').toLowerCase();
   const role = INPUTS[type];
-  if (element.attributes.has('list') && (role === 'textbox' || role === 'searchbox')) return 'combobox';
+  if (has(element, 'list', m) && (role === 'textbox' || role === 'searchbox')) return 'combobox';
   return (
     role ??
     (['date', 'time', 'month', 'week', 'datetime-local', 'color', 'file', 'password', 'hidden'].includes(type)
@@ -162,13 +166,14 @@ function tableOf(element: ElementNode): ElementNode | null {
   return closest(element, (e) => e.tag === 'table');
 }
 
-function cellRole(element: ElementNode, role: string): string {
-  const kind = tableOf(element)?.attributes.get('role');
+function cellRole(element: ElementNode, role: string, m: MarkupView): string {
+  const table = tableOf(element);
+  const kind = table ? m.attribute(table, 'role') : undefined;
   return kind === 'grid' || kind === 'treegrid' ? 'gridcell' : role;
 }
 
-function header(element: ElementNode): string {
-  const scope = (element.attributes.get('scope') ?? '').toLowerCase();
+function header(element: ElementNode, m: MarkupView): string {
+  const scope = (m.attribute(element, 'scope') ?? '').toLowerCase();
   if (scope === 'row' || scope === 'rowgroup') return 'rowheader';
   if (scope === 'col' || scope === 'colgroup') return 'columnheader';
   const inHead = closest(element, (e) => e.tag === 'thead') !== null;

@@ -26,8 +26,8 @@ import {
   type MatchedDocument,
   type StyleTree,
 } from '../cascade/index.js';
-import { compileSelectors, factsOf, holds } from '../css/index.js';
-import { parseHtml, type ElementNode, type HtmlDocument } from '../html/index.js';
+import { compileSelectors, factsOf, holds, restContext } from '../css/index.js';
+import { parseHtml, splitTokens, type ElementNode, type HtmlDocument, type MarkupChanges } from '../html/index.js';
 import {
   baseUrl,
   collectSheets,
@@ -37,6 +37,7 @@ import {
   type RuleSet,
   type SheetCache,
 } from '../sheets/index.js';
+import { ChangeableMarkup, nativeChanges, type PossibleChange } from './changeable.js';
 import { Scene } from './scene.js';
 import { CLOSED, mediumOf, setting, type Setting } from './setting.js';
 
@@ -58,6 +59,8 @@ export interface PageParts {
   readonly metrics?: TextMetrics;
   /** Line breaking by the whole of UAX 14; without it text outside European scripts is broken at spaces. */
   readonly breaks?: LineBreaks;
+  /** Attributes openings can change: poses may change these and no others. */
+  readonly changes?: readonly PossibleChange[];
 }
 
 /** A parsed page whose sheets are still being gathered: whoever can read files asks what is wanted and hands it in. */
@@ -139,8 +142,16 @@ export class Page {
   readonly #breaks: LineBreaks | null;
   readonly #images: ImageSizes;
   readonly #scenes = new Map<string, Scene>();
-  readonly #trees: { readonly styles: StyleTree; readonly tree: BoxTree; readonly memory: LayoutMemory }[] = [];
+  readonly #trees: {
+    readonly styles: StyleTree;
+    readonly markup: string;
+    readonly tree: BoxTree;
+    readonly memory: LayoutMemory;
+  }[] = [];
   readonly #scripting: boolean;
+  readonly #changeable: ChangeableMarkup | null;
+  /** Whether generated content reads attributes. */
+  readonly #contentReads: boolean;
   /** Whether anything depends on the sizes of containers. */
   readonly #asksContainers: boolean;
   #touched: Touched | null = null;
@@ -164,7 +175,11 @@ export class Page {
       const url = resolveUrl(reference, base);
       return url === null ? null : (parts.images.get(url) ?? null);
     };
-    this.#cascade = new Cascade(matchDocument(this.document, this.ruleSet, this.#log), fontUnits(this.#metrics));
+    const changes = [...nativeChanges(this.document), ...(parts.changes ?? [])];
+    this.#changeable = changes.length === 0 ? null : new ChangeableMarkup(changes);
+    const matched = matchDocument(this.document, this.ruleSet, this.#log, this.#changeable);
+    this.#cascade = new Cascade(matched, fontUnits(this.#metrics));
+    this.#contentReads = this.ruleSet.rules.some((r) => r.declarations.some((d) => /\battr\(/i.test(d.text)));
   }
 
   /** The fonts the page's text is measured in. */
@@ -197,20 +212,14 @@ export class Page {
   find(selector: string): readonly ElementNode[] {
     const compiled = compileSelectors(selector);
     const { document } = this;
-    const context = {
-      quirks: document.quirks,
-      scripting: this.#scripting,
-      root: document.root,
-      scope: null,
-      budget: { left: 1e7 },
-    };
+    const context = restContext(document.root, document);
     const rest = stateView({});
     return document.elements.filter((e) => compiled.some((s) => holds(s.match(e, context), rest)));
   }
 
   /** What became of every declaration of a longhand on an element at a setting. */
   explain(element: ElementNode, index: number, s: Setting): Explanation {
-    return this.#cascade.explain(element, index, this.scene(s).styles, stateView(s.pose));
+    return this.#cascade.explain(element, index, this.scene(s).styles);
   }
 
   /** Whether any rule under a media condition speaks of an element or its pseudo-elements. */
@@ -234,12 +243,24 @@ export class Page {
   #keyOf({ width, height, visitor, pose, scroll }: Setting): string {
     const id = (e: ElementNode | null | undefined) => (e ? e.index : '');
     const toggled = [...(pose.toggled ?? [])].map(([e, on]) => `${e.index}${on ? '+' : '-'}`).join();
-    return `${width}x${height}/${visitor}/${id(pose.hovered)}/${id(pose.focused)}/${id(pose.active)}/${id(pose.target)}/${toggled}/${scroll.x},${scroll.y}`;
+    return `${width}x${height}/${visitor}/${id(pose.hovered)}/${id(pose.focused)}/${id(pose.active)}/${id(pose.target)}/${toggled}/${scroll.x},${scroll.y}/${changesKey(pose.changed)}`;
+  }
+
+  /** Poses may change what was handed in before matching; anything else would be looked at wrongly. */
+  #allow({ changed }: Setting['pose']): void {
+    for (const [element, attributes] of changed ?? [])
+      for (const [name, value] of attributes) {
+        const known = this.#changeable?.attribute(element, name) ?? false;
+        const names = name === 'class' ? classNamesChanged(element, value) : [];
+        if (!known || names.some((one) => !this.#changeable!.hasClass(element, one)))
+          throw new Error(`${element.path}: the page was not told that ${names[0] ?? name} can change`);
+      }
   }
 
   #make(s: Setting): Scene {
     const { x, y } = s.scroll;
     if (x !== 0 || y !== 0) return this.scene({ ...s, scroll: { x: 0, y: 0 } }).scrolledTo(s);
+    this.#allow(s.pose);
     const medium = mediumOf(s, this.#scripting);
     const closed = Object.keys(s.pose).length === 0;
     if (!closed) return this.#posed(s, this.scene({ ...s, pose: CLOSED }));
@@ -275,7 +296,8 @@ export class Page {
   /** A state that only recolours shares layout and painting with the closed pose. */
   #posed(s: Setting, base: Scene): Scene {
     const styles = this.#cascade.posed(base.styles, stateView(s.pose));
-    return this.#recolours(base.styles, styles) ? base.recoloured(s, styles) : this.#laidOut(s, styles);
+    const same = this.#boxMarkup(styles) === this.#boxMarkup(base.styles);
+    return same && this.#recolours(base.styles, styles) ? base.recoloured(s, styles) : this.#laidOut(s, styles);
   }
 
   #laidOut(s: Setting, styles: StyleTree): Scene {
@@ -307,19 +329,30 @@ export class Page {
     });
   }
 
-  /** Box trees depend on styles alone: where those are the same objects, tree and layout are shared. */
+  /** What boxes are made from beside styles: changed attributes that stand for content or size. */
+  #boxMarkup({ view }: StyleTree): string {
+    if (view.changes.size === 0) return '';
+    return changesKey(view.changes, (name) => this.#contentReads || MAKE_CONTENT.has(name));
+  }
+
+  /** Box trees depend on styles and those attributes alone: where those are the same objects, tree and layout are shared. */
   #treeFor(styles: StyleTree) {
     const { elements } = this.document;
     const samePseudos = (other: StyleTree) =>
       elements.every(
         (e) => !styles.hasPseudo(e) || MAKE_BOXES.every((name) => other.pseudo(e, name) === styles.pseudo(e, name)),
       );
+    const markup = this.#boxMarkup(styles);
     const known = this.#trees.find(
-      (entry) => elements.every((e) => entry.styles.of(e) === styles.of(e)) && samePseudos(entry.styles),
+      (entry) =>
+        entry.markup === markup &&
+        elements.every((e) => entry.styles.of(e) === styles.of(e)) &&
+        samePseudos(entry.styles),
     );
     if (known) return known;
     const made = {
       styles,
+      markup,
       tree: generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log),
       memory: newMemory(),
     };
@@ -331,7 +364,30 @@ export class Page {
 
 /** Pseudo-elements that have boxes of their own. */
 const MAKE_BOXES = ['before', 'after', 'first-letter', 'backdrop'] as const;
+/** Attributes read while boxes are made. */
+const MAKE_CONTENT: ReadonlySet<string> = new Set(
+  'alt cols data height label multiple open poster reversed rows size src start type value width viewBox'.split(' '),
+);
 const CONTAINER_ROUNDS = 6;
+
+/** Changed attributes as text, equal for equal changes. */
+const changesKey = (changes: MarkupChanges | undefined, counts: (name: string) => boolean = () => true): string =>
+  changes === undefined || changes.size === 0
+    ? ''
+    : JSON.stringify(
+        [...changes]
+          .map(([e, own]) => [e.index, [...own].filter(([name]) => counts(name)).sort()] as const)
+          .filter(([, own]) => own.length > 0)
+          .sort((a, b) => a[0] - b[0]),
+      );
+
+const classNamesChanged = (element: ElementNode, value: string | null): readonly string[] => {
+  const after = splitTokens(value ?? '');
+  return [
+    ...after.filter((name) => !element.classes.includes(name)),
+    ...element.classes.filter((name) => !after.includes(name)),
+  ];
+};
 
 /** Content boxes of all size containers of a scene. */
 function containerSizes(scene: Scene): ContainerSizes {
@@ -356,6 +412,7 @@ function touchedProperties({ byElement }: MatchedDocument): Touched {
   for (const { own, pseudo } of byElement) {
     for (const match of [own, ...pseudo.values()].flat()) {
       for (const fact of factsOf(match.guard)) {
+        if (fact.op !== 'state') continue;
         let byElementOf = out.get(fact.name);
         if (!byElementOf) out.set(fact.name, (byElementOf = new Map()));
         let properties = byElementOf.get(fact.element);

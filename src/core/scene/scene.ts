@@ -2,7 +2,7 @@ import { bottom, intersect, right, unite, type Rect } from '../base/index.js';
 import type { Box, BoxTree, DocumentLayout, Fragment } from '../boxes/index.js';
 import type { ComputedStyle, StyleTree } from '../cascade/index.js';
 import { compose, WHITE, type Medium, type PseudoElement, type Rgba } from '../css/index.js';
-import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
+import { isAncestorOrSelf, type ElementNode, type HtmlDocument, type MarkupView } from '../html/index.js';
 import {
   backdropAt,
   boundsOf,
@@ -18,7 +18,7 @@ import {
 import type { Setting } from './setting.js';
 
 /** A page at a setting: styles, boxes, painting. What is not asked for is not worked out. */
-export class Scene {
+export class Scene implements MarkupView {
   #nodes: Map<Box, PaintNode[]> | null = null;
   #roots: readonly PaintNode[] | null = null;
   #items: readonly PaintItem[] | null = null;
@@ -60,6 +60,15 @@ export class Scene {
 
   style(element: ElementNode): ComputedStyle {
     return this.styles.of(element);
+  }
+
+  /** An attribute as it stands in the pose. */
+  attribute(element: ElementNode, name: string): string | undefined {
+    return this.styles.view.attribute(element, name);
+  }
+
+  hasClass(element: ElementNode, name: string): boolean {
+    return this.styles.view.hasClass(element, name);
   }
 
   pseudo(element: ElementNode, name: PseudoElement): ComputedStyle | null {

@@ -34,7 +34,7 @@ export function generatedContent(
       parts.push({ kind: 'image', url: item.args[0]?.type === 'string' ? item.args[0].value : '' });
     else if (item.name === 'attr') {
       const name = item.args[0]?.type === 'ident' ? item.args[0].raw : '';
-      add(element.attributes.get(name.toLowerCase()) ?? '');
+      add(counters.markup.attribute(element, name.toLowerCase()) ?? '');
     } else if (item.name === 'counter' || item.name === 'counters') add(counted(item.name, item.args, counters));
   }
   return parts;

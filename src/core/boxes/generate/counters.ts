@@ -1,5 +1,5 @@
 import type { ComputedStyle } from '../../cascade/index.js';
-import type { ElementNode } from '../../html/index.js';
+import type { ElementNode, MarkupView } from '../../html/index.js';
 
 interface Counter {
   value: number;
@@ -13,18 +13,20 @@ const LIST_ITEM = 'list-item';
 export class Counters {
   readonly #byName = new Map<string, Counter[]>();
 
+  constructor(readonly markup: MarkupView) {}
+
   /** Applies what an element or pseudo-element does to counters, before its content. */
   enter(style: ComputedStyle, scope: object, element: ElementNode | null): void {
     const reset = pairs(style.counterReset, 0);
     if (element && /^(ol|ul|menu|dir)$/.test(element.tag) && !reset.some(([name]) => name === LIST_ITEM))
-      this.#create(LIST_ITEM, startOf(element), scope);
+      this.#create(LIST_ITEM, startOf(element, this.markup), scope);
     for (const [name, value] of reset) this.#create(name, value, scope);
     const increments = pairs(style.counterIncrement, 1);
     if (/list-item/.test(style.display) && !increments.some(([name]) => name === LIST_ITEM))
       this.#innermost(LIST_ITEM, scope).value += 1;
     for (const [name, by] of increments) this.#innermost(name, scope).value += by;
     for (const [name, value] of pairs(style.counterSet, 0)) this.#innermost(name, scope).value = value;
-    const own = element?.tag === 'li' ? Number(element.attributes.get('value') ?? NaN) : NaN;
+    const own = element?.tag === 'li' ? Number(this.markup.attribute(element, 'value') ?? NaN) : NaN;
     if (Number.isInteger(own)) this.#innermost(LIST_ITEM, scope).value = own;
   }
 
@@ -58,9 +60,9 @@ export class Counters {
   }
 }
 
-function startOf(element: ElementNode): number {
-  const start = Number.parseInt(element.attributes.get('start') ?? '', 10);
-  const reversed = element.tag === 'ol' && element.attributes.has('reversed');
+function startOf(element: ElementNode, markup: MarkupView): number {
+  const start = Number.parseInt(markup.attribute(element, 'start') ?? '', 10);
+  const reversed = element.tag === 'ol' && markup.attribute(element, 'reversed') !== undefined;
   if (reversed) return (Number.isNaN(start) ? element.elements.filter((e) => e.tag === 'li').length : start) + 1;
   return element.tag === 'ol' && !Number.isNaN(start) ? start - 1 : 0;
 }

@@ -1,4 +1,4 @@
-import type { ElementNode } from '../../html/index.js';
+import type { ElementNode, MarkupView } from '../../html/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { NaturalSize } from '../box.js';
 import type { TextMetrics } from '../text/index.js';
@@ -65,13 +65,16 @@ const REPLACED = new Set([
 ]);
 
 /** Whether the element's content is laid out by something other than CSS. @spec html §15.4, §15.5 */
-export function isReplaced(element: ElementNode): boolean {
+export function isReplaced(element: ElementNode, markup: MarkupView): boolean {
   if (element.namespace === 'svg') return element.tag === 'svg' && element.parent?.namespace !== 'svg';
   if (element.namespace === 'math') return false;
   if (element.tag === 'object')
-    return element.children.every((c) => c.kind === 'text' && c.data.trim() === '') && element.attributes.has('data');
+    return (
+      element.children.every((c) => c.kind === 'text' && c.data.trim() === '') &&
+      markup.attribute(element, 'data') !== undefined
+    );
   if (element.tag === 'img') return true;
-  if (element.tag === 'input') return !/^(button|submit|reset)$/i.test(element.attributes.get('type') ?? '');
+  if (element.tag === 'input') return !/^(button|submit|reset)$/i.test(markup.attribute(element, 'type') ?? '');
   return REPLACED.has(element.tag);
 }
 
@@ -80,25 +83,34 @@ const number = (text: string | undefined): number | null => {
   return match ? Number(match[1]) : null;
 };
 
+/** What natural sizes are read from. */
+interface Sources {
+  readonly markup: MarkupView;
+  readonly images: ImageSizes;
+  readonly metrics: TextMetrics;
+}
+
 /** The natural size of a replaced element or form control. */
 export function naturalSize(
   element: ElementNode,
   style: ComputedStyle,
-  images: ImageSizes,
-  metrics: TextMetrics,
+  { markup, images, metrics }: Sources,
 ): NaturalSize {
   switch (element.tag) {
     case 'img':
-      return image(element, style, images, metrics);
+      return image(element, style, { markup, images, metrics });
     case 'svg':
-      return svg(element);
+      return svg(element, markup);
     case 'video': {
-      const poster = element.attributes.get('poster');
+      const poster = markup.attribute(element, 'poster');
       const size = poster ? images(poster) : null;
       return size ?? fixed(300, 150);
     }
     case 'canvas':
-      return fixed(number(element.attributes.get('width')) ?? 300, number(element.attributes.get('height')) ?? 150);
+      return fixed(
+        number(markup.attribute(element, 'width')) ?? 300,
+        number(markup.attribute(element, 'height')) ?? 150,
+      );
     case 'iframe':
     case 'embed':
     case 'object':
@@ -106,11 +118,11 @@ export function naturalSize(
     case 'audio':
       return sized(300, 54);
     case 'input':
-      return input(element, style, images, metrics);
+      return input(element, style, { markup, images, metrics });
     case 'select':
-      return select(element, style, metrics);
+      return select(element, style, { markup, metrics });
     case 'textarea':
-      return textarea(element, style, metrics);
+      return textarea(element, style, { markup, metrics });
     case 'meter':
     case 'progress':
       return sized(style.fontSize * (element.tag === 'meter' ? 5 : 10), style.fontSize);
@@ -123,11 +135,11 @@ function face(style: ComputedStyle, metrics: TextMetrics) {
   return metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
 }
 
-function image(element: ElementNode, style: ComputedStyle, images: ImageSizes, metrics: TextMetrics): NaturalSize {
-  const source = element.attributes.get('src');
+function image(element: ElementNode, style: ComputedStyle, { markup, images, metrics }: Sources): NaturalSize {
+  const source = markup.attribute(element, 'src');
   const size = source ? images(source) : null;
   if (size) return size;
-  const alt = element.attributes.get('alt');
+  const alt = markup.attribute(element, 'alt');
   if (alt === '' || (alt === undefined && !source)) return sized(0, 0);
   if (alt === undefined) return sized(16, 16);
   // A broken image shows its alternative text beside a small picture.
@@ -136,8 +148,8 @@ function image(element: ElementNode, style: ComputedStyle, images: ImageSizes, m
   return sized(16 + text, Math.max(16, line));
 }
 
-function svg(element: ElementNode): NaturalSize {
-  return svgSize((name) => element.attributes.get(name));
+function svg(element: ElementNode, markup: MarkupView): NaturalSize {
+  return svgSize((name) => markup.attribute(element, name));
 }
 
 /** Families whose average width browsers do not trust: they take that of the digit zero. */
@@ -159,8 +171,8 @@ function usedLineHeight(style: ComputedStyle, metrics: TextMetrics): number {
   return 'px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize;
 }
 
-function input(element: ElementNode, style: ComputedStyle, images: ImageSizes, metrics: TextMetrics): NaturalSize {
-  const type = (element.attributes.get('type') ?? 'text').toLowerCase();
+function input(element: ElementNode, style: ComputedStyle, { markup, images, metrics }: Sources): NaturalSize {
+  const type = (markup.attribute(element, 'type') ?? 'text').toLowerCase();
   switch (type) {
     case 'checkbox':
     case 'radio':
@@ -170,7 +182,7 @@ function input(element: ElementNode, style: ComputedStyle, images: ImageSizes, m
     case 'color':
       return sized(44, 21);
     case 'image': {
-      const size = images(element.attributes.get('src') ?? '');
+      const size = images(markup.attribute(element, 'src') ?? '');
       return size ?? sized(16, 16);
     }
     case 'file': {
@@ -185,7 +197,7 @@ function input(element: ElementNode, style: ComputedStyle, images: ImageSizes, m
     case 'datetime-local':
       return sized((DATE_COLUMNS[type]! / DATE_SIZE) * style.fontSize, usedLineHeight(style, metrics) + 2);
     default: {
-      const size = Math.max(1, number(element.attributes.get('size')) ?? 20);
+      const size = Math.max(1, number(markup.attribute(element, 'size')) ?? 20);
       const { column: one, extra } = column(style, metrics);
       return sized(Math.ceil(one * size + extra), usedLineHeight(style, metrics));
     }
@@ -203,28 +215,33 @@ const DATE_COLUMNS: Readonly<Record<string, number>> = {
 };
 const SCROLLBAR = 15;
 
-function select(element: ElementNode, style: ComputedStyle, metrics: TextMetrics): NaturalSize {
+function select(element: ElementNode, style: ComputedStyle, { markup, metrics }: Omit<Sources, 'images'>): NaturalSize {
   const options = element.elements
     .flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e]))
     .filter((e) => e.tag === 'option');
   const font = face(style, metrics);
   const label = (e: ElementNode) =>
-    e.attributes.get('label') ??
+    markup.attribute(e, 'label') ??
     e.children
       .map((c) => (c.kind === 'text' ? c.data : ''))
       .join('')
       .trim()
       .replace(/\s+/g, ' ');
   const widest = Math.max(0, ...options.map((e) => font.width(label(e), style.fontSize, true)));
-  const rows = number(element.attributes.get('size')) ?? (element.attributes.has('multiple') ? 4 : 1);
+  const rows =
+    number(markup.attribute(element, 'size')) ?? (markup.attribute(element, 'multiple') !== undefined ? 4 : 1);
   const line = usedLineHeight(style, metrics);
-  if (rows > 1 || element.attributes.has('multiple')) return sized(widest + 4, (line + 2) * rows);
+  if (rows > 1 || markup.attribute(element, 'multiple') !== undefined) return sized(widest + 4, (line + 2) * rows);
   // The arrow takes a square beside the text, and the text has a little room around it.
   return sized(Math.ceil(widest) + 20, Math.max(line, 17));
 }
 
-function textarea(element: ElementNode, style: ComputedStyle, metrics: TextMetrics): NaturalSize {
-  const columns = number(element.attributes.get('cols')) ?? 20;
-  const rows = number(element.attributes.get('rows')) ?? 2;
+function textarea(
+  element: ElementNode,
+  style: ComputedStyle,
+  { markup, metrics }: Omit<Sources, 'images'>,
+): NaturalSize {
+  const columns = number(markup.attribute(element, 'cols')) ?? 20;
+  const rows = number(markup.attribute(element, 'rows')) ?? 2;
   return sized(Math.ceil(column(style, metrics).column * columns) + SCROLLBAR, usedLineHeight(style, metrics) * rows);
 }

@@ -1,7 +1,7 @@
 import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
 import type { Display, PseudoElement } from '../../css/index.js';
 import type { LimitLog } from '../../base/index.js';
-import type { ElementNode, HtmlDocument } from '../../html/index.js';
+import type { ElementNode, HtmlDocument, MarkupView } from '../../html/index.js';
 import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
 import { isVertical, styleInFlow, type Mode } from '../flows/modes.js';
 import { naturalTurned } from '../flows/turn.js';
@@ -73,7 +73,7 @@ export function generateBoxes(
     metrics,
     limits,
     principal: new Array<Box | null>(document.elements.length).fill(null),
-    counters: new Counters(),
+    counters: new Counters(styles.view),
     quotes: new Quotes(),
     next: 0,
   };
@@ -156,9 +156,9 @@ function fill(box: Box, element: ElementNode, building: Building): void {
   building.counters.leave(element);
 }
 
-const skipped = (element: ElementNode): boolean =>
+const skipped = (element: ElementNode, { styles }: Building): boolean =>
   element.parent?.tag === 'details' &&
-  !element.parent.attributes.has('open') &&
+  styles.view.attribute(element.parent, 'open') === undefined &&
   element.parent.elements.find((e) => e.tag === 'summary') !== element;
 
 function elementBox(parent: Box, element: ElementNode, building: Building): void {
@@ -167,7 +167,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   if (element.namespace === 'svg' && element.parent?.namespace === 'svg') return;
   building.counters.enter(style, element.parent ?? building, element);
   if (style.display === 'contents') return fill(parent, element, building);
-  if (skipped(element)) return;
+  if (skipped(element, building)) return;
   if (element.tag === 'br' && element.namespace === 'html') {
     building.principal[element.index] = push(
       parent,
@@ -187,8 +187,9 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     return;
   }
   const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
-  const replaced = isReplaced(element);
-  const natural: NaturalSize | null = replaced ? naturalSize(element, style, building.images, building.metrics) : null;
+  const sources = { markup: building.styles.view, images: building.images, metrics: building.metrics };
+  const replaced = isReplaced(element, building.styles.view);
+  const natural: NaturalSize | null = replaced ? naturalSize(element, style, sources) : null;
   const centred = !replaced && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
   const firstLine =
     inner === 'flow' && outer !== 'inline' && !replaced ? building.styles.pseudo(element, 'first-line') : null;
@@ -211,7 +212,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   push(parent, box);
   building.principal[element.index] = box;
   if (replaced) return;
-  if (element.tag === 'input') text(box, inputLabel(element), style, building);
+  if (element.tag === 'input') text(box, inputLabel(element, building.styles.view), style, building);
   else fill(box, element, building);
   if (box.inner === 'flow' && box.outer !== 'inline') firstLetter(box, element, building);
   complete(box, building);
@@ -249,9 +250,9 @@ function push(parent: Box, child: Box): Box {
   return child;
 }
 
-function inputLabel(element: ElementNode): string {
-  const type = (element.attributes.get('type') ?? '').toLowerCase();
-  return element.attributes.get('value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
+function inputLabel(element: ElementNode, markup: MarkupView): string {
+  const type = (markup.attribute(element, 'type') ?? '').toLowerCase();
+  return markup.attribute(element, 'value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
 }
 
 function text(parent: Box, data: string, style: ComputedStyle, building: Building): void {

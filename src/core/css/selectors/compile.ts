@@ -1,8 +1,8 @@
 import parser, { type Attribute, type Node, type Pseudo, type Selector as SelectorNode } from 'postcss-selector-parser';
-import type { ElementNode } from '../../html/index.js';
-import { and, not, or, type FactName, type Guard } from './guard.js';
+import type { ElementNode, MarkupView } from '../../html/index.js';
+import { and, decide, not, or, type FactName, type Guard } from './guard.js';
 import { nthMatcher, parseAnPlusB } from './nth.js';
-import { directionOf, languageOf, matchesLanguage, PSEUDO_CLASSES } from './pseudo.js';
+import { directionOf, languageOf, markupMatcher, matchesLanguage, PSEUDO_CLASSES } from './pseudo.js';
 import { pack, type BucketKey, type MatchContext, type Matcher, type PseudoElement, type Selector } from './types.js';
 
 /** A selector that no standard accepts here; the whole list is dropped with it. */
@@ -194,7 +194,11 @@ function compileSimple(node: Node, state: State): Matcher | null {
       state.specificity += pack(0, 1, 0);
       const { value } = node;
       const lower = value.toLowerCase();
-      return (e, c) => e.classes.includes(value) || (c.quirks && e.classes.some((k) => k.toLowerCase() === lower));
+      return (e, c) => {
+        if (c.changeable?.hasClass(e, value))
+          return { op: 'markup', element: e, text: `.${value}`, holds: (m) => m.hasClass(e, value) };
+        return e.classes.includes(value) || (c.quirks && e.classes.some((k) => k.toLowerCase() === lower));
+      };
     }
     case 'attribute':
       state.specificity += pack(0, 1, 0);
@@ -232,14 +236,18 @@ function attributeMatcher(node: Attribute): Matcher {
   const caseless = node.insensitive || (CASELESS_ATTRIBUTES.has(name) && !/\ss\s*\]$/i.test(String(node)));
   const fold = (text: string) => (caseless ? text.toLowerCase() : text);
   const value = fold(wanted);
-  const get = (e: ElementNode) => e.attributes.get(e.namespace === 'html' ? name : raw);
-  if (!operator) return (e) => get(e) !== undefined;
-  const test =
-    (check: (given: string) => boolean): Matcher =>
-    (e) => {
-      const given = get(e);
-      return given !== undefined && check(e.namespace === 'html' ? fold(given) : given);
+  const text = String(node).trim();
+  const nameIn = (e: ElementNode) => (e.namespace === 'html' ? name : raw);
+  const ask =
+    (check: (given: string | undefined, e: ElementNode) => boolean): Matcher =>
+    (e, c) => {
+      const own = nameIn(e);
+      if (!c.changeable?.attribute(e, own)) return check(e.attributes.get(own), e);
+      return decide(true, e, text, (m: MarkupView) => check(m.attribute(e, own), e));
     };
+  if (!operator) return ask((given) => given !== undefined);
+  const test = (check: (given: string) => boolean): Matcher =>
+    ask((given, e) => given !== undefined && check(e.namespace === 'html' ? fold(given) : given));
   switch (operator) {
     case '=':
       return test((given) => given === value);
@@ -294,11 +302,13 @@ function pseudoClass(node: Pseudo, state: State): Matcher {
     case 'lang': {
       state.specificity += pack(0, 1, 0);
       const ranges = argument.split(',').map((part) => part.trim().replace(/^["']|["']$/g, ''));
-      return (e) => ranges.some((range) => matchesLanguage(range, languageOf(e)));
+      return markupMatcher(`:lang(${argument})`, (e, m) =>
+        ranges.some((range) => matchesLanguage(range, languageOf(e, m))),
+      );
     }
     case 'dir':
       state.specificity += pack(0, 1, 0);
-      return (e) => directionOf(e) === argument.toLowerCase();
+      return markupMatcher(`:dir(${argument})`, (e, m) => directionOf(e, m) === argument.toLowerCase());
     case 'host':
     case 'host-context':
     case 'state':
@@ -368,8 +378,10 @@ function hasMatcher(node: Pseudo, state: State): Matcher {
     return { lead, selector, anchored: anchor(inner, state.options, lead) };
   });
   state.specificity += most(arms.map((a) => a.selector));
-  const memo = new WeakMap<ElementNode, Guard>();
+  const self = {};
   return (e, c) => {
+    let memo = c.memo.get(self);
+    if (!memo) c.memo.set(self, (memo = new WeakMap()));
     let known = memo.get(e);
     if (known === undefined) {
       known = arms.reduce<Guard>(

@@ -1,4 +1,5 @@
 import type { ElementNode } from '../../html/index.js';
+import { and, type Guard } from './guard.js';
 import type { MatchContext, Matcher } from './types.js';
 
 export interface AnPlusB {
@@ -52,13 +53,20 @@ export function nthMatcher(name: string, formula: AnPlusB, of: Matcher | null): 
   const fromEnd = name.includes('last');
   if (name.endsWith('of-type')) return (e) => satisfies(formula, fromEnd ? typeIndex(e).last : typeIndex(e).first);
   if (!of) return (e) => satisfies(formula, fromEnd ? (e.parent?.elements.length ?? 1) - e.position : e.position + 1);
-  return (e, context) => of(e, context) !== false && satisfies(formula, countMatching(e, of, fromEnd, context));
+  return (e, context) => {
+    const own = of(e, context);
+    if (own === false) return false;
+    const counted = countedSiblings(e, of, fromEnd, context);
+    if (counted.every((guard) => guard === true)) return and(own, satisfies(formula, counted.length));
+    return and(own, { op: 'count', parts: counted, holds: (count) => satisfies(formula, count) });
+  };
 }
 
-function countMatching(element: ElementNode, of: Matcher, fromEnd: boolean, context: MatchContext): number {
+/** Under which facts each sibling up to the element counts; those that never do are left out. */
+function countedSiblings(element: ElementNode, of: Matcher, fromEnd: boolean, context: MatchContext): Guard[] {
   const all = element.parent?.elements ?? [element];
   const counted = fromEnd ? all.slice(element.position) : all.slice(0, element.position + 1);
   context.budget.left -= counted.length;
-  if (context.budget.left < 0) return 0;
-  return counted.filter((s) => of(s, context) !== false).length;
+  if (context.budget.left < 0) return [];
+  return counted.map((s) => of(s, context)).filter((guard) => guard !== false);
 }

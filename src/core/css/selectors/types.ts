@@ -1,5 +1,5 @@
 import type { ElementNode } from '../../html/index.js';
-import type { FactName, Guard } from './guard.js';
+import type { Changeable, FactName, Guard } from './guard.js';
 
 export type PseudoElement =
   'before' | 'after' | 'marker' | 'placeholder' | 'backdrop' | 'first-line' | 'first-letter' | 'other';
@@ -12,6 +12,10 @@ export interface MatchContext {
   readonly root: ElementNode;
   /** What `:scope` means; the root outside `@scope` and `:has()`. */
   readonly scope: ElementNode | null;
+  /** What openings may change; null where nothing can. */
+  readonly changeable: Changeable | null;
+  /** What was found out about elements during this matching, by who asked. */
+  readonly memo: WeakMap<object, WeakMap<ElementNode, Guard>>;
   /** Work left before matching gives up (counted down by `:has()` and `:nth-child(of)`). */
   readonly budget: { left: number };
 }
@@ -40,3 +44,13 @@ export const unpack = (specificity: number): readonly [number, number, number] =
   (specificity >> 10) & 1023,
   specificity & 1023,
 ];
+
+/** A context in which nothing changes: to match once, at rest. */
+export const restContext = (root: ElementNode, options: { quirks: boolean; scripting: boolean }): MatchContext => ({
+  ...options,
+  root,
+  scope: null,
+  changeable: null,
+  memo: new WeakMap(),
+  budget: { left: 1e7 },
+});
