@@ -1,8 +1,5 @@
-import type { ElementNode, Page, Setting } from '../core/index.js';
-import { SelectorError } from '../core/index.js';
+import { poseAfter, SelectorError, type ElementNode, type Move, type Page, type Setting } from '../core/index.js';
 import { UsageError } from './errors.js';
-
-const MOVES = { hover: 'hovered', focus: 'focused', press: 'active' } as const;
 
 /** The one element a selector means. */
 export function oneElement(page: Page, selector: string): ElementNode {
@@ -26,15 +23,15 @@ export function oneElement(page: Page, selector: string): ElementNode {
   }
 }
 
-/** A pose from text such as `hover:#fares` or `focus:nav a`; several moves are given one by one. */
+/** A pose from text such as `hover:#fares` or `press:.menu-button`; moves follow one another. */
 export function parsePose(page: Page, moves: readonly string[]): Setting['pose'] {
-  const pose: Record<string, ElementNode> = {};
-  for (const move of moves) {
-    if (move === 'closed') continue;
-    const match = /^(hover|focus|press):(.+)$/s.exec(move);
-    if (!match)
-      throw new UsageError(`“${move}” is no pose`, 'Write closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR.');
-    pose[MOVES[match[1] as keyof typeof MOVES]] = oneElement(page, match[2]!);
-  }
-  return pose;
+  const made = moves
+    .filter((move) => move !== 'closed')
+    .map((move): Move => {
+      const match = /^(hover|focus|press):(.+)$/s.exec(move);
+      if (!match)
+        throw new UsageError(`“${move}” is no pose`, 'Write closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR.');
+      return { by: match[1] as Move['by'], element: oneElement(page, match[2]!) };
+    });
+  return poseAfter(page.document, made);
 }

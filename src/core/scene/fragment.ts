@@ -17,7 +17,7 @@ export interface Destination {
 }
 
 /** The part of a document a fragment names, or null. @param fragment without its # @spec html §7.4.6.4 (find a potential indicated element) */
-function indicated(document: HtmlDocument, fragment: string): ElementNode | null {
+export function indicated(document: HtmlDocument, fragment: string): ElementNode | null {
   const named = (name: string) =>
     document.byId(name) ?? document.elements.find((e) => e.tag === 'a' && e.attributes.get('name') === name) ?? null;
   return named(fragment) ?? named(decoded(fragment));

@@ -4,3 +4,4 @@ export { CLOSED, setting, type Setting, type Visitor } from './setting.js';
 export { destinationOf, leadsSomewhere, type Destination } from './fragment.js';
 export { passingBeneath, type Passing } from './passing.js';
 export { type PossibleChange } from './changeable.js';
+export { poseAfter, type Move } from './moves.js';
