@@ -1,6 +1,6 @@
 import type { Argv } from 'yargs';
 import type { Page } from '../core/index.js';
-import { loadFile, loadStandardInput } from '../sources/index.js';
+import { loadFile, loadStream } from '../sources/index.js';
 import { STANDARD_INPUT } from './options.js';
 
 /** What reading commands may be told of where a page stands. */
@@ -30,6 +30,6 @@ export const sourceOptions = ({ root, font }: SourceArguments) => ({
 
 /** Reads the page a reading command names. */
 export async function readPage(name: string, args: SourceArguments): Promise<Page> {
-  const options = { scripting: true, ...sourceOptions(args) };
-  return name === STANDARD_INPUT ? loadStandardInput(options) : loadFile(name, options);
+  const options = sourceOptions(args);
+  return name === STANDARD_INPUT ? loadStream(process.stdin, options) : loadFile(name, options);
 }

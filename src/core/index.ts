@@ -3,7 +3,10 @@ export * from './base/index.js';
 export { parseHtml, type ElementNode, type HtmlDocument } from './html/index.js';
 export {
   Page,
-  PageDraft,
+  openPage,
+  openPageNow,
+  type OpenOptions,
+  type Reader,
   Scene,
   setting,
   type PageParts,

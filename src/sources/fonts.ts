@@ -3,38 +3,7 @@ import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import type { Font, FontCollection, Glyph as FontGlyph } from 'fontkit';
 import type { Glyph, OpenFont, WebFace } from '../core/boxes/index.js';
-import type { FontFace } from '../core/sheets/index.js';
 import { SourceError } from './errors.js';
-
-/** More faces than this a page does not need to be measured. */
-const FACE_CAP = 60;
-
-/** Opens the fonts a page declares. `read` gives the bytes behind an absolute address, or null. */
-export async function openFonts(
-  faces: readonly FontFace[],
-  read: (url: string) => Uint8Array | null,
-): Promise<WebFace[]> {
-  const out: WebFace[] = [];
-  let open: ((bytes: Uint8Array) => OpenFont | null) | null = null;
-  const opened = new Map<string, OpenFont | null>();
-  for (const face of faces.slice(0, FACE_CAP)) {
-    for (const url of face.sources) {
-      if (/\.(eot|svg)([?#]|$)/i.test(url)) continue;
-      let font = opened.get(url);
-      if (font === undefined) {
-        const bytes = read(url);
-        // Reading fonts takes long to load: only pages that bring some pay for it.
-        if (bytes) open ??= await opener();
-        font = bytes ? open!(bytes) : null;
-        opened.set(url, font);
-      }
-      if (!font) continue;
-      out.push(webFace(face, font));
-      break;
-    }
-  }
-  return out;
-}
 
 /** Opens font files by their own names, families and weights. Throws SourceError where one cannot be used. */
 export async function openFontFiles(paths: readonly string[]): Promise<WebFace[]> {
@@ -67,34 +36,8 @@ function installedFace(font: Font): WebFace {
   };
 }
 
-function webFace(face: FontFace, font: OpenFont): WebFace {
-  const percent = (name: string): number | null => {
-    const match = /^([\d.]+)%$/.exec(face.overrides[name] ?? '');
-    return match ? Number(match[1]) / 100 : null;
-  };
-  return {
-    family: face.family,
-    weights: weightRange(face.weight),
-    italic: /italic|oblique/i.test(face.style),
-    sizeAdjust: percent('size-adjust') ?? 1,
-    ascentOverride: percent('ascent-override'),
-    descentOverride: percent('descent-override'),
-    lineGapOverride: percent('line-gap-override'),
-    font,
-  };
-}
-
-function weightRange(text: string): readonly [number, number] {
-  const numbers = text
-    .toLowerCase()
-    .split(/\s+/)
-    .map((word) => (word === 'normal' ? 400 : word === 'bold' ? 700 : Number(word)))
-    .filter((n) => Number.isFinite(n) && n > 0);
-  const [low = 400, high = low] = numbers;
-  return [Math.min(low, high), Math.max(low, high)];
-}
-
-async function opener(): Promise<(bytes: Uint8Array) => OpenFont | null> {
+/** Loads what reads font files; it takes long, so only pages that bring fonts pay for it. */
+export async function fontOpener(): Promise<(bytes: Uint8Array) => OpenFont | null> {
   const { create } = await import('fontkit');
   return (bytes) => {
     try {

@@ -52,6 +52,25 @@ describe('why a value is what it is', () => {
       ['wins top: 1px', 'loses top: 2px | the winner’s @scope is nearer'],
     ],
     [
+      'layers handed on',
+      '@layer a,b;@layer a{#x{top:1px}}@layer b{#x{top:2px}#x{top:revert-layer}}',
+      '<p id=x>',
+      [
+        'yields top: revert-layer | it hands the decision on: revert-layer leaves it to the next weaker layer',
+        'passed top: 2px | a stronger declaration handed the decision past it',
+        'wins top: 1px',
+      ],
+    ],
+    [
+      'the page handed back',
+      'p{display:flex}#x{display:revert}',
+      '<p id=x>',
+      [
+        'yields display: revert | it hands the decision back: revert leaves it to the browser’s own sheet',
+        'passed display: flex | a stronger declaration handed the decision past it',
+      ],
+    ],
+    [
       'an invalid value',
       'p{top:1px}#x{top:2}',
       '<p id=x>',

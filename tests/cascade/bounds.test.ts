@@ -23,13 +23,13 @@ describe('sheets made to take forever end, and say what was given up', () => {
       css,
       many(400, () => '<div><i></i></div>'),
     );
-    expect(sceneAt(page).styles.all.length).toBeGreaterThan(800);
+    expect(page.document.elements.map((e) => sceneAt(page).style(e).display).length).toBeGreaterThan(800);
   });
 
   test('thousands of :nth-child(of)', () => {
     const css = many(800, (i) => `i:nth-child(${i} of .b${i % 7}){top:1px}`);
     const page = styled(css, `<p>${many(600, (i) => `<i class=b${i % 7}></i>`)}</p>`);
-    expect(sceneAt(page).styles.all.length).toBeGreaterThan(600);
+    expect(page.document.elements.map((e) => sceneAt(page).style(e).display).length).toBeGreaterThan(600);
   });
 
   test('rules nested without end', () => {

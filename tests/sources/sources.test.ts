@@ -1,7 +1,7 @@
 import { mkdtempSync, mkdirSync, realpathSync, rmSync, symlinkSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { decode, looksBinary } from '../../src/sources/decode.js';
+import { decodePage, looksBinary } from '../../src/sources/decode.js';
 import { loadFile, loadText, SourceError } from '../../src/sources/index.js';
 import { valueOf } from '../support/computed.js';
 import { boxOf } from '../support/page.js';
@@ -28,7 +28,7 @@ describe('decoding', () => {
     ['an unknown charset', Buffer.from('<meta charset="nonsense">x'), '<meta charset="nonsense">x'],
     ['bytes that are no text in it', Buffer.from([0x61, 0xff, 0x62]), 'a\ufffdb'],
   ])('%s', (_name, bytes, expected) => {
-    expect(decode(bytes)).toBe(expected);
+    expect(decodePage(bytes)).toBe(expected);
   });
 
   test('null bytes mean it is no text', () => {

@@ -1,6 +1,6 @@
 import type { PossibleChange } from '../../src/core/scene/index.js';
 import type { HtmlDocument } from '../../src/core/html/index.js';
-import { PageDraft, setting, type ElementNode, type Page, type Scene, type Setting } from '../../src/core/index.js';
+import { openPageNow, setting, type ElementNode, type Page, type Scene, type Setting } from '../../src/core/index.js';
 import { compileSelectors, restContext } from '../../src/core/css/index.js';
 
 /** Files a test page refers to, by the reference as written. */
@@ -17,20 +17,13 @@ export function pageFrom(
   files: Files = {},
   options: { scripting?: boolean; changes?: Changes } = {},
 ): Page {
-  const draft = new PageDraft(
-    { name: 'page.html', url: `${URL_BASE}page.html`, html },
-    { scripting: options.scripting ?? true },
-  );
-  const resources = new Map<string, { name: string; text: string } | null>();
-  for (let wanted = draft.wantedSheets(resources); wanted.length > 0; wanted = draft.wantedSheets(resources)) {
-    for (const url of wanted) {
-      const name = url.replace(URL_BASE, '');
-      const text = files[name];
-      resources.set(url, text === undefined ? null : { name, text });
-    }
-  }
-  const changes = options.changes?.(draft.document);
-  return draft.finish({ resources, images: new Map(), ...(changes ? { changes } : {}) });
+  const sheet = (url: string) => {
+    const name = url.replace(URL_BASE, '');
+    const text = files[name];
+    return text === undefined ? null : { name, text };
+  };
+  const text = { name: 'page.html', url: `${URL_BASE}page.html`, html };
+  return openPageNow(text, { sheet }, { scripting: options.scripting ?? true, ...(options.changes ? { changes: options.changes } : {}) });
 }
 
 /** A standards-mode page with one sheet and a body. */

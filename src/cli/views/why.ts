@@ -40,6 +40,8 @@ function bandView(band: WhyBand, terminal: Terminal): string {
 const WORDS: Readonly<Record<WhyEntry['fate'], string>> = {
   wins: 'wins',
   loses: 'loses',
+  yields: 'yields',
+  passed: 'passed',
   idle: 'idle',
   invalid: 'dropped',
 };

@@ -1,7 +1,6 @@
 import type { Rect } from '../base/index.js';
 import {
   cssName,
-  isLengthPercentage,
   printNumber,
   printPx,
   printWhiteSpace,
@@ -174,8 +173,9 @@ function printMatrix(
 /** Offsets of positioned boxes are given as used. */
 function insets(out: Record<string, string>, style: ComputedStyle, element: ElementNode, scene: Scene): void {
   if (style.position === 'static') return;
-  const area = containingArea(element, scene);
-  if (!area) return;
+  const node = scene.nodes(element)[0];
+  if (!node) return;
+  const area = node.containing;
   if (style.position === 'relative' || style.position === 'sticky') {
     const read = (value: typeof style.top, basis: number) => (value === 'auto' ? null : resolveLength(value, basis));
     for (const [start, end, basis] of [
@@ -195,8 +195,6 @@ function insets(out: Record<string, string>, style: ComputedStyle, element: Elem
     }
     return;
   }
-  const node = scene.nodes(element)[0];
-  if (!node) return;
   const { margin } = node.fragment;
   const { rect } = node;
   out.top = printPx(round(rect.y - margin.top - area.y));
@@ -213,46 +211,3 @@ function insets(out: Record<string, string>, style: ComputedStyle, element: Elem
     if (value !== 'auto') out[side] = printPx(resolveLength(value, basis));
   }
 }
-
-/** Padding box of the containing block, or content box for boxes in flow. */
-function containingArea(element: ElementNode, scene: Scene): Rect | null {
-  const style = scene.style(element);
-  const viewport: Rect = { x: 0, y: 0, width: scene.medium.width, height: scene.medium.height };
-  if (style.position === 'fixed' || style.position === 'absolute') {
-    for (let e = element.parent; e; e = e.parent) {
-      const s = scene.style(e);
-      const holds =
-        style.position === 'absolute'
-          ? s.position !== 'static' || s.transform.length > 0
-          : s.transform.length > 0 || s.filter !== 'none';
-      const node = scene.nodes(e)[0];
-      if (holds && node) {
-        const { border } = node.fragment;
-        return {
-          x: node.rect.x + border.left,
-          y: node.rect.y + border.top,
-          width: node.rect.width - border.left - border.right,
-          height: node.rect.height - border.top - border.bottom,
-        };
-      }
-    }
-    return viewport;
-  }
-  for (let box = scene.box(element)?.parent ?? null; box; box = box.parent) {
-    const node = box.outer === 'inline' ? undefined : scene.nodesOf(box)[0];
-    if (!node) continue;
-    const { border, padding } = node.fragment;
-    const definite = box.anonymous ? false : isDefinite(box.style);
-    const height = node.rect.height - border.top - border.bottom - padding.top - padding.bottom;
-    return {
-      x: node.rect.x,
-      y: node.rect.y,
-      width: node.rect.width - border.left - border.right - padding.left - padding.right,
-      height: definite ? height : height,
-    };
-  }
-  return viewport;
-}
-
-const isDefinite = (style: ComputedStyle): boolean =>
-  typeof style.height !== 'string' && isLengthPercentage(style.height) && style.height.percent === 0;

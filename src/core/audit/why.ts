@@ -166,6 +166,12 @@ function becauseOf(explained: Explained): string {
       return '';
     case 'loses':
       return BECAUSE[explained.by]!;
+    case 'yields':
+      return explained.to === 'origin'
+        ? 'it hands the decision back: revert leaves it to the browser’s own sheet'
+        : 'it hands the decision on: revert-layer leaves it to the next weaker layer';
+    case 'passed':
+      return 'a stronger declaration handed the decision past it';
     case 'invalid':
       return 'it is not a value of this property, so browsers drop it';
     case 'idle': {

@@ -1,3 +1,4 @@
 export * from './source.js';
 export * from './rect.js';
 export * from './limits.js';
+export { nearest } from './nearest.js';

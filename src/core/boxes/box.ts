@@ -1,6 +1,6 @@
 import type { ElementNode } from '../html/index.js';
 import type { ComputedStyle } from '../cascade/index.js';
-import type { PseudoElement } from '../css/index.js';
+import { makersOf, type PseudoElement } from '../css/index.js';
 import type { Mode } from './flows/modes.js';
 import type { Edges } from './fragment.js';
 
@@ -111,30 +111,30 @@ export const establishesFormattingContext = memo((box) => {
     isOutOfFlow(box) ||
     isFloating(box) ||
     /^flow-root|^inline-block$|^table-(cell|caption)$/.test(style.display) ||
-    (!box.viewport && style.overflowX !== 'visible' && style.overflowX !== 'clip') ||
-    (!box.viewport && style.overflowY !== 'visible' && style.overflowY !== 'clip') ||
-    /\b(layout|paint|content|strict)\b/.test(style.contain) ||
-    style.columnCount !== 'auto' ||
-    style.columnWidth !== 'auto' ||
+    makesContext(box) ||
     ['flex', 'grid'].includes(box.parent.inner)
   );
 });
 
-/** Whether percentages, absolute and fixed boxes may refer to it. @spec css-transforms-1 §2, css-position-3 §2.1, css-contain-2 §3 */
-export function containsFixed(box: Box): boolean {
-  if (box.anonymous || box.inner === 'text' || (box.outer === 'inline' && box.inner === 'flow')) return false;
-  const { style } = box;
-  return (
-    style.transform.length > 0 ||
-    style.translate.length > 0 ||
-    style.rotate.length > 0 ||
-    style.scale.length > 0 ||
-    style.perspective !== 'none' ||
-    style.filter !== 'none' ||
-    style.backdropFilter !== 'none' ||
-    /\b(transform|perspective|filter|backdrop-filter|translate|rotate|scale|contain)\b/.test(style.willChange) ||
-    /\b(layout|paint|strict|content)\b/.test(style.contain)
-  );
+const FORMATTING = makersOf('formatting');
+const CONTAINING = makersOf('containing');
+const OVERFLOWS: ReadonlySet<string> = new Set(['overflowX', 'overflowY']);
+
+/** By a property's value; the overflow of the page itself is the viewport's. */
+const makesContext = ({ style, viewport }: Box): boolean =>
+  FORMATTING.some(({ key, says }) => !(viewport && OVERFLOWS.has(key)) && says(style[key]) !== null);
+
+const canHold = (box: Box): boolean =>
+  !box.anonymous && box.inner !== 'text' && !(box.outer === 'inline' && box.inner === 'flow');
+
+/** Why fixed boxes inside refer to this box; empty if they do not. @spec css-transforms-1 §2, css-position-3 §2.1, css-contain-2 §3 */
+export function holdingReasons(box: Box): readonly string[] {
+  if (!canHold(box)) return [];
+  return CONTAINING.map(({ key, says }) => says(box.style[key])).filter((reason) => reason !== null);
 }
+
+/** Whether percentages, absolute and fixed boxes may refer to it. */
+export const containsFixed = (box: Box): boolean =>
+  canHold(box) && CONTAINING.some(({ key, says }) => says(box.style[key]) !== null);
 
 export const containsAbsolute = (box: Box): boolean => isPositioned(box) || containsFixed(box);

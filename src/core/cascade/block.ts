@@ -18,7 +18,7 @@ export interface Winner {
   readonly match: Match;
 }
 
-interface Entry {
+export interface Entry {
   readonly declaration: Declaration;
   readonly match: Match;
 }
@@ -39,8 +39,8 @@ export interface BlockOptions {
   readonly quirks: boolean;
 }
 
-/** Makes a block from the active matches of an element. */
-export function makeBlock(id: number, matches: readonly Match[], options: BlockOptions): Block {
+/** All declarations of matches, strongest first. @spec css-cascade-5 §6.1 */
+export function ranked(matches: readonly Match[]): readonly Entry[] {
   const important = [...matches]
     .filter((m) => m.declarations.some((d) => d.important))
     .sort(byImportantStrength)
@@ -53,6 +53,12 @@ export function makeBlock(id: number, matches: readonly Match[], options: BlockO
   for (const match of normal)
     for (const declaration of match.declarations.toReversed())
       if (!declaration.important) entries.push({ declaration, match });
+  return entries;
+}
+
+/** Makes a block from the active matches of an element. */
+export function makeBlock(id: number, matches: readonly Match[], options: BlockOptions): Block {
+  const entries = ranked(matches);
   const custom = new Map<string, Entry>();
   for (const entry of entries) {
     const { name } = entry.declaration;
@@ -72,29 +78,54 @@ export function makeBlock(id: number, matches: readonly Match[], options: BlockO
   };
 }
 
-type Rollback = { readonly kind: 'origin' } | { readonly kind: 'layer'; readonly key: string };
-const layerKey = (entry: Entry): string =>
-  `${entry.match.origin}/${entry.match.rank}/${entry.match.layer?.order ?? 'none'}/${entry.declaration.important}`;
+/** How far one longhand is settled, its declarations offered strongest first. */
+export interface Standing {
+  winner: Winner | null;
+  /** The declaration that handed the decision to a weaker origin or layer, if one did. */
+  rollback: (Entry & { readonly to: 'origin' | 'layer' }) | null;
+}
 
-/** @spec css-cascade-5 §6.5 (revert), §6.6 (revert-layer) */
+/** `yields`: hands the decision on to a weaker origin or layer; `passed`: of the origin or layer that was handed over. */
+export type Settled = 'wins' | 'loses' | 'yields' | 'passed';
+
+/**
+ * Decides what becomes of the next declaration of a longhand.
+ * @spec css-cascade-5 §6.1, §7.3.4 (revert), §7.3.5 (revert-layer)
+ */
+export function settle(standing: Standing, entry: Entry, value: Winner['value']): Settled {
+  if (standing.winner) return 'loses';
+  const { rollback } = standing;
+  if (rollback && handedOver(rollback, entry)) return 'passed';
+  if (value === 'revert' || value === 'revert-layer') {
+    standing.rollback = { ...entry, to: value === 'revert' ? 'origin' : 'layer' };
+    return 'yields';
+  }
+  standing.winner = { value, ...entry };
+  return 'wins';
+}
+
+const layerOf = ({ match }: Entry): number | null => match.layer?.order ?? null;
+
+function handedOver(rollback: NonNullable<Standing['rollback']>, entry: Entry): boolean {
+  const [from, to] = [rollback.match, entry.match];
+  if (from.origin !== to.origin) return false;
+  if (rollback.to === 'origin') return true;
+  const important = rollback.declaration.important === entry.declaration.important;
+  return important && from.rank === to.rank && layerOf(rollback) === layerOf(entry);
+}
+
 function pickWinners(entries: readonly Entry[], flow: Flow, options: BlockOptions): ReadonlyMap<number, Winner> {
-  const winners = new Map<number, Winner>();
-  const rolledBack = new Map<number, Rollback & { readonly origin: string }>();
-  for (const { declaration, match } of entries) {
-    if (declaration.name.startsWith('--')) continue;
-    for (const { index, value } of longhands(declaration, flow, options)) {
-      if (winners.has(index)) continue;
-      const rollback = rolledBack.get(index);
-      if (rollback) {
-        if (rollback.kind === 'origin' && rollback.origin === match.origin) continue;
-        if (rollback.kind === 'layer' && rollback.key === layerKey({ declaration, match })) continue;
-      }
-      if (value === 'revert') rolledBack.set(index, { kind: 'origin', origin: match.origin });
-      else if (value === 'revert-layer')
-        rolledBack.set(index, { kind: 'layer', key: layerKey({ declaration, match }), origin: match.origin });
-      else winners.set(index, { value, declaration, match });
+  const standings = new Map<number, Standing>();
+  for (const entry of entries) {
+    if (entry.declaration.name.startsWith('--')) continue;
+    for (const { index, value } of placedLonghands(entry.declaration, flow, options)) {
+      let standing = standings.get(index);
+      if (!standing) standings.set(index, (standing = { winner: null, rollback: null }));
+      if (!standing.winner) settle(standing, entry, value);
     }
   }
+  const winners = new Map<number, Winner>();
+  for (const [index, { winner }] of standings) if (winner) winners.set(index, winner);
   return winners;
 }
 
@@ -103,7 +134,8 @@ interface Placed {
   readonly value: Winner['value'];
 }
 
-function longhands(declaration: Declaration, flow: Flow, options: BlockOptions): readonly Placed[] {
+/** The longhands a declaration sets in a flow; none where its value cannot be read. */
+export function placedLonghands(declaration: Declaration, flow: Flow, options: BlockOptions): readonly Placed[] {
   const { name, text } = declaration;
   if (usesVariables(text)) {
     return longhandsOf(name).map((longhand) => ({
@@ -119,7 +151,8 @@ function longhands(declaration: Declaration, flow: Flow, options: BlockOptions):
   }));
 }
 
-function physicalIndex(longhand: string, flow: Flow): number {
+/** Position in the table of a longhand, a logical one in its flow; -1 if there is none. */
+export function physicalIndex(longhand: string, flow: Flow): number {
   const direct = propertyIndex(longhand);
   if (direct !== undefined) return direct;
   const probe = expandDeclaration(longhand, 'initial');

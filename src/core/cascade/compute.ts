@@ -148,7 +148,7 @@ export function computeStyle(
   };
   for (const index of FIRST.slice(0, 6)) settle(index);
   context.style = fontOf(values, context.style.lineHeight);
-  context.dark = prefersDark(values[indexOf('colorScheme')] as string, options);
+  context.dark = prefersDark(values[indexOf('colorScheme')] as readonly string[], options);
   settle(FONT_SIZE);
   const absolute = scaleMonospace(values, parent, winners.get(FONT_SIZE), context);
   context.fontSize = values[FONT_SIZE] as number;
@@ -217,8 +217,7 @@ function usedLineHeight(values: readonly unknown[], context: Context): number {
   return context.options.fontUnits(families, context.fontSize, weight, italic).lineHeight;
 }
 
-function prefersDark(scheme: string, options: ComputeOptions): boolean {
-  const names = scheme.toLowerCase().split(/\s+/);
+function prefersDark(names: readonly string[], options: ComputeOptions): boolean {
   return names.includes('dark') && (options.medium.dark || !names.includes('light'));
 }
 

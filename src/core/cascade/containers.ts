@@ -6,11 +6,14 @@ import type { ComputedStyle } from './style.js';
 /** Content-box sizes of size containers as last laid out, px, by element. */
 export type ContainerSizes = ReadonlyMap<ElementNode, { readonly width: number; readonly height: number }>;
 
+/** The style of an element by its index. */
+type Styles = (index: number) => ComputedStyle;
+
 export const NO_CONTAINERS: ContainerSizes = new Map();
 
 /** What a container answers queries about. */
 function sizesOf(style: ComputedStyle): 'none' | 'inline' | 'both' {
-  const types = style.containerType.toLowerCase().split(/\s+/);
+  const types = style.containerType;
   return types.includes('size') ? 'both' : types.includes('inline-size') ? 'inline' : 'none';
 }
 
@@ -19,17 +22,13 @@ export const isContainer = (style: ComputedStyle): boolean => sizesOf(style) !==
 const ASKS_HEIGHT = /\b(block-size|height|aspect-ratio|orientation)\b/i;
 
 /** The nearest ancestor that can answer a query. @spec css-contain-3 §3.1 */
-function containerFor(
-  query: ContainerQuery,
-  element: ElementNode,
-  styles: readonly ComputedStyle[],
-): ElementNode | null {
+function containerFor(query: ContainerQuery, element: ElementNode, styles: Styles): ElementNode | null {
   const needsHeight = ASKS_HEIGHT.test(query.text);
   for (let e = element.parent; e; e = e.parent) {
-    const style = styles[e.index]!;
+    const style = styles(e.index);
     const kind = sizesOf(style);
     if (kind === 'none' || (needsHeight && kind !== 'both')) continue;
-    if (query.name !== null && !style.containerName.split(/\s+/).includes(query.name)) continue;
+    if (query.name !== null && !style.containerName.includes(query.name)) continue;
     return e;
   }
   return null;
@@ -38,11 +37,11 @@ function containerFor(
 /** Size of the nearest container container lengths refer to. @spec css-contain-3 §7 */
 export function nearestSize(
   element: ElementNode,
-  styles: readonly ComputedStyle[],
+  styles: Styles,
   sizes: ContainerSizes,
 ): { readonly width: number; readonly height: number } | null {
   if (sizes.size === 0) return null;
-  for (let e = element.parent; e; e = e.parent) if (isContainer(styles[e.index]!)) return sizes.get(e) ?? null;
+  for (let e = element.parent; e; e = e.parent) if (isContainer(styles(e.index))) return sizes.get(e) ?? null;
   return null;
 }
 
@@ -54,9 +53,7 @@ export function nearestSize(
 export function containerHolds(
   query: ContainerQuery,
   element: ElementNode,
-  styles: readonly ComputedStyle[],
-  sizes: ContainerSizes,
-  medium: Medium,
+  { styles, sizes, medium }: { readonly styles: Styles; readonly sizes: ContainerSizes; readonly medium: Medium },
 ): boolean {
   if (query.text === '') return containerFor(query, element, styles) !== null;
   const container = containerFor(query, element, styles);

@@ -1,7 +1,16 @@
-import { expandDeclaration, longhandsOf, propertyIndex, type Flow } from '../css/index.js';
+import { longhandsOf, type Flow } from '../css/index.js';
 import type { Declaration } from '../sheets/index.js';
-import { byImportantStrength, byStrength, type Match } from './match.js';
-import { usesVariables } from './variables.js';
+import {
+  physicalIndex,
+  placedLonghands,
+  ranked,
+  settle,
+  type BlockOptions,
+  type Entry,
+  type Settled,
+  type Standing,
+} from './block.js';
+import type { Match } from './match.js';
 
 /** A match that does not count in a setting, and the condition it waits for. */
 export interface Idle {
@@ -16,6 +25,10 @@ export type Rule =
 export type Fate =
   | { readonly fate: 'wins' }
   | { readonly fate: 'loses'; readonly by: Rule }
+  /** Hands the decision on: `revert` to a weaker origin, `revert-layer` to a weaker layer. */
+  | { readonly fate: 'yields'; readonly to: 'origin' | 'layer' }
+  /** Of the origin or layer that a stronger declaration handed the decision on from. */
+  | { readonly fate: 'passed' }
   | { readonly fate: 'idle'; readonly idle: Idle }
   /** The value is not one of the property: browsers drop it. */
   | { readonly fate: 'invalid' };
@@ -24,24 +37,6 @@ export type Explained = { readonly declaration: Declaration; readonly match: Mat
 
 /** All declarations of a longhand: what counts first, then what does not. */
 export type Explanation = readonly Explained[];
-
-interface Entry {
-  readonly declaration: Declaration;
-  readonly match: Match;
-}
-
-/** Whether a declaration concerns a longhand, and whether its value can be read. */
-function concern(declaration: Declaration, index: number, flow: Flow, quirks: boolean): 'sets' | 'invalid' | null {
-  const placed = (name: string): number => {
-    const probe = expandDeclaration(name, 'initial');
-    const first = typeof probe === 'string' ? undefined : probe[0];
-    if (!first) return -1;
-    return first.logical ? propertyIndex(first.logical(flow))! : first.index;
-  };
-  if (!longhandsOf(declaration.name).some((name) => placed(name) === index)) return null;
-  if (usesVariables(declaration.text)) return 'sets';
-  return typeof expandDeclaration(declaration.name, declaration.text, quirks) === 'string' ? 'invalid' : 'sets';
-}
 
 const layerOf = (match: Match): number => match.layer?.order ?? Number.MAX_SAFE_INTEGER;
 
@@ -57,35 +52,30 @@ function decidedBy(winner: Entry, loser: Entry): Rule {
   return a.proximity === b.proximity ? 'order' : 'scope';
 }
 
+/** What becomes of every declaration of a longhand: those that count, strongest first, then the rest. */
 export function explainMatches(
   matches: readonly Match[],
   index: number,
   flow: Flow,
   idleOf: (match: Match) => Idle | null,
-  quirks: boolean,
+  options: BlockOptions,
 ): Explanation {
-  const active: Entry[] = [];
+  const counted: Explained[] = [];
   const rest: Explained[] = [];
-  const strongest = [...matches].sort(byStrength).reverse();
-  const mostImportant = [...matches].sort(byImportantStrength).reverse();
-  for (const [list, important] of [
-    [mostImportant, true],
-    [strongest, false],
-  ] as const) {
-    for (const match of list) {
-      const idle = idleOf(match);
-      for (const declaration of match.declarations.toReversed()) {
-        if (declaration.important !== important) continue;
-        const kind = concern(declaration, index, flow, quirks);
-        if (kind === 'invalid') rest.push({ declaration, match, fate: 'invalid' });
-        else if (kind && idle) rest.push({ declaration, match, fate: 'idle', idle });
-        else if (kind) active.push({ declaration, match });
-      }
-    }
+  const standing: Standing = { winner: null, rollback: null };
+  for (const entry of ranked(matches)) {
+    const { declaration, match } = entry;
+    if (!longhandsOf(declaration.name).some((name) => physicalIndex(name, flow) === index)) continue;
+    const placed = placedLonghands(declaration, flow, options).find((one) => one.index === index);
+    const idle = placed ? idleOf(match) : null;
+    if (!placed) rest.push({ ...entry, fate: 'invalid' });
+    else if (idle) rest.push({ ...entry, fate: 'idle', idle });
+    else counted.push({ ...entry, ...fateOf(settle(standing, entry, placed.value), standing, entry) });
   }
-  const [winner] = active;
-  const ranked = active.map((entry): Explained =>
-    entry === winner ? { ...entry, fate: 'wins' } : { ...entry, fate: 'loses', by: decidedBy(winner!, entry) },
-  );
-  return [...ranked, ...rest];
+  return [...counted, ...rest];
+}
+
+function fateOf(settled: Settled, { winner, rollback }: Standing, entry: Entry): Fate {
+  if (settled === 'loses') return { fate: 'loses', by: decidedBy(winner!, entry) };
+  return settled === 'yields' ? { fate: 'yields', to: rollback!.to } : { fate: settled };
 }

@@ -1,4 +1,4 @@
-import { cssName, PROPERTY_KEYS, ROWS, type ComputedValues } from '../css/index.js';
+import { AFFECTS, cssName, PROPERTY_KEYS, ROWS, type ComputedValues } from '../css/index.js';
 import type { Block, Winner } from './block.js';
 import type { CustomProperties } from './variables.js';
 
@@ -44,15 +44,9 @@ export function winnerOf(style: ComputedStyle, key: keyof ComputedValues): Winne
   return style.winners.get(indexOf(key)) ?? null;
 }
 
-/** Properties that move nothing and change no painting order. */
+/** Properties that move nothing and change no painting order, by their place in the table. */
 const COLOUR_ONLY = new Set(
-  PROPERTY_KEYS.map((key, index) =>
-    /^(color|background.*|border.*Color|border.*Radius|outline.*|textDecoration.*|textShadow|boxShadow|fill|stroke|cursor|caretColor|accentColor|webkitTextFillColor|webkitTapHighlightColor|transition.*|animation.*|userSelect|textUnderlineOffset)$/.test(
-      key,
-    )
-      ? index
-      : -1,
-  ),
+  ROWS.flatMap(({ affects }, index) => (AFFECTS.indexOf(affects) <= AFFECTS.indexOf('colour') ? [index] : [])),
 );
 
 /** Whether two styles lead to the same boxes in the same order. */

@@ -25,8 +25,6 @@ export interface StyleTree {
   readonly view: PoseView;
   /** Sizes the container queries were answered with. */
   readonly sizes: ContainerSizes;
-  /** Styles by element index. */
-  readonly all: readonly ComputedStyle[];
   of(element: ElementNode): ComputedStyle;
   /** Style of a pseudo-element, or null where no rule speaks of it. */
   pseudo(element: ElementNode, name: PseudoElement): ComputedStyle | null;
@@ -101,31 +99,48 @@ export class Cascade {
   }
 
   /** All styles at a medium and a state. */
-  styles(medium: Medium, state: PoseView, sizes: ContainerSizes = NO_CONTAINERS): StyleTree {
-    const out: ComputedStyle[] = new Array(this.matched.document.elements.length);
-    return this.#tree(medium, state, out, null, () => true, sizes);
+  styles(medium: Medium, view: PoseView, sizes: ContainerSizes = NO_CONTAINERS): StyleTree {
+    const { elements } = this.matched.document;
+    const all: ComputedStyle[] = new Array(elements.length);
+    const run = this.#run({ medium, view, sizes, read: (index) => all[index]! });
+    for (const element of elements) all[element.index] = this.#compute(element, run);
+    return this.#treeOf(run, null, []);
   }
 
   /** Styles in a pose, worked out only where it may differ from styles at the same medium in the closed pose. */
   posed(base: StyleTree, view: PoseView): StyleTree {
-    const dirty = new Uint8Array(this.matched.document.elements.length);
+    const { elements } = this.matched.document;
+    const own = new Map<number, ComputedStyle>();
+    const read = (index: number) => own.get(index) ?? base.of(elements[index]!);
+    const run = this.#run({ medium: base.medium, view, sizes: base.sizes, read });
+    const changed: ElementNode[] = [];
+    const done = new Set<number>();
+    const visit = (element: ElementNode) => {
+      const { index } = element;
+      if (done.has(index)) return;
+      done.add(index);
+      const style = this.#compute(element, run);
+      const before = base.of(element);
+      if (style !== before) own.set(index, style);
+      if (style !== before || this.#pseudoStateful[index]) changed.push(element);
+      if (style !== before) for (const child of element.elements) visit(child);
+    };
+    for (const index of this.#touched(view)) visit(elements[index]!);
+    return this.#treeOf(run, base, changed);
+  }
+
+  /** Elements whose own rules ask for something the pose may have changed, in document order. */
+  #touched(view: PoseView): readonly number[] {
+    const out = new Set<number>();
     for (const [name, element] of view.touches)
-      for (const index of this.#dependents().get(name)?.get(element) ?? []) dirty[index] = 1;
+      for (const index of this.#dependents().get(name)?.get(element) ?? []) out.add(index);
     // A question about an element's attributes may also read those around it.
     for (const element of view.changes.keys()) {
-      dirty[element.index] = 1;
+      out.add(element.index);
       for (const [asked, indexes] of this.#dependents().get('markup') ?? [])
-        if (isAncestorOrSelf(element, asked)) for (const index of indexes) dirty[index] = 1;
+        if (isAncestorOrSelf(element, asked)) for (const index of indexes) out.add(index);
     }
-    const out = base.all.slice();
-    return this.#tree(
-      base.medium,
-      view,
-      out,
-      base,
-      (element, parentChanged) => parentChanged || dirty[element.index] === 1,
-      base.sizes,
-    );
+    return [...out].sort((a, b) => a - b);
   }
 
   /** Fact → element it is asked of → elements whose rules ask. */
@@ -147,16 +162,7 @@ export class Cascade {
     return (this.#asked = out);
   }
 
-  #tree(
-    medium: Medium,
-    state: PoseView,
-    out: ComputedStyle[],
-    base: StyleTree | null,
-    stale: (element: ElementNode, parentChanged: boolean) => boolean,
-    sizes: ContainerSizes,
-  ): StyleTree {
-    const truth = new Map<MediaCondition, boolean>();
-    const activity: Activity = { truth, medium, state, styles: out, sizes };
+  #run({ medium, view, sizes, read }: Pick<Run, 'medium' | 'view' | 'sizes' | 'read'>): Run {
     const options: ComputeOptions = {
       medium,
       fontUnits: this.fontUnits,
@@ -164,79 +170,81 @@ export class Cascade {
       registry: this.matched.ruleSet.properties,
       container: null,
     };
-    const changed: ElementNode[] = [];
+    return { truth: new Map(), medium, view, sizes, read, options };
+  }
+
+  /** The style of an element whose parent's is known. */
+  #compute(element: ElementNode, run: Run): ComputedStyle {
+    const { read, sizes, options } = run;
+    const parent = element.parent ? read(element.parent.index) : null;
+    const root = element.parent ? read(0) : null;
+    const block = this.#blockOf(element, run);
+    const placement = placementOf(element, read);
+    const own = sizes.size === 0 ? options : { ...options, container: nearestSize(element, read, sizes) };
+    const style = this.#style(block, parent, root, placement, own);
+    const ended = this.#afterAnimations(block, style);
+    return ended ? this.#style(ended, parent, root, placement, own) : style;
+  }
+
+  #treeOf(run: Run, base: StyleTree | null, changed: readonly ElementNode[]): StyleTree {
+    const { medium, view, sizes, read } = run;
     const pseudos = new Map<PseudoElement, Map<number, ComputedStyle | null>>();
-    for (const element of this.matched.document.elements) {
-      const { index } = element;
-      const parent = element.parent ? out[element.parent.index]! : null;
-      const parentChanged = base !== null && element.parent !== null && parent !== base.of(element.parent);
-      if (!stale(element, parentChanged)) continue;
-      const block = this.#blockOf(element, activity);
-      const placement = placementOf(element, out);
-      const own = sizes.size === 0 ? options : { ...options, container: nearestSize(element, out, sizes) };
-      const style = this.#style(block, parent, out[0] ?? null, placement, own);
-      const ended = this.#afterAnimations(block, style);
-      out[index] = ended ? this.#style(ended, parent, out[0] ?? null, placement, own) : style;
-      if (base && (out[index] !== base.of(element) || this.#pseudoStateful[index])) changed.push(element);
-    }
     const pseudo = (element: ElementNode, name: PseudoElement): ComputedStyle | null => {
       const matches = this.matched.byElement[element.index]!.pseudo.get(name);
       if (!matches) return null;
-      const parent = out[element.index]!;
-      if (base && !this.#pseudoStateful[element.index] && parent === base.of(element))
+      if (base && !this.#pseudoStateful[element.index] && read(element.index) === base.of(element))
         return base.pseudo(element, name);
       let known = pseudos.get(name);
       if (!known) pseudos.set(name, (known = new Map()));
       let style = known.get(element.index);
-      if (style === undefined) {
-        const active = matches.filter((m) => isActive(m, element, activity));
-        const placement: Placement = { root: false, parentDisplay: parent.display, atomic: false, control: false };
-        style =
-          active.length === 0 ? null : this.#style(this.#block(active), parent, out[0] ?? null, placement, options);
-        known.set(element.index, style);
-      }
+      if (style === undefined) known.set(element.index, (style = this.#pseudoStyle(element, matches, run)));
       return style;
     };
     return {
       medium,
-      view: state,
+      view,
       sizes,
-      all: out,
-      of: (element) => out[element.index]!,
+      of: (element) => read(element.index),
       pseudo,
       changed,
       hasPseudo: (element) => this.matched.byElement[element.index]!.pseudo.size > 0,
     };
   }
 
-  #blockOf(element: ElementNode, activity: Activity): Block {
+  #pseudoStyle(element: ElementNode, matches: readonly Match[], run: Run): ComputedStyle | null {
+    const active = matches.filter((m) => isActive(m, element, run));
+    if (active.length === 0) return null;
+    const parent = run.read(element.index);
+    const placement: Placement = { root: false, parentDisplay: parent.display, atomic: false, control: false };
+    return this.#style(this.#block(active), parent, run.read(0), placement, run.options);
+  }
+
+  #blockOf(element: ElementNode, run: Run): Block {
     const { index } = element;
     const conditional = this.#conditional[index]!;
     let bits = 0;
     let bit = 1;
     for (const match of conditional) {
-      if (isActive(match, element, activity)) bits += bit;
+      if (isActive(match, element, run)) bits += bit;
       bit *= 2;
     }
     // Beyond 52 conditional matches a number no longer tells the sets apart.
     const known = conditional.length <= MOST_BITS ? this.#byElement[index] : null;
-    const changes = activity.state.changes.get(element);
-    if (changes) return this.#changedBlock(element, attributesOf(element, changes), activity);
+    const changes = run.view.changes.get(element);
+    if (changes) return this.#changedBlock(element, attributesOf(element, changes), run);
     const found = known?.get(bits);
     if (found) return found;
     const matches = this.matched.byElement[index]!.own;
-    const block = this.#block(
-      conditional.length === 0 ? matches : matches.filter((m) => isActive(m, element, activity)),
-    );
+    const block = this.#block(conditional.length === 0 ? matches : matches.filter((m) => isActive(m, element, run)));
     if (known) known.set(bits, block);
     else this.#byElement[index] = new Map([[bits, block]]);
     return block;
   }
 
   /** The block of an element whose attributes differ from the markup: hints and the style attribute are read anew. */
-  #changedBlock(element: ElementNode, attributes: ElementNode['attributes'], activity: Activity): Block {
+  #changedBlock(element: ElementNode, attributes: ElementNode['attributes'], run: Run): Block {
     const rules = this.#matchesOf(element, attributes);
-    return this.#block(rules.filter((m) => isActive(m, element, activity)));
+    return this.#block(rules.filter((m) => isActive(m, element, run)));
   }
 
   #matchesOf(element: ElementNode, attributes: ElementNode['attributes']): readonly Match[] {
@@ -249,33 +257,26 @@ export class Cascade {
   /** Every declaration of one longhand on an element, strongest first, and what became of each. */
   explain(element: ElementNode, index: number, tree: StyleTree): Explanation {
     const { view } = tree;
-    const activity: Activity = {
-      truth: new Map(),
-      medium: tree.medium,
-      state: view,
-      styles: tree.all,
-      sizes: tree.sizes,
-    };
+    const { elements } = this.matched.document;
+    const run = this.#run({ ...tree, read: (i) => tree.of(elements[i]!) });
     const flow = flowOf(tree.of(element));
-    const idle = (match: Match) => whyInactive(match, element, activity);
+    const idle = (match: Match) => whyInactive(match, element, run);
     const { quirks } = this.matched.document;
     const matches = this.#matchesOf(element, attributesOf(element, view.changes.get(element)));
-    return explainMatches(matches, index, flow, idle, quirks);
+    return explainMatches(matches, index, flow, idle, { quirks });
   }
 
   /** The block with the last frames of animations that keep them, or null. @spec css-animations-1 §3.9 (fill-mode) */
   #afterAnimations(block: Block, style: ComputedStyle): Block | null {
-    if (style.animationName === 'none' || this.matched.ruleSet.keyframes.size === 0) return null;
-    const list = (text: string) => text.split(',').map((part) => part.trim());
-    const [fills, counts, directions] = [
-      style.animationFillMode,
-      style.animationIterationCount,
-      style.animationDirection,
-    ].map(list) as [string[], string[], string[]];
-    const frames = list(style.animationName).flatMap((name, i) => {
-      const at = (values: string[]) => values[i % values.length]!;
-      const keeps = /^(forwards|both)$/.test(at(fills)) && at(counts) !== 'infinite' && at(directions) === 'normal';
-      return keeps ? [{ name, declarations: this.matched.ruleSet.keyframes.get(name) ?? [] }] : [];
+    const { keyframes } = this.matched.ruleSet;
+    if (keyframes.size === 0 || style.animationName.every((name) => name === 'none')) return null;
+    const frames = style.animationName.flatMap((name, i) => {
+      const at = <T>(values: readonly T[]): T => values[i % values.length]!;
+      const fill = at(style.animationFillMode);
+      const ends = at(style.animationIterationCount) !== 'infinite' && at(style.animationDirection) === 'normal';
+      return ends && (fill === 'forwards' || fill === 'both')
+        ? [{ name, declarations: keyframes.get(name) ?? [] }]
+        : [];
     });
     if (frames.every((f) => f.declarations.length === 0)) return null;
     const added = frames.map(({ name, declarations }): Match => ({ ...ANIMATION, id: `k:${name}`, declarations }));
@@ -329,46 +330,48 @@ function placementCode({ root, atomic, control, parentDisplay }: Placement): num
   );
 }
 
-/** What decides whether a match counts. */
-interface Activity {
+/** One computation of styles: what decides whether a match counts, and the styles known so far. */
+interface Run {
   readonly truth: Map<MediaCondition, boolean>;
   readonly medium: Medium;
-  readonly state: PoseView;
-  readonly styles: readonly ComputedStyle[];
+  readonly view: PoseView;
   readonly sizes: ContainerSizes;
+  /** The style of an element by its index. */
+  readonly read: (index: number) => ComputedStyle;
+  readonly options: ComputeOptions;
 }
 
 /** Why a match does not count just now; null if it does. */
-function whyInactive(match: Match, element: ElementNode, activity: Activity): Idle | null {
-  const { truth, medium, state, styles, sizes } = activity;
+function whyInactive(match: Match, element: ElementNode, run: Run): Idle | null {
+  const { truth, medium, view, read, sizes } = run;
   for (const condition of match.conditions) {
     let value = truth.get(condition);
     if (value === undefined) truth.set(condition, (value = condition.evaluate(medium)));
     if (!value) return { why: 'media', text: condition.text };
   }
-  const query = match.containers.find((q) => !containerHolds(q, element, styles, sizes, medium));
+  const query = match.containers.find((q) => !containerHolds(q, element, { styles: read, sizes, medium }));
   if (query) return { why: 'container', text: query.text };
-  return holds(match.guard, state)
+  return holds(match.guard, view)
     ? null
     : { why: 'state', text: [...new Set([...factsOf(match.guard)].map(printFact))].join(' ') };
 }
 
 /** The same as a plain answer, for the many times it is asked. */
-function isActive(match: Match, element: ElementNode, activity: Activity): boolean {
+function isActive(match: Match, element: ElementNode, run: Run): boolean {
   const { conditions, containers, guard } = match;
   for (const condition of conditions) {
-    let value = activity.truth.get(condition);
-    if (value === undefined) activity.truth.set(condition, (value = condition.evaluate(activity.medium)));
+    let value = run.truth.get(condition);
+    if (value === undefined) run.truth.set(condition, (value = condition.evaluate(run.medium)));
     if (!value) return false;
   }
-  if (containers.length > 0 && whyInactive(match, element, activity) !== null) return false;
-  return guard === true || holds(guard, activity.state);
+  if (containers.length > 0 && whyInactive(match, element, run) !== null) return false;
+  return guard === true || holds(guard, run.view);
 }
 
-function placementOf(element: ElementNode, styles: readonly ComputedStyle[]): Placement {
+function placementOf(element: ElementNode, read: Run['read']): Placement {
   let parentDisplay: Display | null = null;
   for (let a = element.parent; a; a = a.parent) {
-    parentDisplay = styles[a.index]!.display;
+    parentDisplay = read(a.index).display;
     if (parentDisplay !== 'contents') break;
   }
   return {

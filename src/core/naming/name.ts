@@ -1,4 +1,5 @@
 import { collapseSpace, splitTokens, type ElementNode } from '../html/index.js';
+import type { ContentItem } from '../css/index.js';
 import type { Scene } from '../scene/index.js';
 import { roleOf } from './role.js';
 
@@ -179,17 +180,17 @@ const separates = (element: ElementNode, scene: Scene): boolean =>
 
 function pseudoText(element: ElementNode, name: 'before' | 'after', scene: Scene): string {
   const style = scene.pseudo(element, name);
-  if (!style || style.display === 'none' || style.content === 'none' || style.content === 'normal') return '';
-  const alternative = /\/\s*(["'])([^]*?)\1\s*$/.exec(style.content);
-  const strings = alternative
-    ? [alternative[2]!]
-    : [...style.content.matchAll(/(["'])((?:\\.|(?!\1)[^])*)\1/g)].map((m) => m[2]!);
-  const text = strings.join('');
+  if (!style || style.display === 'none' || typeof style.content === 'string') return '';
+  const items = style.content.alternative ?? style.content.items;
+  const text = items.map((item) => spoken(item, element, scene)).join('');
   // Glyphs of icon fonts are no words.
-  const words = text
-    .replace(/\\[0-9a-f]{1,6}\s?/gi, (escape) =>
-      String.fromCodePoint(Math.min(0x10ffff, parseInt(escape.slice(1), 16) || 0xfffd)),
-    )
-    .replace(/[\ue000-\uf8ff]/g, '');
+  const words = text.replace(/[\ue000-\uf8ff]/g, '');
   return /^(block|flex|grid|table|list-item)/.test(style.display) ? ` ${words} ` : words;
 }
+
+const spoken = (item: ContentItem, element: ElementNode, scene: Scene): string =>
+  item.kind === 'text'
+    ? item.text
+    : item.kind === 'attribute'
+      ? (scene.attribute(element, item.name) ?? item.fallback)
+      : '';

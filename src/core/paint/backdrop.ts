@@ -5,6 +5,7 @@ import { canvasGround, canvasTiling } from './canvas.js';
 import { gradientColour } from './gradients.js';
 import { covers, localPoint } from './hit.js';
 import type { Group, PaintItem } from './order.js';
+import type { PointIndex } from './point-index.js';
 import { tileAt, tilingOf, type Tiling } from './tiles.js';
 
 /** What may lie at a point: every colour in question, darkest and lightest kept, and what could not be told. */
@@ -16,30 +17,40 @@ export interface Backdrop {
 
 const KEEP = 6;
 
+/** What is painted on a page, and in which colours. */
+export interface Painting {
+  readonly index: PointIndex;
+  readonly canvas: Rgba;
+  /** The style each box is painted with. */
+  readonly styleOf: (box: Box) => ComputedStyle;
+}
+
+/** A point of the document, px. */
+export interface Point {
+  readonly x: number;
+  readonly y: number;
+}
+
 /**
  * The colours at a point once everything up to an item is painted, with and without something on top.
- * @param until index in the list; items from it on are left out
- * @param styleOf the style each box is painted with
- * @param top a colour painted last, inside the group of the item at `until`
+ * @param until the first item that is left out
+ * @param top a colour painted last, inside the group of that item
  * @spec compositing-1 §5, css-color-4 §3.2 (opacity)
  */
 export function backdropAt(
-  items: readonly PaintItem[],
-  x: number,
-  y: number,
-  until: number,
+  { index, canvas, styleOf }: Painting,
+  { x, y }: Point,
+  until: PaintItem,
   top: Rgba | null,
-  canvas: Rgba,
-  styleOf: (box: Box) => ComputedStyle,
 ): Backdrop {
   const stack = new Canvases(canvas);
-  const ground = canvasGround(items, styleOf);
+  const ground = canvasGround(index.items, styleOf);
   for (const image of ground?.style.backgroundImage.toReversed() ?? []) {
     const layer = pictureAt(image, canvasTiling(ground!, image), x, y);
     if (layer) stack.paint(layer);
   }
-  for (let i = 0; i < Math.min(until, items.length); i++) {
-    const item = items[i]!;
+  for (const item of index.at(x, y)) {
+    if (item.index >= until.index) break;
     const { fragment, box } = item.node;
     if (box === ground?.from) continue;
     if (fragment.kind === 'text' || box.style.visibility !== 'visible' || !covers(item.node, x, y)) continue;
@@ -47,11 +58,8 @@ export function backdropAt(
     if (layers.length > 0) stack.enter(item.group);
     for (const layer of layers) stack.paint(layer);
   }
-  const last = items[until];
-  if (last) {
-    stack.enter(last.group);
-    if (top) stack.paint([top]);
-  }
+  stack.enter(until.group);
+  if (top) stack.paint([top]);
   return stack.finish();
 }
 
@@ -122,7 +130,7 @@ function layersOf(item: PaintItem, x: number, y: number, styleOf: (box: Box) => 
   const layers: Layer[] = [];
   const style = styleOf(box);
   if (style.backgroundColor.a > 0) layers.push([style.backgroundColor]);
-  if (style.backgroundClip !== 'text') {
+  if (!style.backgroundClip.includes('text')) {
     for (const image of style.backgroundImage.toReversed()) {
       const layer = imageAt(image, item, style, x, y);
       if (layer) layers.push(layer);

@@ -35,27 +35,6 @@ export function covers(node: PaintNode, x: number, y: number): boolean {
   return within && !clipped(node.clips, x, y);
 }
 
-/**
- * The item a press at a point of the document would reach: the paint list read backwards.
- * @param reached whether presses come through to an item at all
- * @spec css2 appendix E, css-ui-4 §6.1 (pointer-events), §6.2 (interactivity)
- */
-export function hitTest(
-  items: readonly PaintItem[],
-  x: number,
-  y: number,
-  reached: (item: PaintItem) => boolean = () => true,
-): PaintItem | null {
-  for (let i = items.length - 1; i >= 0; i--) {
-    const { node } = items[i]!;
-    const { style } = node.box;
-    if (style.pointerEvents === 'none' || style.visibility !== 'visible' || style.interactivity === 'inert') continue;
-    if (node.box.element === null && node.fragment.kind !== 'text') continue;
-    if (covers(node, x, y) && reached(items[i]!)) return items[i]!;
-  }
-  return null;
-}
-
 /** The element an item belongs to: of text, the element around it. */
 export function elementOf(item: PaintItem): ElementNode | null {
   for (let box: PaintNode['box'] | null = item.node.box; box; box = box.parent) if (box.element) return box.element;

@@ -36,6 +36,8 @@ export interface PaintNode {
   readonly children: readonly PaintNode[];
   /** Keeps its place in the viewport while the page scrolls. */
   readonly fixed: boolean;
+  /** The containing block: what percentages and insets refer to, in the coordinates of `rect`. */
+  readonly containing: Rect;
 }
 
 export interface Scroll {
@@ -150,10 +152,17 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     clips: hidden ? clips : outer,
     children,
     fixed: inside.fixed,
+    containing: containingOf(fragment, rect, around),
   };
   if (fragment.kind === 'box') site.byBox.set(box, children);
   if (around.top && isDetached(box)) site.detached.push(made);
   return made;
+}
+
+/** @spec css-position-3 §2.1 */
+function containingOf({ containing }: Fragment, rect: Rect, { within, top, port }: Around): Rect {
+  if (containing) return { ...containing, x: rect.x + containing.x, y: rect.y + containing.y };
+  return top ? { ...port, x: 0, y: 0 } : within;
 }
 
 function contentOf(fragment: Fragment, rect: Rect): Rect {
@@ -213,13 +222,13 @@ function pathClip(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip |
   return { rect: outlineBounds(outline), outline, matrix, box: fragment.box, scrolls: false, paintOnly: true };
 }
 
-/** The old way of hiding things from sight alone. @spec css-masking-1 §6 (clip) */
-function hiddenByClip(style: Box['style']): boolean {
-  const clip = /^rect\(([^)]*)\)$/.exec(style.clip);
-  return (
-    clip !== null &&
-    (style.position === 'absolute' || style.position === 'fixed') &&
-    clip[1]!.split(/[\s,]+/).every((part) => /^(0|1)(px)?$/.test(part))
+const LEAST_CLIP = 1;
+
+/** The old way of hiding things from sight alone: cut down to nothing. @spec css-masking-1 §6 (clip) */
+function hiddenByClip({ clip, position }: Box['style']): boolean {
+  if (clip === null || (position !== 'absolute' && position !== 'fixed')) return false;
+  return [clip.top, clip.right, clip.bottom, clip.left].every(
+    (edge) => edge !== 'auto' && Math.abs(edge.px) <= LEAST_CLIP,
   );
 }
 

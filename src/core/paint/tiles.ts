@@ -14,10 +14,6 @@ export interface Tiling {
   readonly stepY: number | null;
 }
 
-const listed = (text: string, layer: number): string => {
-  const list = text.split(',');
-  return list[layer % list.length]!.trim();
-};
 const at = <T>(list: readonly T[], layer: number): T => list[layer % list.length]!;
 
 function areaOf(which: string, { border, padding }: Fragment, rect: Rect): Rect {
@@ -38,9 +34,9 @@ function areaOf(which: string, { border, padding }: Fragment, rect: Rect): Rect 
  */
 export function tilingOf(fragment: Fragment, rect: Rect, style: ComputedStyle, image: BackgroundImage): Tiling | null {
   const { layer } = image;
-  if (listed(style.backgroundAttachment, layer) === 'fixed') return null;
-  const area = areaOf(listed(style.backgroundOrigin, layer), fragment, rect);
-  const clip = areaOf(listed(style.backgroundClip, layer), fragment, rect);
+  if (at(style.backgroundAttachment, layer) === 'fixed') return null;
+  const area = areaOf(at(style.backgroundOrigin, layer), fragment, rect);
+  const clip = areaOf(at(style.backgroundClip, layer), fragment, rect);
   const size = sizeIn(at(style.backgroundSize, layer), area, naturalOf(image));
   if (!size) return null;
   const [x, y] = at(style.backgroundPosition, layer);

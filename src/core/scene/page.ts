@@ -1,10 +1,9 @@
-import { LimitLog, SourceText, type Limit } from '../base/index.js';
+import { LimitLog, type Limit, type SourceText } from '../base/index.js';
 import {
   bundledMetrics,
   generateBoxes,
   layoutDocument,
   makeLayout,
-  needsFullBreaks,
   newMemory,
   type BoxTree,
   type ImageSizes,
@@ -27,108 +26,33 @@ import {
   type StyleTree,
 } from '../cascade/index.js';
 import { compileSelectors, factsOf, holds, restContext } from '../css/index.js';
-import { parseHtml, splitTokens, type ElementNode, type HtmlDocument, type MarkupChanges } from '../html/index.js';
-import {
-  baseUrl,
-  collectSheets,
-  resolveUrl,
-  type FontFace,
-  type Resources,
-  type RuleSet,
-  type SheetCache,
-} from '../sheets/index.js';
+import { splitTokens, type ElementNode, type HtmlDocument, type MarkupChanges } from '../html/index.js';
+import { baseUrl, resolveUrl, type RuleSet } from '../sheets/index.js';
+import type { PageDraft } from './draft.js';
 import { ChangeableMarkup, nativeChanges, type PossibleChange } from './changeable.js';
+import { Glance } from './glance.js';
 import { Scene } from './scene.js';
 import { CLOSED, mediumOf, setting, type Setting } from './setting.js';
 
-/** Everything of a page that was read, as text and figures. */
-export interface PageText {
-  /** How reports call the page. */
-  readonly name: string;
-  /** Absolute URL relative references start from. */
-  readonly url: string;
-  readonly html: string;
-}
-
 /** What a page refers to, as far as it was read. */
 export interface PageParts {
-  readonly resources: Resources;
+  readonly collected: ReturnType<PageDraft['collect']>;
   /** Natural sizes of images in px, by absolute URL. */
   readonly images: ReadonlyMap<string, NaturalSize | null>;
   /** Fonts; the shipped tables if left out. */
   readonly metrics?: TextMetrics;
   /** Line breaking by the whole of UAX 14; without it text outside European scripts is broken at spaces. */
   readonly breaks?: LineBreaks;
+  /** Texts of the page's scripts, in document order. */
+  readonly scripts?: readonly SourceText[];
+  /** The same page as browsers without scripts read it, where it differs. */
+  readonly scriptless?: () => Page;
   /** Attributes openings can change: poses may change these and no others. */
   readonly changes?: readonly PossibleChange[];
 }
 
-/** A parsed page whose sheets are still being gathered: whoever can read files asks what is wanted and hands it in. */
-export class PageDraft {
-  readonly document: HtmlDocument;
-  readonly sheets: SheetCache;
-  readonly limits = new LimitLog();
-
-  constructor(
-    readonly text: PageText,
-    readonly options: PageOptions,
-  ) {
-    this.sheets = options.sheets ?? new Map();
-    this.document = parseHtml(new SourceText(text.name, text.html), {
-      scripting: options.scripting,
-      limits: this.limits,
-    });
-  }
-
-  /** URLs of sheets the page needs beyond those given; imports show only once their sheet is there. */
-  wantedSheets(resources: Resources): readonly string[] {
-    return collectSheets(this.document, this.text.url, resources, this.sheets, new LimitLog()).wanted;
-  }
-
-  /** The fonts the sheets declare, their sources as absolute URLs, in families some rule asks for. */
-  fontFaces(resources: Resources): readonly FontFace[] {
-    const { ruleSet } = collectSheets(this.document, this.text.url, resources, this.sheets, new LimitLog());
-    if (ruleSet.fontFaces.length === 0) return [];
-    const asked = ruleSet.rules.flatMap((r) => r.declarations.filter((d) => /^(font|font-family|--.*)$/.test(d.name)));
-    const words =
-      asked
-        .map((d) => d.text)
-        .join('\n')
-        .toLowerCase() + this.text.html.toLowerCase();
-    return ruleSet.fontFaces.filter((face) => words.includes(face.family.toLowerCase()));
-  }
-
-  /** Absolute URLs of pictures whose natural size layout may need. */
-  wantedImages(): readonly string[] {
-    const base = baseUrl(this.document, this.text.url);
-    const references = this.document.elements.flatMap((e) => {
-      if (e.tag === 'img' || e.tag === 'input') return [e.attributes.get('src')];
-      return e.tag === 'video' ? [e.attributes.get('poster')] : [];
-    });
-    return [...new Set(references.flatMap((r) => (r ? [resolveUrl(r, base)] : [])))].filter((url) => url !== null);
-  }
-
-  /** Whether the page's text asks for line breaking by the full rules. */
-  get needsFullBreaks(): boolean {
-    return (
-      needsFullBreaks(this.text.html) &&
-      this.document.elements.some((e) => e.children.some((c) => c.kind === 'text' && needsFullBreaks(c.data)))
-    );
-  }
-
-  finish(parts: PageParts): Page {
-    return new Page(this, parts);
-  }
-}
-
-export interface PageOptions {
-  /** Whether scripts are on: decides how `noscript` is read. */
-  readonly scripting: boolean;
-  /** Parsed sheets to share between pages. */
-  readonly sheets?: SheetCache;
-}
-
 const SCENES_KEPT = 400;
+const COMMON_WIDTH = 1280;
 
 /** A page ready to be looked at: parsed and matched once, laid out at any setting. */
 export class Page {
@@ -136,6 +60,10 @@ export class Page {
   readonly url: string;
   readonly document: HtmlDocument;
   readonly ruleSet: RuleSet;
+  /** Texts of the scripts the page loads, as far as they were read. */
+  readonly scripts: readonly SourceText[];
+  readonly #makeScriptless: (() => Page) | null;
+  #scriptless: Page | null = null;
   readonly #log: LimitLog;
   readonly #cascade: Cascade;
   readonly #metrics: TextMetrics;
@@ -155,17 +83,21 @@ export class Page {
   /** Whether anything depends on the sizes of containers. */
   readonly #asksContainers: boolean;
   #touched: Touched | null = null;
+  #glance: Glance | null = null;
 
   constructor(draft: PageDraft, parts: PageParts) {
     const { text, options } = draft;
     this.name = text.name;
     this.url = text.url;
     this.#log = draft.limits;
-    this.#scripting = options.scripting;
+    this.#scripting = options.scripting ?? true;
     this.#metrics = parts.metrics ?? bundledMetrics;
     this.#breaks = parts.breaks ?? null;
     this.document = draft.document;
-    this.ruleSet = collectSheets(this.document, text.url, parts.resources, draft.sheets, this.#log).ruleSet;
+    this.ruleSet = parts.collected.ruleSet;
+    this.#log.merge(parts.collected.limits.list());
+    this.scripts = parts.scripts ?? [];
+    this.#makeScriptless = parts.scriptless ?? null;
     const asks = /\dcq(w|h|i|b|min|max)\b/i;
     this.#asksContainers = this.ruleSet.rules.some(
       (r) => r.containers.length > 0 || r.declarations.some((d) => asks.test(d.text)),
@@ -187,6 +119,11 @@ export class Page {
     return this.#metrics;
   }
 
+  /** The page as a browser without scripts reads it: the same one where nothing is written for such browsers. */
+  get scriptless(): Page {
+    return (this.#scriptless ??= this.#makeScriptless?.() ?? this);
+  }
+
   get limits(): readonly Limit[] {
     return this.#log.list();
   }
@@ -206,6 +143,11 @@ export class Page {
   /** Computed styles alone at a width, without layout: container queries count as not holding. */
   styles(width: number, height = 800): StyleTree {
     return this.#cascade.styles(mediumOf(setting(width, { height }), this.#scripting), stateView(CLOSED));
+  }
+
+  /** Styles and attributes at rest on a common screen, remembered: what names are told from where no scene is at hand. */
+  get glance(): Glance {
+    return (this.#glance ??= new Glance(this.document, this.styles(COMMON_WIDTH), this.#metrics));
   }
 
   /** Elements a selector matches at rest, in document order. Throws SelectorError if it is none. */
@@ -284,15 +226,6 @@ export class Page {
     return scene;
   }
 
-  /**
-   * The closed pose's boxes and painting with the colours of another pose: what a state does to an element's own looks,
-   * whatever it opens or moves elsewhere.
-   */
-  recoloured(s: Setting): Scene {
-    const base = this.scene({ ...s, pose: CLOSED });
-    return base.recoloured(s, this.#cascade.posed(base.styles, stateView(s.pose)));
-  }
-
   /** A state that only recolours shares layout and painting with the closed pose. */
   #posed(s: Setting, base: Scene): Scene {
     const styles = this.#cascade.posed(base.styles, stateView(s.pose));
@@ -314,7 +247,14 @@ export class Page {
       },
       memory,
     );
-    return new Scene(s, medium, this.document, styles, tree, layoutDocument(tree.root, layout));
+    return new Scene({
+      setting: s,
+      document: this.document,
+      styles,
+      metrics: this.#metrics,
+      boxes: tree,
+      layout: layoutDocument(tree.root, layout),
+    });
   }
 
   #recolours(before: StyleTree, after: StyleTree): boolean {

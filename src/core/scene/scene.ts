@@ -1,24 +1,36 @@
 import { bottom, intersect, right, unite, type Rect } from '../base/index.js';
-import type { Box, BoxTree, DocumentLayout, Fragment } from '../boxes/index.js';
+import type { Box, BoxTree, DocumentLayout, Fragment, TextMetrics } from '../boxes/index.js';
 import type { ComputedStyle, StyleTree } from '../cascade/index.js';
-import { compose, WHITE, type Medium, type PseudoElement, type Rgba } from '../css/index.js';
-import { isAncestorOrSelf, type ElementNode, type HtmlDocument, type MarkupView } from '../html/index.js';
+import { compose, WHITE, type Medium, type Rgba } from '../css/index.js';
+import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
 import {
   backdropAt,
   boundsOf,
   canvasGround,
   elementOf,
-  hitTest,
   locate,
   paintOrder,
+  PointIndex,
   type Backdrop,
   type PaintItem,
   type PaintNode,
 } from '../paint/index.js';
+import { Glance } from './glance.js';
+import { reachablePart, seenPart, type Ends } from './parts.js';
 import type { Setting } from './setting.js';
 
+/** What a scene is made of. */
+export interface SceneParts {
+  readonly setting: Setting;
+  readonly document: HtmlDocument;
+  readonly styles: StyleTree;
+  readonly metrics: TextMetrics;
+  readonly boxes: BoxTree;
+  readonly layout: DocumentLayout;
+}
+
 /** A page at a setting: styles, boxes, painting. What is not asked for is not worked out. */
-export class Scene implements MarkupView {
+export class Scene extends Glance {
   #nodes: Map<Box, PaintNode[]> | null = null;
   #roots: readonly PaintNode[] | null = null;
   #items: readonly PaintItem[] | null = null;
@@ -26,26 +38,35 @@ export class Scene implements MarkupView {
   readonly #rects = new Map<ElementNode, Rect | null>();
   #scrollSize: { width: number; height: number } | null = null;
   #canvas: Rgba | null = null;
+  #index: PointIndex | null = null;
+  readonly #visible = new Map<ElementNode, boolean>();
+  readonly #seen = new Map<ElementNode, Rect | null>();
+  readonly #reach = new Map<ElementNode, Rect | null>();
 
-  constructor(
-    readonly setting: Setting,
-    readonly medium: Medium,
-    readonly document: HtmlDocument,
-    readonly styles: StyleTree,
-    readonly boxes: BoxTree,
-    readonly layout: DocumentLayout,
-  ) {}
+  readonly setting: Setting;
+  readonly medium: Medium;
+  readonly boxes: BoxTree;
+  readonly layout: DocumentLayout;
+
+  constructor(readonly made: SceneParts) {
+    super(made.document, made.styles, made.metrics);
+    this.setting = made.setting;
+    this.medium = made.styles.medium;
+    this.boxes = made.boxes;
+    this.layout = made.layout;
+  }
 
   /** The same boxes at another scroll position: only where they show and what covers what is worked out anew. */
   scrolledTo(s: Setting): Scene {
-    return new Scene(s, this.medium, this.document, this.styles, this.boxes, this.layout);
+    return new Scene({ ...this.made, setting: s });
   }
 
   /** The same boxes and painting with other colours. */
   recoloured(s: Setting, styles: StyleTree): Scene {
-    const scene = new Scene(s, this.medium, this.document, styles, this.boxes, this.layout);
+    const scene = new Scene({ ...this.made, setting: s, styles });
     scene.#roots = this.roots;
     scene.#items = this.items;
+    scene.#index = this.#points;
     scene.#nodes = this.#nodeMap();
     return scene;
   }
@@ -57,23 +78,6 @@ export class Scene implements MarkupView {
     if (!box.element) return box.style;
     return (box.pseudo ? this.styles.pseudo(box.element, box.pseudo) : this.styles.of(box.element)) ?? box.style;
   };
-
-  style(element: ElementNode): ComputedStyle {
-    return this.styles.of(element);
-  }
-
-  /** An attribute as it stands in the pose. */
-  attribute(element: ElementNode, name: string): string | undefined {
-    return this.styles.view.attribute(element, name);
-  }
-
-  hasClass(element: ElementNode, name: string): boolean {
-    return this.styles.view.hasClass(element, name);
-  }
-
-  pseudo(element: ElementNode, name: PseudoElement): ComputedStyle | null {
-    return this.styles.pseudo(element, name);
-  }
 
   /** Principal box of an element; null without one. */
   box(element: ElementNode): Box | null {
@@ -127,39 +131,71 @@ export class Scene implements MarkupView {
 
   /** Whether the element has a box and nothing makes it invisible; clipping and position do not count. */
   isVisible(element: ElementNode): boolean {
-    if (!this.box(element) || this.style(element).visibility !== 'visible') return false;
-    for (let e: ElementNode | null = element; e; e = e.parent) if (this.style(e).opacity === 0) return false;
-    return true;
+    return this.box(element) !== null && this.style(element).visibility === 'visible' && this.#shows(element);
+  }
+
+  /** Whether neither the element nor anything around it is wholly see-through. */
+  #shows(element: ElementNode): boolean {
+    let known = this.#visible.get(element);
+    if (known === undefined) {
+      known = this.style(element).opacity !== 0 && (element.parent === null || this.#shows(element.parent));
+      this.#visible.set(element, known);
+    }
+    return known;
   }
 
   /** The part of an element that is not clipped away and lies where the page can be scrolled to; null if none. */
   seen(element: ElementNode): Rect | null {
+    let known = this.#seen.get(element);
+    if (known === undefined)
+      this.#seen.set(element, (known = this.#part(element, (node) => seenPart(node, this.#ends))));
+    return known;
+  }
+
+  /**
+   * The part of an element a visitor can bring into view: what scroll containers keep below their fold counts, and
+   * what is left of something closed or collapsed does not. Null if there is none.
+   */
+  reach(element: ElementNode): Rect | null {
+    let known = this.#reach.get(element);
+    if (known === undefined)
+      this.#reach.set(element, (known = this.#part(element, (node) => reachablePart(node, this.#ends))));
+    return known;
+  }
+
+  #part(element: ElementNode, partOf: (node: PaintNode) => Rect | null): Rect | null {
     if (!this.isVisible(element)) return null;
-    let seen: Rect | null = null;
-    const size = this.scrollSize;
-    const page: Rect = {
-      x: 0,
-      y: 0,
-      width: Math.max(size.width, this.medium.width),
-      height: Math.max(size.height, this.medium.height),
-    };
+    let part: Rect | null = null;
     for (const node of this.nodes(element)) {
-      const { x, y } = this.setting.scroll;
-      const view: Rect = { x, y, width: this.medium.width, height: this.medium.height };
-      let rect = intersect(boundsOf(node.matrix, node.rect), node.fixed ? view : page);
-      for (const clip of node.clips) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
-      if (rect && rect.width >= 1 && rect.height >= 1) seen = unite(seen, rect);
+      const rect = partOf(node);
+      if (rect && rect.width >= 1 && rect.height >= 1) part = unite(part, rect);
     }
-    return seen;
+    return part;
+  }
+
+  /** The screen, and all the page that can be scrolled to; document px. */
+  get #ends(): Ends {
+    const { scrollSize, medium } = this;
+    const { x, y } = this.setting.scroll;
+    return {
+      screen: { x, y, width: medium.width, height: medium.height },
+      page: {
+        x: 0,
+        y: 0,
+        width: Math.max(scrollSize.width, medium.width),
+        height: Math.max(scrollSize.height, medium.height),
+      },
+    };
+  }
+
+  get #points(): PointIndex {
+    return (this.#index ??= new PointIndex(this.items));
   }
 
   /** What a press at a point of the document reaches, or null. */
   hit(x: number, y: number): ElementNode | null {
     const modal = this.#modal;
-    const item = hitTest(this.items, x, y, (one) => {
-      const element = modal && elementOf(one);
-      return !element || element === modal || isAncestorOrSelf(modal, element);
-    });
+    const item = this.#points.hit(x, y, (element) => !modal || element === null || isAncestorOrSelf(modal, element));
     return item ? elementOf(item) : null;
   }
 
@@ -171,7 +207,7 @@ export class Scene implements MarkupView {
 
   /** Colours at a point beneath an item of the paint list, and with a colour painted in its place. */
   backdrop(x: number, y: number, item: PaintItem, top: Rgba | null): Backdrop {
-    return backdropAt(this.items, x, y, item.index, top, this.canvas, this.paintStyle);
+    return backdropAt({ index: this.#points, canvas: this.canvas, styleOf: this.paintStyle }, { x, y }, item, top);
   }
 
   /**

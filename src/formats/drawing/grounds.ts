@@ -34,7 +34,7 @@ export function drawGround(style: ComputedStyle, node: PaintNode, definitions: D
   const d = roundedPath(rect, radii);
   if (bare) return [...out, ...borders(style, rect, radii), ...outline(style, rect, radii)];
   if (style.backgroundColor.a > 0) out.push(shape('path', { d, ...paint('fill', style.backgroundColor) }));
-  if (style.backgroundClip !== 'text')
+  if (!style.backgroundClip.includes('text'))
     for (const image of style.backgroundImage.toReversed()) out.push(drawImage(image, node, style, d, definitions));
   out.push(...innerShadows(style, node, definitions));
   return [...out, ...borders(style, rect, radii), ...outline(style, rect, radii)];

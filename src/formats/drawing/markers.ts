@@ -19,7 +19,7 @@ export function drawMarker(node: PaintNode, style: ComputedStyle, colour: Rgba, 
   const ascent = face.ascent(style.fontSize);
   const baseline = rect.y + (fragment.baseline ?? border.top + padding.top + ascent);
   const start = rtl ? rect.x + rect.width - border.right - padding.right : rect.x + border.left + padding.left;
-  const type = style.listStyleType;
+  const type = 'name' in style.listStyleType ? style.listStyleType.name : '';
   if (type !== 'disc' && type !== 'circle' && type !== 'square') {
     const width = face.width(box.marker, style.fontSize, true);
     return [write(box.marker, rtl ? start : start - width, baseline, colour)];

@@ -191,8 +191,8 @@ function decorations(box: Box, scene: Scene) {
   for (let at: Box | null = box.parent; at; at = at.parent) {
     if (!at.anonymous) {
       const style = scene.paintStyle(at);
-      for (const line of style.textDecorationLine.split(' '))
-        if (line !== 'blink' && line !== 'none') out.push({ line, colour: style.textDecorationColor });
+      for (const line of style.textDecorationLine)
+        if (line !== 'blink') out.push({ line, colour: style.textDecorationColor });
     }
     if (at.outer === 'atomic' || ['absolute', 'fixed'].includes(at.computed.position) || at.computed.float !== 'none')
       break;

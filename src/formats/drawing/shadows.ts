@@ -1,43 +1,14 @@
 import type { Rect } from '../../core/base/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
-import { parseComponents, readColour, splitCommas, type Rgba } from '../../core/css/index.js';
+import type { Rgba, Shadow } from '../../core/css/index.js';
 import { cornerRadii, type CornerRadius, type PaintNode } from '../../core/paint/index.js';
 import { grown, roundedPath, SHARP, type Radii } from './corners.js';
 import type { Definitions } from './definitions.js';
 import { paint } from './paint.js';
 import { group, shape, type Shape } from './xml.js';
 
-interface Shadow {
-  readonly inset: boolean;
-  readonly colour: Rgba;
-  readonly x: number;
-  readonly y: number;
-  readonly blur: number;
-  readonly spread: number;
-}
-
-const REM = 16;
-
-/** Shadows of a style, lowest first; px. @spec css-backgrounds-3 §6.1 */
-function shadowsOf(style: ComputedStyle): Shadow[] {
-  if (style.boxShadow === 'none') return [];
-  return splitCommas(parseComponents(style.boxShadow))
-    .toReversed()
-    .flatMap((part): Shadow[] => {
-      const lengths = part.flatMap((c) =>
-        c.type === 'dimension'
-          ? [c.value * (c.unit === 'em' ? style.fontSize : c.unit === 'rem' ? REM : 1)]
-          : c.type === 'number'
-            ? [c.value]
-            : [],
-      );
-      const read = part.map((c) => readColour(c)).find((c) => c !== null);
-      const colour = read ? read({ currentColor: style.color } as never) : style.color;
-      const [x = 0, y = 0, blur = 0, spread = 0] = lengths;
-      const inset = part.some((c) => c.type === 'ident' && c.name === 'inset');
-      return colour.a === 0 ? [] : [{ inset, colour, x, y, blur, spread }];
-    });
-}
+/** Shadows of a style that can be seen, lowest first. @spec css-backgrounds-3 §6.1 */
+const shadowsOf = (style: ComputedStyle): Shadow[] => style.boxShadow.filter(({ colour }) => colour.a > 0).toReversed();
 
 /** Corners of shadows that spread grow round, sharp ones too. */
 const softer = (radii: Radii, by: number): Radii =>

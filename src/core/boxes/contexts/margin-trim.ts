@@ -4,11 +4,7 @@ import { relativeOffset } from '../used/relative.js';
 
 /** Whether a block container cuts off the margins at its start or end. @spec css-box-4 §3.3 */
 export function trims(box: Box, end: 'start' | 'end'): boolean {
-  return (
-    !box.anonymous &&
-    box.style.marginTrim !== 'none' &&
-    new RegExp(`\\bblock(-${end})?(?!-)`).test(box.style.marginTrim)
-  );
+  return !box.anonymous && box.style.marginTrim.some((word) => word === 'block' || word === `block-${end}`);
 }
 
 /**

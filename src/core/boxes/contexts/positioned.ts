@@ -133,7 +133,12 @@ export function layoutAbsolute(
     left: solvedX.marginStart,
   };
   const placed: Placed = {
-    fragment: makeFragment({ ...fragment, box: entry.box, margin }),
+    fragment: makeFragment({
+      ...fragment,
+      box: entry.box,
+      margin,
+      containing: { ...area, x: -solvedX.at, y: -solvedY.at },
+    }),
     x: area.x + solvedX.at,
     y: area.y + solvedY.at,
   };

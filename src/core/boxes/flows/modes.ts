@@ -1,4 +1,5 @@
 import type { ComputedStyle } from '../../cascade/index.js';
+import { turnedKeys } from '../../css/index.js';
 import type { Edges } from '../fragment.js';
 
 /** Where lines run and stack: the frame of reference of a box's content. @spec css-writing-modes-4 §3.2 */
@@ -46,40 +47,19 @@ export function styleInFlow(style: ComputedStyle, mode: Mode): ComputedStyle {
   return made;
 }
 
+/** By mode: each key of a flow's style and the physical key it is read from. */
+const KEYS = new Map<Mode, ReturnType<typeof turnedKeys>>();
+
 function turn(style: ComputedStyle, mode: Mode): ComputedStyle {
-  const sides = SIDES[mode];
-  const swapped: Partial<Record<keyof ComputedStyle, keyof ComputedStyle>> = {
-    width: 'height',
-    height: 'width',
-    minWidth: 'minHeight',
-    minHeight: 'minWidth',
-    maxWidth: 'maxHeight',
-    maxHeight: 'maxWidth',
-    overflowX: 'overflowY',
-    overflowY: 'overflowX',
-    containIntrinsicWidth: 'containIntrinsicHeight',
-    containIntrinsicHeight: 'containIntrinsicWidth',
-  };
-  for (const side of ['top', 'right', 'bottom', 'left'] as const) {
-    const to = sides[side];
-    const [Side, To] = [capital(side), capital(to)];
-    swapped[side] = to;
-    swapped[`margin${Side}`] = `margin${To}`;
-    swapped[`padding${Side}`] = `padding${To}`;
-    swapped[`border${Side}Width`] = `border${To}Width`;
-    swapped[`border${Side}Style`] = `border${To}Style`;
-    swapped[`border${Side}Color`] = `border${To}Color`;
-  }
+  let keys = KEYS.get(mode);
+  if (!keys) KEYS.set(mode, (keys = turnedKeys(SIDES[mode], isVertical(mode))));
   const { ratio, auto } = style.aspectRatio;
   const properties: PropertyDescriptorMap = {
     aspectRatio: { value: { auto, ratio: ratio === null ? null : 1 / ratio } },
   };
-  for (const [key, from] of Object.entries(swapped) as [keyof ComputedStyle, keyof ComputedStyle][])
-    properties[key] = { value: style[from] };
+  for (const [key, from] of keys) properties[key] = { value: style[from] };
   return Object.create(style, properties) as ComputedStyle;
 }
-
-const capital = <S extends string>(text: S): Capitalize<S> => (text[0]!.toUpperCase() + text.slice(1)) as Capitalize<S>;
 
 /**
  * The physical side from which a box's own flow runs along an axis of a flow around it.

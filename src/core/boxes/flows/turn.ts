@@ -82,6 +82,7 @@ export function turnFragment(fragment: Fragment, from: Mode, to: Mode): Fragment
     baseline: null,
     lastBaseline: null,
     children: fragment.children.map((child) => turnPlaced(child, fragment, from, to)),
+    containing: fragment.containing && across(fragment.containing, fragment, from, to),
     outOfFlow: fragment.outOfFlow.map((entry) => turnOutOfFlow(entry, fragment, from, to)),
   });
 }

@@ -1,4 +1,4 @@
-import { parseComponents, type Component, type PseudoElement } from '../../css/index.js';
+import type { ContentItem, PseudoElement } from '../../css/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { ElementNode } from '../../html/index.js';
 import { BULLETS, counterText } from './counter-styles.js';
@@ -21,42 +21,37 @@ export function generatedContent(
   { counters, quotes }: Around,
 ): readonly ContentPart[] | null {
   const { content } = style;
-  if (content === 'none' || content === 'normal') return pseudo === 'marker' ? [] : null;
-  const parts: ContentPart[] = [];
-  const add = (text: string) => parts.push({ kind: 'text', text });
-  for (const item of parseComponents(content)) {
-    if (item.type === 'delim' && item.value === '/') break;
-    if (item.type === 'string') add(item.value);
-    else if (item.type === 'url') parts.push({ kind: 'image', url: item.value });
-    else if (item.type === 'ident' && item.name.endsWith('-quote')) add(quotes.take(item.name, style.quotes));
-    else if (item.type !== 'function') continue;
-    else if (item.name === 'url')
-      parts.push({ kind: 'image', url: item.args[0]?.type === 'string' ? item.args[0].value : '' });
-    else if (item.name === 'attr') {
-      const name = item.args[0]?.type === 'ident' ? item.args[0].raw : '';
-      add(counters.markup.attribute(element, name.toLowerCase()) ?? '');
-    } else if (item.name === 'counter' || item.name === 'counters') add(counted(item.name, item.args, counters));
-  }
-  return parts;
+  if (typeof content === 'string') return pseudo === 'marker' ? [] : null;
+  return content.items.map((item): ContentPart => {
+    switch (item.kind) {
+      case 'picture':
+        return { kind: 'image', url: item.url };
+      case 'text':
+        return { kind: 'text', text: item.text };
+      case 'quote':
+        return { kind: 'text', text: quotes.take(item.word, style.quotes) };
+      case 'attribute':
+        return { kind: 'text', text: counters.markup.attribute(element, item.name.toLowerCase()) ?? item.fallback };
+      case 'counter':
+        return { kind: 'text', text: counted(item, counters) };
+    }
+  });
 }
 
 /** @spec css-lists-3 §4.7 */
-function counted(kind: 'counter' | 'counters', args: readonly Component[], counters: Counters): string {
-  const words = args.filter((a) => a.type === 'ident' || a.type === 'string');
-  const name = words[0]?.type === 'ident' ? words[0].raw : '';
-  const style = words[kind === 'counter' ? 1 : 2];
-  const type = style?.type === 'ident' ? style.raw.toLowerCase() : 'decimal';
+function counted({ name, style, between }: Extract<ContentItem, { kind: 'counter' }>, counters: Counters): string {
   const values = counters.values(name);
-  if (kind === 'counter') return counterText(values[values.length - 1]!, type);
-  const between = words[1]?.type === 'string' ? words[1].value : '';
-  return values.map((value) => counterText(value, type)).join(between);
+  if (between === null) return counterText(values[values.length - 1]!, style);
+  return values.map((value) => counterText(value, style)).join(between);
 }
+
+type Quote = Extract<ContentItem, { kind: 'quote' }>['word'];
 
 /** How deep in quotations the generated content stands. @spec css-content-3 §3 */
 export class Quotes {
   #depth = 0;
 
-  take(word: string, quotes: string): string {
+  take(word: Quote, quotes: ComputedStyle['quotes']): string {
     if (word === 'open-quote') return this.#mark(quotes, this.#depth++, 0);
     if (word === 'no-open-quote') this.#depth++;
     else if (this.#depth > 0) {
@@ -66,10 +61,9 @@ export class Quotes {
     return '';
   }
 
-  #mark(quotes: string, depth: number, which: 0 | 1): string {
-    if (quotes === 'none') return '';
-    const own = [...quotes.matchAll(/(["'])((?:\\.|(?!\1)[^])*)\1/g)].map((m) => m[2]!.replace(/\\(.)/g, '$1'));
-    const pairs = own.length >= 2 ? own : ['\u201c', '\u201d', '\u2018', '\u2019'];
+  #mark(quotes: ComputedStyle['quotes'], depth: number, which: 0 | 1): string {
+    if (quotes.length === 0) return '';
+    const pairs = quotes === 'auto' ? ['\u201c', '\u201d', '\u2018', '\u2019'] : quotes;
     const at = Math.min(depth, pairs.length / 2 - 1);
     return pairs[at * 2 + which] ?? '';
   }
@@ -78,8 +72,7 @@ export class Quotes {
 /** Text of a list marker; empty for none. @spec css-counter-styles-3 §6 */
 export function markerText(style: ComputedStyle, ordinal: number): string {
   const type = style.listStyleType;
-  if (type === 'none') return '';
-  const string = /^(["'])([^]*)\1$/.exec(type);
-  if (string) return string[2]!;
-  return BULLETS[type] ? `${BULLETS[type]} ` : `${counterText(ordinal, type)}. `;
+  if ('marker' in type) return type.marker;
+  if (type.name === 'none') return '';
+  return BULLETS[type.name] ? `${BULLETS[type.name]} ` : `${counterText(ordinal, type.name)}. `;
 }

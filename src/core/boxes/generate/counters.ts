@@ -17,15 +17,15 @@ export class Counters {
 
   /** Applies what an element or pseudo-element does to counters, before its content. */
   enter(style: ComputedStyle, scope: object, element: ElementNode | null): void {
-    const reset = pairs(style.counterReset, 0);
+    const reset = style.counterReset;
     if (element && /^(ol|ul|menu|dir)$/.test(element.tag) && !reset.some(([name]) => name === LIST_ITEM))
       this.#create(LIST_ITEM, startOf(element, this.markup), scope);
     for (const [name, value] of reset) this.#create(name, value, scope);
-    const increments = pairs(style.counterIncrement, 1);
+    const increments = style.counterIncrement;
     if (/list-item/.test(style.display) && !increments.some(([name]) => name === LIST_ITEM))
       this.#innermost(LIST_ITEM, scope).value += 1;
     for (const [name, by] of increments) this.#innermost(name, scope).value += by;
-    for (const [name, value] of pairs(style.counterSet, 0)) this.#innermost(name, scope).value = value;
+    for (const [name, value] of style.counterSet) this.#innermost(name, scope).value = value;
     const own = element?.tag === 'li' ? Number(this.markup.attribute(element, 'value') ?? NaN) : NaN;
     if (Number.isInteger(own)) this.#innermost(LIST_ITEM, scope).value = own;
   }
@@ -65,18 +65,4 @@ function startOf(element: ElementNode, markup: MarkupView): number {
   const reversed = element.tag === 'ol' && markup.attribute(element, 'reversed') !== undefined;
   if (reversed) return (Number.isNaN(start) ? element.elements.filter((e) => e.tag === 'li').length : start) + 1;
   return element.tag === 'ol' && !Number.isNaN(start) ? start - 1 : 0;
-}
-
-/** `name 2 other` as pairs; a name without a number takes the default. */
-function pairs(text: string, missing: number): [string, number][] {
-  if (text === 'none') return [];
-  const out: [string, number][] = [];
-  for (const word of text.trim().split(/\s+/)) {
-    const reversed = /^reversed\((.*)\)$/.exec(word)?.[1];
-    if (/^[+-]?\d+$/.test(word)) {
-      const last = out[out.length - 1];
-      if (last) last[1] = Number(word);
-    } else out.push([reversed ?? word, missing]);
-  }
-  return out;
 }

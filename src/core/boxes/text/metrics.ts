@@ -39,6 +39,8 @@ export interface TextMetrics {
   /** Whether a family name stands for something these metrics hold. */
   knows(family: string): boolean;
   face(families: readonly FontFamily[], weight: number, italic: boolean): Face;
+  /** Whether the first family that is there holds pictures instead of letters. */
+  isSymbolic(families: readonly FontFamily[]): boolean;
 }
 
 /** What characters without a glyph take: the width they have in their own scripts' fonts, or that of the missing-glyph box. */
@@ -257,6 +259,7 @@ function kindOf(families: readonly FontFamily[]): Kind {
 
 const metricsOf = (missing: Missing): TextMetrics => ({
   knows: (family) => family.toLowerCase() in KNOWN,
+  isSymbolic: () => false,
   face: (families, weight, italic) => tableFace(kindOf(families), weight >= 600, italic, missing),
 });
 

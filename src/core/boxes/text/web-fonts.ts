@@ -41,6 +41,8 @@ export interface WebFace {
   readonly font: OpenFont;
 }
 
+const LETTERS = [...'aeinorst'].map((letter) => letter.codePointAt(0)!);
+
 /** A page's own fonts in front of the bundled tables. */
 export function webMetrics(faces: readonly WebFace[], base: TextMetrics): TextMetrics {
   const byFamily = new Map<string, WebFace[]>();
@@ -50,6 +52,11 @@ export function webMetrics(faces: readonly WebFace[], base: TextMetrics): TextMe
   }
   const known = new Map<readonly FontFamily[], Map<number, Face>>();
   return {
+    isSymbolic(families) {
+      const there = families.find((f) => byFamily.has(f.name.toLowerCase()) || base.knows(f.name));
+      const own = there && byFamily.get(there.name.toLowerCase());
+      return own !== undefined && own.every(({ font }) => !LETTERS.some((letter) => font.has(letter)));
+    },
     knows: (family) => byFamily.has(family.toLowerCase()) || base.knows(family),
     face(families, weight, italic) {
       let byCut = known.get(families);

@@ -7,11 +7,6 @@ const applies = (box: Box): boolean =>
   box.outer !== 'table-part' &&
   (box.outer !== 'inline' || box.inner !== 'flow');
 
-const lengthOf = (value: string): number | null => {
-  const match = /(?:^|\s)([\d.]+)px$/.exec(value);
-  return match ? Number(match[1]) : null;
-};
-
 const nothing = (): number => 0;
 
 /**
@@ -22,13 +17,13 @@ const nothing = (): number => 0;
 export function containedWidth(box: Box, empty: () => number = nothing): number | null {
   if (!applies(box)) return null;
   const { contain, containerType, containIntrinsicWidth } = box.style;
-  const held = /\b(size|strict|inline-size)\b/.test(contain) || /\b(size|inline-size)\b/.test(containerType);
-  return held ? (lengthOf(containIntrinsicWidth) ?? empty()) : null;
+  const held = [...contain, ...containerType].some((word) => /^(size|strict|inline-size)$/.test(word));
+  return held ? (containIntrinsicWidth.px ?? empty()) : null;
 }
 
 export function containedHeight(box: Box, empty: () => number = nothing): number | null {
   if (!applies(box)) return null;
   const { contain, containerType, containIntrinsicHeight } = box.style;
-  const whole = (value: string) => /(?:^|\s)(size|strict)(?:\s|$)/.test(value);
-  return whole(contain) || whole(containerType) ? (lengthOf(containIntrinsicHeight) ?? empty()) : null;
+  const held = [...contain, ...containerType].some((word) => word === 'size' || word === 'strict');
+  return held ? (containIntrinsicHeight.px ?? empty()) : null;
 }

@@ -32,6 +32,7 @@ function layers<T>(
       return list.some((one) => one === null) ? null : (c) => list.map((one) => one!(c));
     },
     (list) => list.map(print).join(', '),
+    { affects: 'colour' },
   );
 }
 

@@ -8,7 +8,8 @@ import {
   type Rgba,
   TRANSPARENT,
 } from '../values/index.js';
-import { colour, keyword, length, pair, row, single, text } from './define.js';
+import { colour, keyword, length, pair, row, single, text, type Traits } from './define.js';
+import { shadows } from './shadows.js';
 
 const WIDTHS: Readonly<Record<string, number>> = { thin: 1, medium: 3, thick: 5 };
 
@@ -26,7 +27,7 @@ function readLineWidth(item: Component): Computation<number> | null {
   return read ? (c) => snap(read(c).px) : null;
 }
 
-const lineWidth = () => row<number>(3, single(readLineWidth), printPx);
+const lineWidth = (traits: Traits) => row<number>(3, single(readLineWidth), printPx, traits);
 const LINE_STYLES = [
   'none',
   'hidden',
@@ -39,9 +40,10 @@ const LINE_STYLES = [
   'inset',
   'outset',
 ] as const;
-const lineStyle = () => keyword(LINE_STYLES);
-const lineColour = () => colour((c) => c.currentColor);
-const radius = () => pair(0, { negative: false }, { percent: 'own-box' });
+const lineStyle = () => keyword(LINE_STYLES, { turns: 'border-{side}-style' });
+const lineColour = () => colour((c) => c.currentColor, { affects: 'edge', turns: 'border-{side}-color' });
+const radius = () =>
+  pair(0, { negative: false }, { percent: 'own-box', affects: 'edge', turns: 'border-{corner}-radius' });
 
 /** One background layer's image: what contrast has to reckon with. `layer` is its place in the list. */
 export type BackgroundImage =
@@ -57,10 +59,10 @@ export type BackgroundImage =
   | { readonly kind: 'unknown'; readonly layer: number; readonly text: string };
 
 export const BORDERS = {
-  borderTopWidth: lineWidth(),
-  borderRightWidth: lineWidth(),
-  borderBottomWidth: lineWidth(),
-  borderLeftWidth: lineWidth(),
+  borderTopWidth: lineWidth({ turns: 'border-{side}-width' }),
+  borderRightWidth: lineWidth({ turns: 'border-{side}-width' }),
+  borderBottomWidth: lineWidth({ turns: 'border-{side}-width' }),
+  borderLeftWidth: lineWidth({ turns: 'border-{side}-width' }),
   borderTopStyle: lineStyle(),
   borderRightStyle: lineStyle(),
   borderBottomStyle: lineStyle(),
@@ -73,13 +75,15 @@ export const BORDERS = {
   borderTopRightRadius: radius(),
   borderBottomRightRadius: radius(),
   borderBottomLeftRadius: radius(),
-  borderImageSource: text('none'),
-  outlineWidth: lineWidth(),
-  outlineStyle: keyword(['none', 'auto', 'dotted', 'dashed', 'solid', 'double', 'groove', 'ridge', 'inset', 'outset']),
-  outlineColor: colour((c) => c.currentColor),
-  outlineOffset: length(0, { percent: false }),
-  boxShadow: text('none'),
-  backgroundColor: colour(() => TRANSPARENT),
+  borderImageSource: text('none', undefined, { affects: 'edge' }),
+  outlineWidth: lineWidth({ affects: 'edge' }),
+  outlineStyle: keyword(['none', 'auto', 'dotted', 'dashed', 'solid', 'double', 'groove', 'ridge', 'inset', 'outset'], {
+    affects: 'edge',
+  }),
+  outlineColor: colour((c) => c.currentColor, { affects: 'edge' }),
+  outlineOffset: length(0, { percent: false }, { affects: 'edge' }),
+  boxShadow: shadows('box', { affects: 'edge' }),
+  backgroundColor: colour(() => TRANSPARENT, { affects: 'colour' }),
 } as const;
 
 export { printLength };

@@ -8,15 +8,35 @@ import {
   type Computation,
   type LengthPercentage,
 } from '../values/index.js';
-import { keyword, length, lengthOr, number, pair, row, single, sizing, text } from './define.js';
+import { keyword, length, lengthOr, making, number, pair, row, single, sizing, text } from './define.js';
+import { words } from './lists.js';
 
-const TRIMS = ['none', 'block', 'inline', 'block-start', 'block-end', 'inline-start', 'inline-end'];
+const TRIMS = ['block', 'inline', 'block-start', 'block-end', 'inline-start', 'inline-end'];
 
-/** `auto? [none | <length>]` @spec css-sizing-4 §4 */
-function isIntrinsic(items: readonly Component[]): boolean {
-  const rest = isIdent(items[0], 'auto') ? items.slice(1) : items;
-  return rest.length === 1 && (isIdent(rest[0], 'none') || readLength(rest[0]!, { percent: false }) !== null);
+/** The size of a box whose content does not count; null where it has none. @spec css-sizing-4 §4 */
+export interface IntrinsicSize {
+  readonly auto: boolean;
+  readonly px: number | null;
 }
+
+const intrinsic = () =>
+  row<IntrinsicSize>(
+    { auto: false, px: null },
+    (items) => {
+      const auto = isIdent(items[0], 'auto');
+      const [item, ...more] = auto ? items.slice(1) : items;
+      const read = item && !isIdent(item, 'none') ? readLength(item, { percent: false, negative: false }) : null;
+      if (!item || more.length > 0 || (!read && !isIdent(item, 'none'))) return null;
+      return (c) => ({ auto, px: read ? read(c).px : null });
+    },
+    ({ auto, px }) => `${auto ? 'auto ' : ''}${px === null ? 'none' : `${printNumber(px)}px`}`,
+    { turns: 'contain-intrinsic-{size}' },
+  );
+
+const CONTAIN = ['none', 'strict', 'content', 'size', 'inline-size', 'layout', 'style', 'paint'];
+const isolates = (value: readonly string[]): boolean =>
+  value.some((word) => /^(layout|paint|strict|content)$/.test(word));
+const saying = (name: string) => (value: readonly string[]) => (isolates(value) ? `${name}: ${value.join(' ')}` : null);
 
 const DISPLAYS = [
   'inline',
@@ -98,9 +118,16 @@ const display = row<Display>(
   (value) => value,
 );
 
-const margin = (percent: 'inline-size' = 'inline-size') => lengthOr(0, ['auto'], {}, { percent });
-const padding = () => length(0, { negative: false }, { percent: 'inline-size' });
-const inset = (percent: 'inline-size' | 'block-size') => lengthOr('auto', ['auto'], {}, { percent });
+const margin = () => lengthOr(0, ['auto'], {}, { percent: 'inline-size', turns: 'margin-{side}' });
+const padding = () => length(0, { negative: false }, { percent: 'inline-size', turns: 'padding-{side}' });
+const inset = (percent: 'inline-size' | 'block-size') => lengthOr('auto', ['auto'], {}, { percent, turns: '{side}' });
+const scrollPadding = () =>
+  lengthOr('auto', ['auto'], { negative: false }, { affects: 'nothing', turns: 'scroll-padding-{side}' });
+const scrollMargin = () => length(0, { percent: false }, { affects: 'nothing', turns: 'scroll-margin-{side}' });
+const overflow = () =>
+  making(keyword(OVERFLOWS, { turns: 'overflow-{axis}' }, { overlay: 'auto' }), {
+    formatting: (value) => (value === 'visible' || value === 'clip' ? null : `overflow: ${value}`),
+  });
 const OVERFLOWS = ['visible', 'hidden', 'clip', 'scroll', 'auto'] as const;
 
 export interface AspectRatio {
@@ -128,14 +155,14 @@ export const BOX = {
   position: keyword(['static', 'relative', 'absolute', 'fixed', 'sticky'], {}, { '-webkit-sticky': 'sticky' }),
   float: keyword(['none', 'left', 'right', 'inline-start', 'inline-end']),
   clear: keyword(['none', 'left', 'right', 'both', 'inline-start', 'inline-end']),
-  visibility: keyword(['visible', 'hidden', 'collapse'], { inherited: true }),
+  visibility: keyword(['visible', 'hidden', 'collapse'], { inherited: true, affects: 'layout' }),
   boxSizing: keyword(['content-box', 'border-box']),
-  width: sizing('auto', 'inline-size'),
-  height: sizing('auto', 'block-size'),
-  minWidth: sizing('auto', 'inline-size'),
-  minHeight: sizing('auto', 'block-size'),
-  maxWidth: sizing('none', 'inline-size'),
-  maxHeight: sizing('none', 'block-size'),
+  width: sizing('auto', 'inline-size', '{size}'),
+  height: sizing('auto', 'block-size', '{size}'),
+  minWidth: sizing('auto', 'inline-size', 'min-{size}'),
+  minHeight: sizing('auto', 'block-size', 'min-{size}'),
+  maxWidth: sizing('none', 'inline-size', 'max-{size}'),
+  maxHeight: sizing('none', 'block-size', 'max-{size}'),
   marginTop: margin(),
   marginRight: margin(),
   marginBottom: margin(),
@@ -148,9 +175,9 @@ export const BOX = {
   right: inset('inline-size'),
   bottom: inset('block-size'),
   left: inset('inline-size'),
-  overflowX: keyword(OVERFLOWS, {}, { overlay: 'auto' }),
-  overflowY: keyword(OVERFLOWS, {}, { overlay: 'auto' }),
-  overflowClipMargin: text('0px'),
+  overflowX: overflow(),
+  overflowY: overflow(),
+  overflowClipMargin: text('0px', undefined, { affects: 'paint' }),
   aspectRatio: row<AspectRatio>({ auto: true, ratio: null }, parseAspectRatio, (v) =>
     v.ratio === null ? 'auto' : `${v.auto ? 'auto ' : ''}${printNumber(v.ratio)} / 1`,
   ),
@@ -161,38 +188,50 @@ export const BOX = {
         ? () => 'auto'
         : number(0, { integer: true }).parse(items, source),
     (v) => String(v),
+    { affects: 'paint' },
   ),
-  objectFit: keyword(['fill', 'contain', 'cover', 'none', 'scale-down']),
-  objectPosition: text('50% 50%'),
-  contain: text('none'),
-  containerType: text('normal'),
-  containerName: text('none'),
-  marginTrim: text('none', (items) => items.length > 0 && items.every((item) => isIdent(item, ...TRIMS))),
-  containIntrinsicWidth: text('none', isIntrinsic),
-  containIntrinsicHeight: text('none', isIntrinsic),
+  objectFit: keyword(['fill', 'contain', 'cover', 'none', 'scale-down'], { affects: 'paint' }),
+  objectPosition: text('50% 50%', undefined, { affects: 'paint' }),
+  contain: making(words('none', CONTAIN), {
+    stacking: saying('contain'),
+    containing: saying('contain'),
+    formatting: saying('contain'),
+  }),
+  containerType: making(words('normal', ['size', 'inline-size', 'scroll-state']), {
+    stacking: (value) => (value.some((word) => word.endsWith('size')) ? `container-type: ${value.join(' ')}` : null),
+  }),
+  containerName: words('none', null, { affects: 'nothing' }),
+  marginTrim: words('none', TRIMS),
+  containIntrinsicWidth: intrinsic(),
+  containIntrinsicHeight: intrinsic(),
   contentVisibility: keyword(['visible', 'auto', 'hidden']),
-  scrollPaddingTop: lengthOr('auto', ['auto'], { negative: false }),
-  scrollPaddingRight: lengthOr('auto', ['auto'], { negative: false }),
-  scrollPaddingBottom: lengthOr('auto', ['auto'], { negative: false }),
-  scrollPaddingLeft: lengthOr('auto', ['auto'], { negative: false }),
-  scrollMarginTop: length(0, { percent: false }),
-  scrollMarginRight: length(0, { percent: false }),
-  scrollMarginBottom: length(0, { percent: false }),
-  scrollMarginLeft: length(0, { percent: false }),
+  scrollPaddingTop: scrollPadding(),
+  scrollPaddingRight: scrollPadding(),
+  scrollPaddingBottom: scrollPadding(),
+  scrollPaddingLeft: scrollPadding(),
+  scrollMarginTop: scrollMargin(),
+  scrollMarginRight: scrollMargin(),
+  scrollMarginBottom: scrollMargin(),
+  scrollMarginLeft: scrollMargin(),
   tableLayout: keyword(['auto', 'fixed']),
   borderCollapse: keyword(['separate', 'collapse'], { inherited: true }),
   borderSpacing: pair(0, { percent: false, negative: false }, { inherited: true }),
   captionSide: keyword(['top', 'bottom'], { inherited: true }),
   emptyCells: keyword(['show', 'hide'], { inherited: true }),
-  columnCount: row<number | 'auto'>(
-    'auto',
-    (items, source) =>
-      isIdent(items[0], 'auto') && items.length === 1
-        ? () => 'auto'
-        : number(0, { integer: true, min: 1 }).parse(items, source),
-    (v) => String(v),
+  columnCount: making(
+    row<number | 'auto'>(
+      'auto',
+      (items, source) =>
+        isIdent(items[0], 'auto') && items.length === 1
+          ? () => 'auto'
+          : number(0, { integer: true, min: 1 }).parse(items, source),
+      (v) => String(v),
+    ),
+    { formatting: (value) => (value === 'auto' ? null : `column-count: ${value}`) },
   ),
-  columnWidth: lengthOr('auto', ['auto'], { percent: false, negative: false }),
+  columnWidth: making(lengthOr('auto', ['auto'], { percent: false, negative: false }), {
+    formatting: (value) => (value === 'auto' ? null : 'column-width'),
+  }),
   columnSpan: keyword(['none', 'all']),
   verticalAlign: row<LengthPercentage | VerticalAlign>(
     'baseline',

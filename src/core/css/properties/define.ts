@@ -30,12 +30,36 @@ export interface PropertyRow<T> {
   /** As getComputedStyle serialises it where layout does not resolve it. */
   readonly print: (value: T, context: PrintContext) => string;
   readonly percent?: 'inline-size' | 'block-size' | 'own-box' | 'font-size' | 'line-height';
+  /** The strongest thing a change of the value can change. */
+  readonly affects: Affects;
+  /** How it is named in flows of other directions: `margin-{side}`, `{size}`, `overflow-{axis}`. */
+  readonly turns?: string;
+  /** What boxes with the value become, in words; null for values that change nothing. */
+  readonly makes?: Makes<T>;
 }
 
+/**
+ * From the weakest on: nothing to see; what surrounds text (outlines, borders' colours, shadows); colours of text and
+ * grounds; what is painted where and in which order; sizes and places; the text's own shapes.
+ */
+export const AFFECTS = ['nothing', 'edge', 'colour', 'paint', 'layout', 'text'] as const;
+export type Affects = (typeof AFFECTS)[number];
+
+/** A stacking context; a containing block for absolute and fixed boxes; a formatting context of its own. */
+export type Making = 'stacking' | 'containing' | 'formatting';
+
+/** What values of a property make of a box, each as a reason in words. */
+export type Makes<T> = { readonly [K in Making]?: (value: T) => string | null } & {
+  /** Of boxes that can be transformed only: not of inline boxes. */
+  readonly only?: 'transformable';
+};
+
 type Parse<T> = PropertyRow<T>['parse'];
-interface Traits {
+export interface Traits {
   readonly inherited?: boolean;
   readonly percent?: NonNullable<PropertyRow<unknown>['percent']>;
+  readonly affects?: Affects;
+  readonly turns?: string;
 }
 
 export function row<T>(
@@ -50,9 +74,20 @@ export function row<T>(
     initial: start,
     parse,
     print,
+    affects: traits.affects ?? 'layout',
     ...(traits.percent ? { percent: traits.percent } : {}),
+    ...(traits.turns ? { turns: traits.turns } : {}),
   });
 }
+
+/** The same row, saying what its values make of a box. */
+export const making = <T>(one: PropertyRow<T>, makes: Makes<T>): PropertyRow<T> => Object.freeze({ ...one, makes });
+
+type Rows = Readonly<Record<string, PropertyRow<never>>>;
+
+/** Rows that all affect the same. */
+export const affecting = <const R extends object>(affects: Affects, rows: R): R =>
+  Object.fromEntries(Object.entries(rows as Rows).map(([key, one]) => [key, Object.freeze({ ...one, affects })])) as R;
 
 /** One item, or nothing. */
 export const single =
@@ -162,7 +197,11 @@ const SIZE_KEYWORDS: Readonly<Record<string, Sizing>> = {
   'min-intrinsic': 'min-content',
 };
 
-export function sizing(initial: 'auto' | 'none', percent: 'inline-size' | 'block-size'): PropertyRow<Sizing> {
+export function sizing(
+  initial: 'auto' | 'none',
+  percent: 'inline-size' | 'block-size',
+  turns?: string,
+): PropertyRow<Sizing> {
   const read = (item: Component): Computation<Sizing> | null => {
     if (isIdent(item, initial)) return () => initial;
     if (item.type === 'ident') {
@@ -175,7 +214,7 @@ export function sizing(initial: 'auto' | 'none', percent: 'inline-size' | 'block
     }
     return readLength(item, { negative: false });
   };
-  return row<Sizing>(initial, single(read), printSizing, { percent });
+  return row<Sizing>(initial, single(read), printSizing, { percent, ...(turns ? { turns } : {}) });
 }
 
 export function printSizing(value: Sizing): string {

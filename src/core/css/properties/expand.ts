@@ -1,4 +1,5 @@
 import { parseComponents, type Component, type Computation } from '../values/index.js';
+import { AFFECTS, type Affects } from './define.js';
 import { logicalProperty, type Flow } from './logical.js';
 import { ALIASES, SHORTHANDS, sourceOf } from './shorthands.js';
 import { propertyIndex, PROPERTY_KEYS, cssName, ROWS } from './table.js';
@@ -94,4 +95,14 @@ function single(name: string, items: readonly Component[], text: string): readon
   const row = ROWS[propertyIndex(logical?.like ?? name)!]!;
   const value = row.parse(items, text);
   return value ? [made(name, value)] : 'invalid';
+}
+
+/** The strongest thing a declaration of a property can change; custom properties may change anything. */
+export function affectsOf(name: string): Affects {
+  if (name.startsWith('--')) return 'text';
+  const ranks = longhandsOf(name).map((longhand) => {
+    const row = ROWS[propertyIndex(logicalProperty(longhand)?.like ?? longhand) ?? -1];
+    return row ? AFFECTS.indexOf(row.affects) : 0;
+  });
+  return AFFECTS[Math.max(0, ...ranks)]!;
 }

@@ -13,7 +13,7 @@ import {
   type Computation,
   type LengthPercentage,
 } from '../values/index.js';
-import { keyword, lengthOr, row, single, text } from './define.js';
+import { affecting, keyword, lengthOr, row, single, text } from './define.js';
 
 const SIZES: Readonly<Record<string, number>> = {
   'xx-small': 9,
@@ -140,7 +140,7 @@ const spacing = () =>
     { inherited: true, percent: 'font-size' },
   );
 
-export const FONTS = {
+export const FONTS = affecting('text', {
   fontSize: row<number>(16, single(readFontSize), printPx, { inherited: true, percent: 'font-size' }),
   fontWeight: row<number>(400, single(readWeight), printNumber, { inherited: true }),
   fontStyle: row<FontStyle>('normal', parseFontStyle, (v) => v, { inherited: true }),
@@ -177,4 +177,4 @@ export const FONTS = {
     { inherited: true },
   ),
   textIndent: lengthOr(0, [], {}, { inherited: true, percent: 'inline-size' }),
-} as const;
+} as const);

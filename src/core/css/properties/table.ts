@@ -1,6 +1,6 @@
 import { BORDERS } from './borders.js';
 import { BOX } from './box.js';
-import type { PropertyRow } from './define.js';
+import type { Making, PropertyRow } from './define.js';
 import { FLEX } from './flex.js';
 import { FONTS } from './fonts.js';
 import { TEXT } from './text.js';
@@ -33,3 +33,19 @@ export const propertyIndex = (name: string): number | undefined => indexes.get(n
 export const ROWS: readonly PropertyRow<unknown>[] = PROPERTY_KEYS.map(
   (key) => PROPERTIES[key] as PropertyRow<unknown>,
 );
+
+/** One way in which a property's value makes something of a box. */
+export interface Maker {
+  readonly key: PropertyKey;
+  readonly transformable: boolean;
+  says(value: unknown): string | null;
+}
+
+/** The properties some values of which make a stacking context, a containing block or a formatting context. */
+export function makersOf(kind: Making): readonly Maker[] {
+  return PROPERTY_KEYS.flatMap((key, i): Maker[] => {
+    const { makes } = ROWS[i]!;
+    const says = makes?.[kind];
+    return says ? [{ key, transformable: makes.only === 'transformable', says }] : [];
+  });
+}

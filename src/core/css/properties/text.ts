@@ -1,22 +1,8 @@
-import { isIdent, type Component, type Computation } from '../values/index.js';
-import { colour, keyword, lengthOr, row, text } from './define.js';
-
-/** Any of the listed keywords together, in the order of the list; `none` alone. */
-function set(names: readonly string[], traits: { inherited?: boolean } = {}) {
-  return row<string>(
-    'none',
-    (items): Computation<string> | null => {
-      if (items.length === 1 && isIdent(items[0], 'none')) return () => 'none';
-      const given = items.map((item) => (item.type === 'ident' ? item.name : ''));
-      if (given.length === 0 || new Set(given).size !== given.length || !given.every((name) => names.includes(name)))
-        return null;
-      const value = names.filter((name) => given.includes(name)).join(' ');
-      return () => value;
-    },
-    (v) => v,
-    traits,
-  );
-}
+import { isIdent, type Component } from '../values/index.js';
+import { content } from './content.js';
+import { colour, keyword, lengthOr, row, single, text } from './define.js';
+import { counterChanges, words } from './lists.js';
+import { shadows } from './shadows.js';
 
 const CURSORS = new Set(
   'auto default none context-menu help pointer progress wait cell crosshair text vertical-text alias copy move no-drop not-allowed grab grabbing all-scroll col-resize row-resize n-resize e-resize s-resize w-resize ne-resize nw-resize se-resize sw-resize ew-resize ns-resize nesw-resize nwse-resize zoom-in zoom-out -webkit-grab -webkit-grabbing -webkit-zoom-in -webkit-zoom-out'.split(
@@ -27,6 +13,38 @@ const isCursor = (items: readonly Component[]) => {
   const last = items[items.length - 1];
   return last?.type === 'ident' && CURSORS.has(last.name);
 };
+
+/** @spec css-content-3 §3.1 (pairs of opening and closing marks, outermost first) */
+const quotes = row<'auto' | readonly string[]>(
+  'auto',
+  (items) => {
+    const [only] = items;
+    if (items.length === 1 && isIdent(only, 'auto', 'match-parent')) return () => 'auto';
+    if (items.length === 1 && isIdent(only, 'none')) return () => [];
+    const marks = items.map((item) => (item.type === 'string' ? item.value : null));
+    return marks.length % 2 === 1 || marks.includes(null) ? null : () => marks as readonly string[];
+  },
+  (value) =>
+    value === 'auto' ? value : value.length === 0 ? 'none' : value.map((mark) => JSON.stringify(mark)).join(' '),
+  { inherited: true },
+);
+
+/** A counter style's name, or the text that is every marker. @spec css-lists-3 §3.2 */
+export type ListStyleType = { readonly name: string } | { readonly marker: string };
+
+const listStyleType = row<ListStyleType>(
+  { name: 'disc' },
+  single<ListStyleType>((item) => {
+    if (item.type === 'string') return () => ({ marker: item.value });
+    if (item.type === 'function') return () => ({ name: item.node.toString() });
+    return item.type === 'ident' ? () => ({ name: isStyleName(item.name) ? item.name : item.raw }) : null;
+  }),
+  (value) => ('name' in value ? value.name : JSON.stringify(value.marker)),
+  { inherited: true },
+);
+
+/** Names the standards give in lower case; those of a page's own are kept as written. */
+const isStyleName = (name: string): boolean => /^[a-z-]+$/.test(name);
 
 export const TEXT = {
   textAlign: keyword(
@@ -58,12 +76,12 @@ export const TEXT = {
     (v) => v,
     { inherited: true },
   ),
-  textDecorationLine: set(['underline', 'overline', 'line-through', 'blink']),
-  textDecorationStyle: keyword(['solid', 'double', 'dotted', 'dashed', 'wavy']),
-  textDecorationColor: colour((c) => c.currentColor),
-  textDecorationThickness: lengthOr('auto', ['auto', 'from-font']),
-  textUnderlineOffset: lengthOr('auto', ['auto'], {}, { inherited: true }),
-  textShadow: text('none', undefined, { inherited: true }),
+  textDecorationLine: words('none', ['underline', 'overline', 'line-through', 'blink'], { affects: 'edge' }),
+  textDecorationStyle: keyword(['solid', 'double', 'dotted', 'dashed', 'wavy'], { affects: 'edge' }),
+  textDecorationColor: colour((c) => c.currentColor, { affects: 'edge' }),
+  textDecorationThickness: lengthOr('auto', ['auto', 'from-font'], {}, { affects: 'edge' }),
+  textUnderlineOffset: lengthOr('auto', ['auto'], {}, { inherited: true, affects: 'edge' }),
+  textShadow: shadows('text', { inherited: true, affects: 'edge' }),
   textOverflow: text('clip'),
   whiteSpaceCollapse: keyword(['collapse', 'preserve', 'preserve-breaks', 'break-spaces'], { inherited: true }),
   textWrapMode: keyword(['wrap', 'nowrap'], { inherited: true }),
@@ -80,15 +98,15 @@ export const TEXT = {
     { 'lr-tb': 'horizontal-tb', 'tb-rl': 'vertical-rl', lr: 'horizontal-tb', tb: 'vertical-rl' },
   ),
   textOrientation: keyword(['mixed', 'upright', 'sideways'], { inherited: true }, { 'sideways-right': 'sideways' }),
-  listStyleType: text('disc', (items) => items.length === 1, { inherited: true }),
+  listStyleType,
   listStylePosition: keyword(['outside', 'inside'], { inherited: true }),
   listStyleImage: text('none', (items) => items.length === 1, { inherited: true }),
-  quotes: text('auto', undefined, { inherited: true }),
-  content: text('normal'),
-  counterReset: text('none'),
-  counterIncrement: text('none'),
-  counterSet: text('none'),
-  cursor: text('auto', isCursor, { inherited: true }),
+  quotes,
+  content,
+  counterReset: counterChanges(0),
+  counterIncrement: counterChanges(1),
+  counterSet: counterChanges(0),
+  cursor: text('auto', isCursor, { inherited: true, affects: 'nothing' }),
   orphans: text('2', undefined, { inherited: true }),
   widows: text('2', undefined, { inherited: true }),
 } as const;

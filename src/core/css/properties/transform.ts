@@ -10,7 +10,7 @@ import {
   type Computation,
   type LengthPercentage,
 } from '../values/index.js';
-import { row } from './define.js';
+import { making, row } from './define.js';
 
 /** One step of a transform list. Angles in degrees; z parts are kept only where they make a 3D context. */
 export type TransformStep =
@@ -117,17 +117,27 @@ function parseTransform(items: readonly Component[]): Computation<readonly Trans
 }
 
 /** The individual transform properties take the same steps without commas. @spec css-transforms-2 §5 */
-function individual(read: (items: readonly Component[]) => Computation<TransformStep> | null) {
-  return row<readonly TransformStep[]>(
-    [],
-    (items) => {
-      if (items.length === 1 && isIdent(items[0], 'none')) return () => [];
-      const step = read(items);
-      return step ? (c) => [step(c)] : null;
-    },
-    printSteps,
+function individual(name: string, read: (items: readonly Component[]) => Computation<TransformStep> | null) {
+  return making(
+    row<readonly TransformStep[]>(
+      [],
+      (items) => {
+        if (items.length === 1 && isIdent(items[0], 'none')) return () => [];
+        const step = read(items);
+        return step ? (c) => [step(c)] : null;
+      },
+      printSteps,
+      { affects: 'paint' },
+    ),
+    moved(name),
   );
 }
+
+/** A box that is moved, turned or sized is a context and holds what is fixed in it. @spec css-transforms-1 §3 */
+const moved = (name: string) => {
+  const says = (steps: readonly TransformStep[]) => (steps.length > 0 ? name : null);
+  return { stacking: says, containing: says, only: 'transformable' } as const;
+};
 
 function printSteps(steps: readonly TransformStep[]): string {
   return steps.length === 0 ? 'none' : steps.map(printStep).join(' ');
@@ -173,24 +183,28 @@ function parseOrigin(items: readonly Component[]): Computation<readonly [LengthP
 }
 
 export const transforms = {
-  transform: row<readonly TransformStep[]>([], parseTransform, printSteps, { percent: 'own-box' }),
-  translate: individual((items) => translate(items.length === 3 ? '3d' : 'xy')(items, '')),
-  rotate: individual((items) => {
+  transform: making(
+    row<readonly TransformStep[]>([], parseTransform, printSteps, { percent: 'own-box', affects: 'paint' }),
+    moved('transform'),
+  ),
+  translate: individual('translate', (items) => translate(items.length === 3 ? '3d' : 'xy')(items, '')),
+  rotate: individual('rotate', (items) => {
     const axis =
       items.length === 2 && isIdent(items[0], 'x', 'y', 'z') ? (items[0] as { name: 'x' | 'y' | 'z' }).name : 'z';
     const angle = readAngle(items[items.length - 1]);
     return angle && items.length <= 2 ? (c) => ({ kind: 'rotate', degrees: angle(c), axis }) : null;
   }),
-  scale: individual((items) => scale(items.length === 3 ? '3d' : 'xy')(items, '')),
+  scale: individual('scale', (items) => scale(items.length === 3 ? '3d' : 'xy')(items, '')),
   transformOrigin: row<readonly [LengthPercentage, LengthPercentage]>(
     [CENTRE, CENTRE],
     parseOrigin,
     ([x, y]) => `${printLength(x)} ${printLength(y)}`,
-    { percent: 'own-box' },
+    { percent: 'own-box', affects: 'paint' },
   ),
   transformBox: row<string>(
     'view-box',
     (items) => (items.length === 1 && items[0]!.type === 'ident' ? () => (items[0] as { name: string }).name : null),
     (v) => v,
+    { affects: 'paint' },
   ),
 } as const;

@@ -1,16 +1,20 @@
 import {
   isIdent,
+  printLength,
   readColour,
   readGradient,
+  readLength,
   splitCommas,
   type Component,
   type Computation,
+  type LengthPercentage,
   BLACK,
 } from '../values/index.js';
 import { BACKGROUNDS } from './backgrounds.js';
 import type { BackgroundImage } from './borders.js';
 import { clipPath } from './clip-path.js';
-import { colour, keyword, lengthOr, number, row, text } from './define.js';
+import { colour, keyword, lengthOr, making, number, row, text, type Traits } from './define.js';
+import { commaList, keywordLayers, times, words } from './lists.js';
 import { transforms } from './transform.js';
 
 const GRADIENT = /^(-webkit-)?(repeating-)?(linear|radial|conic)-gradient$/;
@@ -57,23 +61,73 @@ function parseImages(items: readonly Component[]): Computation<readonly Backgrou
 const printImages = (images: readonly BackgroundImage[]) =>
   images.length === 0 ? 'none' : images.map((i) => (i.kind === 'url' ? `url("${i.url}")` : i.text)).join(', ');
 
+const IDLE: Traits = { affects: 'nothing' };
+const unless = (idle: string, name: string) => (value: string) => (value === idle ? null : name);
+
+/** Properties that make a stacking context, or hold fixed boxes, once they are set: announcing them does too. @spec css-will-change-1 §3 */
+const STACKED =
+  /^(transform|translate|rotate|scale|opacity|filter|backdrop-filter|perspective|mix-blend-mode|isolation|position|z-index|clip-path|mask|mask-image|contain)$/;
+const HOLDING = /^(transform|perspective|filter|backdrop-filter|translate|rotate|scale|contain)$/;
+const announces = (value: readonly string[], which: RegExp): string | null => {
+  const found = value.find((name) => which.test(name.toLowerCase()));
+  return found === undefined ? null : `will-change: ${found}`;
+};
+
+/** Edges of the part that shows, from the border box's upper left corner. @spec css-masking-1 §6 (clip) */
+export interface ClipRect {
+  readonly top: LengthPercentage | 'auto';
+  readonly right: LengthPercentage | 'auto';
+  readonly bottom: LengthPercentage | 'auto';
+  readonly left: LengthPercentage | 'auto';
+}
+
+const clip = row<ClipRect | null>(
+  null,
+  (items) => {
+    const [item] = items;
+    if (items.length !== 1) return null;
+    if (isIdent(item, 'auto')) return () => null;
+    if (item?.type !== 'function' || item.name !== 'rect') return null;
+    const edges = item.args.filter((arg) => !(arg.type === 'delim' && arg.value === ','));
+    const reads = edges.map((edge) =>
+      isIdent(edge, 'auto') ? () => 'auto' as const : readLength(edge, { percent: false }),
+    );
+    if (reads.length !== 4 || reads.includes(null)) return null;
+    return (c) => {
+      const [top, right, bottom, left] = reads.map((read) => read!(c)) as (LengthPercentage | 'auto')[];
+      return { top: top!, right: right!, bottom: bottom!, left: left! };
+    };
+  },
+  (value) => {
+    const side = (edge: LengthPercentage | 'auto') => (edge === 'auto' ? edge : printLength(edge));
+    return value === null ? 'auto' : `rect(${[value.top, value.right, value.bottom, value.left].map(side).join(', ')})`;
+  },
+  { affects: 'paint' },
+);
+
 export const VISUAL = {
-  color: colour(() => BLACK, { inherited: true }),
-  opacity: row<number>(
-    1,
-    (items, source) => {
-      const read = number(1, { percent: true }).parse(items, source);
-      return read ? (c) => Math.min(1, Math.max(0, read(c))) : null;
-    },
-    (v) => String(Math.round(v * 1e6) / 1e6),
+  color: colour(() => BLACK, { inherited: true, affects: 'colour' }),
+  opacity: making(
+    row<number>(
+      1,
+      (items, source) => {
+        const read = number(1, { percent: true }).parse(items, source);
+        return read ? (c) => Math.min(1, Math.max(0, read(c))) : null;
+      },
+      (v) => String(Math.round(v * 1e6) / 1e6),
+      { affects: 'paint' },
+    ),
+    { stacking: (value) => (value < 1 ? `opacity: ${value}` : null) },
   ),
-  colorScheme: text('normal', undefined, { inherited: true }),
-  backgroundImage: row<readonly BackgroundImage[]>([], parseImages, printImages),
+  colorScheme: words('normal', null, { inherited: true, affects: 'colour' }),
+  backgroundImage: row<readonly BackgroundImage[]>([], parseImages, printImages, { affects: 'colour' }),
   ...BACKGROUNDS,
-  backgroundAttachment: text('scroll'),
-  backgroundOrigin: text('padding-box'),
-  backgroundClip: text('border-box'),
-  backgroundBlendMode: text('normal'),
+  backgroundAttachment: keywordLayers(['scroll', 'fixed', 'local'], { affects: 'colour' }),
+  backgroundOrigin: keywordLayers(['padding-box', 'border-box', 'content-box'], { affects: 'colour' }),
+  backgroundClip: keywordLayers(['border-box', 'padding-box', 'content-box', 'text', 'border-area'], {
+    affects: 'colour',
+  }),
+  backgroundBlendMode: text('normal', undefined, { affects: 'colour' }),
   pointerEvents: keyword(
     [
       'auto',
@@ -88,51 +142,71 @@ export const VISUAL = {
       'bounding-box',
       'all',
     ],
-    { inherited: true },
+    { inherited: true, affects: 'paint' },
   ),
   ...transforms,
-  filter: text('none'),
-  backdropFilter: text('none'),
-  mixBlendMode: text('normal', (items) => items.length === 1),
-  isolation: keyword(['auto', 'isolate']),
-  willChange: text('auto'),
-  clip: text('auto', (items) => items.length === 1),
-  clipPath,
+  filter: making(text('none', undefined, { affects: 'paint' }), {
+    stacking: unless('none', 'filter'),
+    containing: unless('none', 'filter'),
+  }),
+  backdropFilter: making(text('none', undefined, { affects: 'paint' }), {
+    stacking: unless('none', 'backdrop-filter'),
+    containing: unless('none', 'backdrop-filter'),
+  }),
+  mixBlendMode: making(
+    text('normal', (items) => items.length === 1, { affects: 'paint' }),
+    {
+      stacking: (value) => (value === 'normal' ? null : `mix-blend-mode: ${value}`),
+    },
+  ),
+  isolation: making(keyword(['auto', 'isolate'], { affects: 'paint' }), {
+    stacking: (value) => (value === 'auto' ? null : 'isolation: isolate'),
+  }),
+  willChange: making(words('auto', null, { affects: 'paint' }, { commas: true }), {
+    stacking: (value) => announces(value, STACKED),
+    containing: (value) => announces(value, HOLDING),
+  }),
+  clip,
+  clipPath: making(clipPath, { stacking: (value) => (value === null ? null : 'clip-path') }),
   /** Whether the box stands in the top layer; the browser's own sheet alone decides. @spec css-position-4 §4 */
-  overlay: keyword(['none', 'auto']),
-  maskImage: text('none'),
-  perspective: lengthOr('none', ['none'], { percent: false, negative: false }),
-  perspectiveOrigin: text('50% 50%'),
-  transformStyle: keyword(['flat', 'preserve-3d']),
-  backfaceVisibility: keyword(['visible', 'hidden']),
-  userSelect: text('auto', (items) => items.length === 1),
-  touchAction: text('auto'),
+  overlay: keyword(['none', 'auto'], { affects: 'paint' }),
+  maskImage: making(text('none', undefined, { affects: 'paint' }), { stacking: unless('none', 'mask') }),
+  perspective: making(lengthOr('none', ['none'], { percent: false, negative: false }, { affects: 'paint' }), {
+    stacking: (value) => (value === 'none' ? null : 'perspective'),
+    containing: (value) => (value === 'none' ? null : 'perspective'),
+    only: 'transformable',
+  }),
+  perspectiveOrigin: text('50% 50%', undefined, { affects: 'paint' }),
+  transformStyle: keyword(['flat', 'preserve-3d'], { affects: 'paint' }),
+  backfaceVisibility: keyword(['visible', 'hidden'], { affects: 'paint' }),
+  userSelect: text('auto', (items) => items.length === 1, IDLE),
+  touchAction: text('auto', undefined, IDLE),
   appearance: text('none', (items) => items.length === 1),
-  resize: text('none', (items) => items.length === 1),
-  scrollBehavior: keyword(['auto', 'smooth']),
-  overscrollBehaviorX: keyword(['auto', 'contain', 'none']),
-  overscrollBehaviorY: keyword(['auto', 'contain', 'none']),
-  transitionProperty: text('all'),
-  transitionDuration: text('0s'),
-  transitionDelay: text('0s'),
-  transitionTimingFunction: text('ease'),
-  animationName: text('none'),
-  animationDuration: text('0s'),
-  animationDelay: text('0s'),
-  animationIterationCount: text('1'),
-  animationFillMode: text('none'),
-  animationDirection: text('normal'),
-  animationTimingFunction: text('ease'),
-  animationPlayState: text('running'),
-  accentColor: text('auto', undefined, { inherited: true }),
-  caretColor: text('auto', undefined, { inherited: true }),
-  webkitTextFillColor: colour((c) => c.currentColor, { inherited: true }),
-  webkitTapHighlightColor: text('auto', undefined, { inherited: true }),
-  fill: text('black', undefined, { inherited: true }),
-  stroke: text('none', undefined, { inherited: true }),
-  strokeWidth: text('1px', undefined, { inherited: true }),
+  resize: text('none', (items) => items.length === 1, IDLE),
+  scrollBehavior: keyword(['auto', 'smooth'], IDLE),
+  overscrollBehaviorX: keyword(['auto', 'contain', 'none'], { ...IDLE, turns: 'overscroll-behavior-{axis}' }),
+  overscrollBehaviorY: keyword(['auto', 'contain', 'none'], { ...IDLE, turns: 'overscroll-behavior-{axis}' }),
+  transitionProperty: commaList('all', IDLE),
+  transitionDuration: times(0, IDLE),
+  transitionDelay: times(-Infinity, IDLE),
+  transitionTimingFunction: commaList('ease', IDLE),
+  animationName: commaList('none', IDLE),
+  animationDuration: times(0, IDLE),
+  animationDelay: times(-Infinity, IDLE),
+  animationIterationCount: commaList('1', IDLE),
+  animationFillMode: keywordLayers(['none', 'forwards', 'backwards', 'both'], IDLE),
+  animationDirection: keywordLayers(['normal', 'reverse', 'alternate', 'alternate-reverse'], IDLE),
+  animationTimingFunction: commaList('ease', IDLE),
+  animationPlayState: keywordLayers(['running', 'paused'], IDLE),
+  accentColor: text('auto', undefined, { inherited: true, affects: 'colour' }),
+  caretColor: text('auto', undefined, { inherited: true, affects: 'nothing' }),
+  webkitTextFillColor: colour((c) => c.currentColor, { inherited: true, affects: 'colour' }),
+  webkitTapHighlightColor: text('auto', undefined, { inherited: true, affects: 'nothing' }),
+  fill: text('black', undefined, { inherited: true, affects: 'colour' }),
+  stroke: text('none', undefined, { inherited: true, affects: 'colour' }),
+  strokeWidth: text('1px', undefined, { inherited: true, affects: 'colour' }),
   zoom: text('1'),
   webkitLineClamp: text('none'),
   webkitBoxOrient: text('horizontal'),
-  interactivity: keyword(['auto', 'inert'], { inherited: true }),
+  interactivity: keyword(['auto', 'inert'], { inherited: true, affects: 'paint' }),
 } as const;

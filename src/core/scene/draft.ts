@@ -1,0 +1,106 @@
+import { LimitLog, SourceText } from '../base/index.js';
+import { needsFullBreaks } from '../boxes/index.js';
+import { parseHtml, type HtmlDocument } from '../html/index.js';
+import {
+  baseUrl,
+  collectSheets,
+  resolveUrl,
+  type Collected,
+  type FontFace,
+  type Resources,
+  type SheetCache,
+} from '../sheets/index.js';
+
+/** A page as text. */
+export interface PageText {
+  /** How reports call the page. */
+  readonly name: string;
+  /** Absolute URL relative references start from. */
+  readonly url: string;
+  readonly html: string;
+}
+
+export interface PageOptions {
+  /** Whether scripts are on: decides how `noscript` is read. On unless said otherwise. */
+  readonly scripting?: boolean;
+  /** Parsed sheets to share between pages. */
+  readonly sheets?: SheetCache;
+}
+
+/** A script of a page: its text where it stands in the page, or the address it is loaded from. */
+export type ScriptReference = { readonly text: string; readonly offset: number } | { readonly url: string };
+
+const JAVASCRIPT = /^(|module|text\/javascript|application\/javascript|application\/ecmascript|text\/ecmascript)$/i;
+
+/** A parsed page and what it refers to. */
+export class PageDraft {
+  readonly document: HtmlDocument;
+  readonly sheets: SheetCache;
+  readonly limits = new LimitLog();
+
+  constructor(
+    readonly text: PageText,
+    readonly options: PageOptions = {},
+  ) {
+    this.sheets = options.sheets ?? new Map();
+    this.document = parseHtml(new SourceText(text.name, text.html), {
+      scripting: options.scripting ?? true,
+      limits: this.limits,
+    });
+  }
+
+  /** The rules of all sheets among the resources, and the addresses of those still wanted; imports show only once their sheet is there. */
+  collect(resources: Resources): Collected & { readonly limits: LimitLog } {
+    const limits = new LimitLog();
+    return { ...collectSheets(this.document, this.text.url, resources, this.sheets, limits), limits };
+  }
+
+  /** The fonts sheets declare, their sources as absolute URLs, in families some rule asks for. */
+  fontFaces({ ruleSet }: Collected): readonly FontFace[] {
+    if (ruleSet.fontFaces.length === 0) return [];
+    const asked = ruleSet.rules.flatMap((r) => r.declarations.filter((d) => /^(font|font-family|--.*)$/.test(d.name)));
+    const words =
+      asked
+        .map((d) => d.text)
+        .join('\n')
+        .toLowerCase() + this.text.html.toLowerCase();
+    return ruleSet.fontFaces.filter((face) => words.includes(face.family.toLowerCase()));
+  }
+
+  /** Absolute URLs of pictures whose natural size layout may need. */
+  wantedPictures(): readonly string[] {
+    const base = baseUrl(this.document, this.text.url);
+    const references = this.document.elements.flatMap((e) => {
+      if (e.tag === 'img' || e.tag === 'input') return [e.attributes.get('src')];
+      return e.tag === 'video' ? [e.attributes.get('poster')] : [];
+    });
+    return [...new Set(references.flatMap((r) => (r ? [resolveUrl(r, base)] : [])))].filter((url) => url !== null);
+  }
+
+  /** The scripts of the page in document order. */
+  scripts(): readonly ScriptReference[] {
+    const base = baseUrl(this.document, this.text.url);
+    return this.document.elements.flatMap((e): ScriptReference[] => {
+      if (e.tag !== 'script' || e.namespace !== 'html' || !JAVASCRIPT.test(e.attributes.get('type')?.trim() ?? ''))
+        return [];
+      const source = e.attributes.get('src');
+      const url = source === undefined ? null : resolveUrl(source, base);
+      if (source !== undefined) return url === null ? [] : [{ url }];
+      const text = e.children.map((c) => (c.kind === 'text' ? c.data : '')).join('');
+      return text.trim() === '' ? [] : [{ text, offset: e.startTag?.end ?? 0 }];
+    });
+  }
+
+  /** Whether the page's text asks for line breaking by the full rules. */
+  get needsFullBreaks(): boolean {
+    return (
+      needsFullBreaks(this.text.html) &&
+      this.document.elements.some((e) => e.children.some((c) => c.kind === 'text' && needsFullBreaks(c.data)))
+    );
+  }
+
+  /** Whether the page holds something for browsers without scripts. */
+  get hasNoscript(): boolean {
+    return this.document.elements.some((e) => e.tag === 'noscript');
+  }
+}

@@ -1,0 +1,160 @@
+import { SourceText } from '../base/index.js';
+import {
+  bareMetrics,
+  bundledMetrics,
+  webMetrics,
+  type LineBreaks,
+  type Missing,
+  type NaturalSize,
+  type OpenFont,
+  type TextMetrics,
+  type WebFace,
+} from '../boxes/index.js';
+import type { HtmlDocument } from '../html/index.js';
+import type { FontFace, Resource } from '../sheets/index.js';
+import { openWebFaces } from './faces.js';
+import type { PossibleChange } from './changeable.js';
+import { PageDraft, type PageOptions, type PageText } from './draft.js';
+import { Page } from './page.js';
+
+type Awaitable<T> = T | Promise<T>;
+
+/**
+ * Whoever can reach what a page refers to. Addresses are absolute URLs; null says that nothing is there.
+ * What a reader leaves out is taken as not there.
+ */
+export interface Reader {
+  sheet?(url: string): Awaitable<Resource | null>;
+  script?(url: string): Awaitable<Resource | null>;
+  /** Natural size of a picture, px. */
+  picture?(url: string): Awaitable<NaturalSize | null>;
+  font?(url: string): Awaitable<OpenFont | null>;
+  /** Fonts that are there without the page bringing them. */
+  installedFonts?(): Awaitable<readonly WebFace[]>;
+  /** The whole rules of line breaking, for scripts the short ones do not cover. */
+  fullBreaks?(): Awaitable<LineBreaks>;
+}
+
+export interface OpenOptions extends PageOptions {
+  /** How wide characters are that neither the page's fonts nor the default families have. */
+  readonly glyphs?: Missing;
+  /** Attributes that openings can change, told from the parsed page. */
+  readonly changes?: (document: HtmlDocument) => readonly PossibleChange[];
+}
+
+/** More of each is not asked for: what a menu needs does not lie there. */
+const MOST = { rounds: 24, sheets: 400, scripts: 200, pictures: 4000 } as const;
+
+/** One question to the reader; its answer is handed back in. */
+type Question = () => Awaitable<unknown>;
+
+/**
+ * Opens a page: asks the reader for everything that styles it, in rounds, within bounds; what was given up is in the
+ * page's limits. Pages are opened whole or not at all: what a reader throws comes through.
+ */
+export async function openPage(text: PageText, reader: Reader, options: OpenOptions = {}): Promise<Page> {
+  const opening = openingOf(text, reader, options);
+  let step = opening.next();
+  while (!step.done) step = opening.next(await Promise.all(step.value.map((ask) => ask())));
+  return step.value;
+}
+
+/** The same with a reader that has everything at hand. Throws where an answer is a promise. */
+export function openPageNow(text: PageText, reader: Reader, options: OpenOptions = {}): Page {
+  const opening = openingOf(text, reader, options);
+  let step = opening.next();
+  while (!step.done) {
+    const answers = step.value.map((ask) => ask());
+    if (answers.some((answer) => answer instanceof Promise))
+      throw new TypeError('this reader answers later: use openPage');
+    step = opening.next(answers);
+  }
+  return step.value;
+}
+
+type Opening<T> = Generator<readonly Question[], T, readonly unknown[]>;
+
+function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Opening<Page> {
+  const draft = new PageDraft(text, options);
+  const bare = draft.hasNoscript && options.scripting !== false ? withoutScripts(draft) : null;
+  const drafts = bare ? [draft, bare] : [draft];
+  const [collected, bareCollected] = (yield* sheetsOf(drafts, reader)) as [Sheets, Sheets?];
+  const images = yield* picturesOf(drafts, reader);
+  const metrics = yield* fontsOf(draft.fontFaces(collected), reader, options);
+  const scripts = yield* scriptsOf(draft, reader);
+  const [breaks] = draft.needsFullBreaks && reader.fullBreaks ? yield [() => reader.fullBreaks!()] : [];
+  const shared = { images, metrics, ...(breaks ? { breaks: breaks as LineBreaks } : {}) };
+  const changes = options.changes?.(draft.document) ?? [];
+  const scriptless = bare && (() => new Page(bare, { ...shared, collected: bareCollected! }));
+  return new Page(draft, { ...shared, collected, scripts, changes, ...(scriptless ? { scriptless } : {}) });
+}
+
+const withoutScripts = ({ text, options, sheets }: PageDraft): PageDraft =>
+  new PageDraft(text, { ...options, sheets, scripting: false });
+
+type Sheets = ReturnType<PageDraft['collect']>;
+
+/** The sheets of each draft, then those they import, until nothing more is asked for. */
+function* sheetsOf(drafts: readonly PageDraft[], reader: Reader): Opening<readonly Sheets[]> {
+  const resources = new Map<string, Resource | null>();
+  for (let round = 0; ; round++) {
+    const all = drafts.map((draft) => draft.collect(resources));
+    const wanted = [...new Set(all.flatMap((sheets) => sheets.wanted))];
+    if (wanted.length === 0) return all;
+    if (round === MOST.rounds) {
+      giveUp(drafts, `imports more than ${MOST.rounds} deep`);
+      return all;
+    }
+    const asked = wanted.slice(0, Math.max(0, MOST.sheets - resources.size));
+    if (asked.length < wanted.length) giveUp(drafts, `more than ${MOST.sheets} style sheets`);
+    const found = yield asked.map(
+      (url): Question =>
+        () =>
+          reader.sheet?.(url) ?? null,
+    );
+    asked.forEach((url, i) => resources.set(url, found[i] as Resource | null));
+    for (const url of wanted) if (!resources.has(url)) resources.set(url, null);
+  }
+}
+
+function* picturesOf(drafts: readonly PageDraft[], reader: Reader): Opening<Map<string, NaturalSize | null>> {
+  const wanted = [...new Set(drafts.flatMap((draft) => draft.wantedPictures()))];
+  if (wanted.length > MOST.pictures) giveUp(drafts, `more than ${MOST.pictures} pictures`);
+  const asked = reader.picture ? wanted.slice(0, MOST.pictures) : [];
+  const found = yield asked.map(
+    (url): Question =>
+      () =>
+        reader.picture!(url),
+  );
+  return new Map(asked.map((url, i) => [url, found[i] as NaturalSize | null]));
+}
+
+function* fontsOf(faces: readonly FontFace[], reader: Reader, { glyphs }: OpenOptions): Opening<TextMetrics> {
+  const own = yield* openWebFaces(faces, reader);
+  const [there] = reader.installedFonts ? yield [() => reader.installedFonts!()] : [[]];
+  const named = new Set(own.map(({ family }) => family.toLowerCase()));
+  const installed = (there as readonly WebFace[]).filter(({ family }) => !named.has(family.toLowerCase()));
+  const base = glyphs === 'boxes' ? bareMetrics : bundledMetrics;
+  const all = [...own, ...installed];
+  return all.length > 0 ? webMetrics(all, base) : base;
+}
+
+function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly SourceText[]> {
+  const all = draft.scripts();
+  if (all.length > MOST.scripts) giveUp([draft], `more than ${MOST.scripts} scripts`);
+  const taken = all.slice(0, MOST.scripts);
+  const found = yield taken.map(
+    (one): Question =>
+      () =>
+        'url' in one ? (reader.script?.(one.url) ?? null) : null,
+  );
+  return taken.flatMap((one, i) => {
+    if ('text' in one) return [new SourceText(draft.text.name, one.text, one.offset, draft.document.source)];
+    const read = found[i] as Resource | null;
+    return read ? [new SourceText(read.name, read.text)] : [];
+  });
+}
+
+function giveUp(drafts: readonly PageDraft[], subject: string): void {
+  drafts[0]!.limits.add('budget', subject, 'those beyond were not read');
+}
