@@ -1,5 +1,6 @@
 import { createRequire } from 'node:module';
 import yargs from 'yargs';
+import { ArgumentError } from '../core/index.js';
 import { FormatError } from '../formats/index.js';
 import { SourceError } from '../sources/index.js';
 import { auditCommand } from './commands/audit.js';
@@ -49,7 +50,12 @@ async function main(words: readonly string[]): Promise<void> {
 }
 
 function report(error: unknown): void {
-  if (error instanceof UsageError || error instanceof SourceError || error instanceof FormatError) {
+  if (
+    error instanceof UsageError ||
+    error instanceof ArgumentError ||
+    error instanceof SourceError ||
+    error instanceof FormatError
+  ) {
     process.stderr.write(`${sentence(error.message)} ${error.remedy}\n`);
     finish(error instanceof SourceError ? EXIT.unaudited : EXIT.usage);
     return;

@@ -1,4 +1,4 @@
-import { CHECKS } from '../core/index.js';
+import { checkId } from '../core/index.js';
 import { UsageError } from './errors.js';
 
 /** Stands for `-` among the words: the argument parser drops a lone hyphen from a list of positionals. */
@@ -36,13 +36,11 @@ export function parseRange(args: { readonly from: string | number; readonly to: 
 
 /** Ids of checks, several in one word allowed. */
 export function parseChecks(given: readonly string[], option: string): readonly string[] {
-  const known = CHECKS.map((check) => check.meta.id);
-  return given
+  const ids = given
     .flatMap((part) => part.split(','))
-    .map((part) => {
-      const id = part.trim();
-      if (!known.includes(id))
-        throw new UsageError(`there is no check “${id}” (${option})`, `Known checks: ${known.join(', ')}.`);
-      return id;
-    });
+    .map((part) => part.trim())
+    .filter((part) => part !== '');
+  if (ids.length === 0) throw new UsageError(`${option} names no check`, 'rope-ladder checks lists them.');
+  for (const id of ids) checkId(id);
+  return ids;
 }

@@ -23,6 +23,6 @@ export {
   type Passing,
 } from './scene/index.js';
 export * from './audit/index.js';
-export { CHECKS, type Check, type CheckMeta } from './checks/index.js';
+export { CHECKS, criteriaOf, type Check, type CheckMeta } from './checks/index.js';
 export * from './findings/index.js';
 export { SelectorError } from './css/index.js';

@@ -19,12 +19,22 @@ const finding = z.strictObject({
   verdict: z.enum(['fault', 'look']),
   weight: z.enum(WEIGHTS),
   criteria: z.array(z.strictObject({ number: z.string().regex(/^\d\.\d+\.\d+$/), level: z.enum(LEVELS) })),
-  menu: z.string().nullable(),
-  state: z.enum(STATES),
-  pose: z.string(),
+  menus: z.array(z.string()),
+  states: z.array(z.enum(STATES)).min(1),
+  poses: z.array(z.string()).min(1),
+  visitors: z.array(z.string()),
   widths: z.array(range).min(1),
   places: z
-    .array(z.strictObject({ selector: z.string(), path: z.string(), label: z.string(), at: position.nullable() }))
+    .array(
+      z.strictObject({
+        kind: z.enum(['element', 'rule', 'query', 'page']),
+        selector: z.string(),
+        path: z.string(),
+        label: z.string(),
+        at: position.nullable(),
+        widths: z.array(range).nullable(),
+      }),
+    )
     .min(1),
   cause: z.strictObject({ selector: z.string().nullable(), text: z.string(), at: position }).nullable(),
   measured: figure.nullable(),
@@ -38,18 +48,20 @@ const menu = z.strictObject({
   kind: z.string(),
   label: z.string(),
   selector: z.string(),
+  path: z.string(),
   at: position.nullable(),
   landmark: z.boolean(),
   items: z.array(
     z.strictObject({
       label: z.string(),
+      path: z.string(),
       href: z.string().nullable(),
       level: z.number().int().positive(),
       submenu: z.boolean(),
       current: z.boolean(),
     }),
   ),
-  toggles: z.array(z.strictObject({ label: z.string(), selector: z.string(), by: z.string() })),
+  toggles: z.array(z.strictObject({ label: z.string(), path: z.string(), selector: z.string(), by: z.string() })),
 });
 
 const page = z.strictObject({

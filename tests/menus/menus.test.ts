@@ -3,7 +3,7 @@ import { pageFrom, sceneAt, styled } from '../support/page.js';
 
 const links = (...labels: string[]) =>
   labels.map((label) => `<li><a href="${label.toLowerCase()}.html">${label}</a></li>`).join('');
-const menusIn = (body: string, css = ''): readonly Menu[] => findMenus(styled(css, body).document);
+const menusIn = (body: string, css = ''): readonly Menu[] => findMenus(styled(css, body));
 const outline = (menus: readonly Menu[]) =>
   menus.map((m) => `${m.kind}: ${m.items.map((i) => '·'.repeat(i.level - 1) + i.label).join(' ')}`);
 
@@ -160,7 +160,7 @@ describe('form', () => {
   const body = `<header><button class=nav-toggle>Menu</button><nav><ul>${links('Home', 'Fares', 'Times')}</ul></nav></header>`;
   const form = (css: string, width = 800, html = body) => {
     const page = pageFrom(`<!doctype html><style>ul{margin:0;padding:0;list-style:none}${css}</style>${html}`);
-    return formOf(findMenus(page.document)[0]!, sceneAt(page, width));
+    return formOf(findMenus(page)[0]!, sceneAt(page, width));
   };
 
   test.each<[string, string, string]>([
@@ -185,7 +185,7 @@ describe('form', () => {
 
   test('items that cannot be seen are left out', () => {
     const page = styled('li:nth-child(2){display:none}', body);
-    const [menu] = findMenus(page.document);
+    const [menu] = findMenus(page);
     expect(seenItems(menu!, sceneAt(page)).map(({ item }) => item.label)).toEqual(['Home', 'Times']);
   });
 });

@@ -13,7 +13,7 @@ describe('grounds are coloured as a browser colours them', () => {
     const last = scene.items[scene.items.length - 1]!;
     const over = { ...last, index: scene.items.length };
     const wrong = one.points.flatMap(([x, y, ...expected]) => {
-      const { colours, unknown } = scene.backdrop(x + 0.5, y + 0.5, over, null);
+      const { colours, unknown } = scene.backdrop({ x: x + 0.5, y: y + 0.5 }, over, null);
       const { r, g, b } = colours[0] ?? BLACK;
       const off = [r, g, b].some((v, i) => Math.abs(v - expected[i]!) > TOLERANCE);
       return off || colours.length > 1 || unknown.length > 0

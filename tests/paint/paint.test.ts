@@ -159,7 +159,7 @@ describe('colours beneath text', () => {
     const scene = sceneAt(page);
     const item = scene.items.find((i) => i.node.fragment.kind === 'text')!;
     const { x, y } = { x: item.node.rect.x + 1, y: item.node.rect.y + 1 };
-    const { colours, unknown } = scene.backdrop(x, y, item, null);
+    const { colours, unknown } = scene.backdrop({ x, y }, item, null);
     return { colours: colours.map(printColour), unknown };
   };
 
@@ -223,7 +223,11 @@ describe('colours beneath text', () => {
     const page = styled('body{margin:0}p{opacity:.5;color:#000}', '<p>x');
     const scene = sceneAt(page);
     const item = scene.items.find((i) => i.node.fragment.kind === 'text')!;
-    const [ink] = scene.backdrop(item.node.rect.x + 1, item.node.rect.y + 1, item, parseColourText('#000')).colours;
+    const [ink] = scene.backdrop(
+      { x: item.node.rect.x + 1, y: item.node.rect.y + 1 },
+      item,
+      parseColourText('#000'),
+    ).colours;
     expect(printColour(ink!)).toBe('rgb(128, 128, 128)');
   });
 });

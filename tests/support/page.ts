@@ -23,7 +23,11 @@ export function pageFrom(
     return text === undefined ? null : { name, text };
   };
   const text = { name: 'page.html', url: `${URL_BASE}page.html`, html };
-  return openPageNow(text, { sheet }, { scripting: options.scripting ?? true, ...(options.changes ? { changes: options.changes } : {}) });
+  return openPageNow(
+    text,
+    { sheet },
+    { scripting: options.scripting ?? true, ...(options.changes ? { changes: options.changes } : {}) },
+  );
 }
 
 /** A standards-mode page with one sheet and a body. */

@@ -1,7 +1,6 @@
 import type { ArgumentsCamelCase, CommandModule } from 'yargs';
 import wrapAnsi from 'wrap-ansi';
-import { CHECKS } from '../../core/index.js';
-import { UsageError } from '../errors.js';
+import { CHECKS, checkId, criteriaOf } from '../../core/index.js';
 import { terminalOf } from '../terminal.js';
 import { later } from '../work.js';
 
@@ -12,9 +11,8 @@ interface ChecksArguments {
 }
 
 function handler(args: ArgumentsCamelCase<ChecksArguments>): void {
+  if (args.id !== undefined) checkId(args.id);
   const chosen = CHECKS.filter((check) => args.id === undefined || check.meta.id === args.id);
-  if (chosen.length === 0)
-    throw new UsageError(`there is no check “${args.id}”`, `Known checks: ${CHECKS.map((c) => c.meta.id).join(', ')}.`);
   if (args.json) {
     process.stdout.write(
       `${JSON.stringify(
@@ -27,7 +25,10 @@ function handler(args: ArgumentsCamelCase<ChecksArguments>): void {
   }
   const { colours, columns } = terminalOf(process.stdout, args.color, process.env);
   for (const { meta } of chosen) {
-    const criteria = meta.criteria.map((c) => `WCAG ${c.number} (${c.level})`).join(', ') || 'no success criterion';
+    const criteria =
+      criteriaOf(meta)
+        .map((c) => `WCAG ${c.number} (${c.level})`)
+        .join(', ') || 'no success criterion';
     process.stdout.write(`${colours.bold(meta.id)}  ${meta.title}\n  ${meta.weight}, ${criteria}\n`);
     if (args.id === undefined) continue;
     for (const message of Object.values(meta.messages))

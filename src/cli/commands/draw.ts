@@ -151,7 +151,7 @@ function parseMarks(given: readonly string[] | undefined): readonly Overlay[] {
   return names.length > 0 ? (names as Overlay[]) : ['targets', 'order'];
 }
 
-const holdsAt = ({ widths }: Finding, width: number): boolean =>
+const holdsAt = ({ widths }: Pick<Finding, 'widths'>, width: number): boolean =>
   widths.some(({ from, to }) => width >= from && width <= to);
 
 /** Findings that hold at some width that is drawn. */
@@ -167,7 +167,9 @@ function pinsOf(page: Page, findings: readonly Finding[]): (frame: Frame) => rea
     const byPath = new Map<string, number[]>();
     findings.forEach((finding, i) => {
       if (!holdsAt(finding, setting.width)) return;
-      for (const { path } of finding.places) byPath.set(path, [...(byPath.get(path) ?? []), i + 1]);
+      for (const { path, widths } of finding.places)
+        if (holdsAt({ widths: widths ?? finding.widths }, setting.width))
+          byPath.set(path, [...(byPath.get(path) ?? []), i + 1]);
     });
     return [...byPath].flatMap(([path, numbers]): Pin[] => {
       const element = page.document.elements.find((e) => e.path === path);

@@ -98,7 +98,8 @@ const WEIGHT_PAINT: Readonly<Record<Weight, 'red' | 'yellow' | 'blue'>> = {
 
 function findingsParts(result: AuditResult, terminal: Terminal): string[] {
   const groups = new Map<string | null, Finding[]>();
-  for (const finding of result.findings) groups.set(finding.menu, [...(groups.get(finding.menu) ?? []), finding]);
+  for (const finding of result.findings)
+    groups.set(finding.menus[0] ?? null, [...(groups.get(finding.menus[0] ?? null) ?? []), finding]);
   const ordered = [...groups].sort(([a], [b]) => compareText(a ?? '~', b ?? '~'));
   return ordered.map(([menu, findings]) => {
     const title = titleOf(result.menus.find((m) => m.id === menu));
@@ -118,7 +119,8 @@ function findingView(finding: Finding, result: AuditResult, terminal: Terminal):
     finding.widths[0]!.from === result.widths.from &&
     finding.widths[0]!.to === result.widths.to;
   const widths = everywhere ? 'every width' : `${printWidths(finding.widths)} px`;
-  const state = finding.state === 'normal' ? '' : `  ${finding.state}`;
+  const shown = finding.states.filter((state) => state !== 'normal');
+  const state = shown.length === 0 ? '' : `  ${finding.states.join(', ')}`;
   const head = `  ${paint(weight.padEnd(7))}  ${colours.bold(finding.check)}  ${widths}${state}${criteria ? `  ${colours.dim(criteria)}` : ''}`;
   const [place, ...others] = finding.places;
   const row = (word: string, text: string) => indent(colours.dim(`${word.padEnd(6)} ${text}`), 4, columns);
@@ -133,9 +135,14 @@ function findingView(finding: Finding, result: AuditResult, terminal: Terminal):
     lines.push(row('by', `${formatPosition(at)}  ${harmless(selector ? `${selector} { ${text} }` : text)}`));
   }
   if (others.length > 0) {
-    const named = others.slice(0, 6).map((p) => `“${harmless(p.label || p.selector)}”`);
-    lines.push(row('and', `${others.length} more like it: ${named.join(', ')}${others.length > 6 ? ' …' : ''}`));
+    const named = others
+      .slice(0, 6)
+      .map((p) => `“${harmless(p.label || p.selector)}”${p.widths ? ` (${printWidths(p.widths)})` : ''}`);
+    lines.push(
+      row('and', `${others.length} more of the same cause: ${named.join(', ')}${others.length > 6 ? ' …' : ''}`),
+    );
   }
+  if (finding.menus.length > 1) lines.push(row('also', `in ${finding.menus.slice(1).join(', ')}`));
   return lines.join('\n');
 }
 

@@ -1,6 +1,5 @@
-import { bottom, type Rect } from '../base/index.js';
+import { bottom, type Range, type Rect } from '../base/index.js';
 import { descendants } from '../html/index.js';
-import type { Range } from '../ladder/index.js';
 import { findMenus, formOf, type Menu, type MenuForm, type MenuItem } from '../menus/index.js';
 import { destinationOf, setting, type Page, type Scene, type Setting } from '../scene/index.js';
 import { rungsTouching } from './rungs.js';
@@ -38,7 +37,7 @@ const AROUND = 16;
 
 /** What a contact sheet of a page shows: every band in which some menu looks its own way, closed and opened. */
 export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
-  const menus = findMenus(page.document);
+  const menus = findMenus(page);
   const bands = bandsOf(page, menus, options);
   const places = options.widths
     ? options.widths.map((width) => ({

@@ -1,6 +1,7 @@
 import type { ElementNode } from '../html/index.js';
 import { descendants } from '../html/index.js';
-import { rungsOf, seamsOf, type Range, type Rung, type Seam } from '../ladder/index.js';
+import type { Range } from '../base/index.js';
+import { rungsOf, seamsOf, type Rung, type Seam } from '../ladder/index.js';
 import { findMenus, formOf, type Menu, type MenuForm } from '../menus/index.js';
 import { setting, type Page } from '../scene/index.js';
 
@@ -21,7 +22,7 @@ export interface LadderResult {
 
 /** The ladder of a page: its rungs, what begins each, the form of every menu, and where conditions do not meet. */
 export function ladderOf(page: Page, options: Range & { readonly height: number }): LadderResult {
-  const menus = findMenus(page.document);
+  const menus = findMenus(page);
   const rungs = rungsOf(page.ruleSet.thresholds, options);
   const touching = (conditions: readonly string[]) =>
     menus.filter((menu) => conditions.some((text) => touches(page, menu, text))).map((menu) => menu.id);

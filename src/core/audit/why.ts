@@ -3,7 +3,7 @@ import { printValue, winnerOf, type ComputedStyle, type Explained } from '../cas
 import { cssName, longhandsOf, PROPERTIES, propertyIndex, PROPERTY_KEYS, unpack } from '../css/index.js';
 import { placeOf } from '../checks/index.js';
 import type { Place } from '../findings/index.js';
-import type { ElementNode } from '../html/index.js';
+import { selectorOf, type ElementNode } from '../html/index.js';
 import { rungsAt, rungsOf, type Rung } from '../ladder/index.js';
 import { setting, type Page, type Setting } from '../scene/index.js';
 import { resolvedStyle } from './measure.js';
@@ -73,7 +73,13 @@ export function why(page: Page, element: ElementNode, property: string, options:
   const all = rungsOf(page.ruleSet.thresholds, options);
   const rungs = options.at ? rungsAt(all, options.at) : all;
   const bands = rungs.map((rung) => bandOf(page, element, index, rung, options));
-  return { page: page.name, element: placeOf(element), property, pose: options.poseText, bands: joinEqual(bands) };
+  return {
+    page: page.name,
+    element: placeOf(element, page.glance),
+    property,
+    pose: options.poseText,
+    bands: joinEqual(bands),
+  };
 }
 
 /** Neighbouring bands with the same story become one. */
@@ -104,7 +110,7 @@ function bandOf(page: Page, element: ElementNode, index: number, rung: Rung, opt
     to: rung.to,
     value,
     source: source === null ? 'initial' : source.element === element ? 'declared' : 'inherited',
-    inheritedFrom: source && source.element !== element ? placeOf(source.element) : null,
+    inheritedFrom: source && source.element !== element ? placeOf(source.element, page.glance) : null,
     entries: [...(entries === own ? [] : own), ...entries].map(entryOf),
     variables: winner ? variablesOf(winner.declaration.text, source!.element, page, s, new Set()) : [],
   };
@@ -197,10 +203,7 @@ function variablesOf(text: string, element: ElementNode, page: Page, s: Setting,
       const entry = style.block.custom.get(name);
       if (!entry) continue;
       const place = formatPosition(positionOf(entry.declaration.span));
-      return [
-        { name, value, place, on: placeOf(e).selector },
-        ...variablesOf(entry.declaration.text, e, page, s, seen),
-      ];
+      return [{ name, value, place, on: selectorOf(e) }, ...variablesOf(entry.declaration.text, e, page, s, seen)];
     }
     return [{ name, value, place: null, on: null }];
   });

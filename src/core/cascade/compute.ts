@@ -30,12 +30,15 @@ export interface ComputeOptions {
   readonly fontUnits: FontUnits;
   readonly quirks: boolean;
   readonly registry: Registry;
+  /** Factor on all text sizes: 2 where text is set at 200 %. @spec WCAG 2.2 SC 1.4.4 */
+  readonly textZoom: number;
   /** Content box of the nearest size container as last laid out, px; null without one. */
   readonly container: { readonly width: number; readonly height: number } | null;
 }
 
 const FONT_SIZE = indexOf('fontSize');
 const FONT_FAMILY = indexOf('fontFamily');
+const LINE_HEIGHT = indexOf('lineHeight');
 const COLOR = indexOf('color');
 const DISPLAY = indexOf('display');
 const FIRST = [
@@ -46,7 +49,7 @@ const FIRST = [
   indexOf('fontWeight'),
   indexOf('fontStyle'),
   FONT_SIZE,
-  indexOf('lineHeight'),
+  LINE_HEIGHT,
   COLOR,
 ];
 const INHERITED = ROWS.map((row, index) => (row.inherited ? index : -1)).filter((index) => index >= 0);
@@ -151,8 +154,10 @@ export function computeStyle(
   context.dark = prefersDark(values[indexOf('colorScheme')] as readonly string[], options);
   settle(FONT_SIZE);
   const absolute = scaleMonospace(values, parent, winners.get(FONT_SIZE), context);
+  if (options.textZoom !== 1) zoomText(values, winners.get(FONT_SIZE), parent === null, context);
   context.fontSize = values[FONT_SIZE] as number;
-  settle(indexOf('lineHeight'));
+  settle(LINE_HEIGHT);
+  if (options.textZoom !== 1 && winners.has(LINE_HEIGHT)) zoomLines(values, options.textZoom);
   context.style = fontOf(values, usedLineHeight(values, context));
   context.currentColor = parent ? parent.color : BLACK;
   settle(COLOR);
@@ -300,6 +305,26 @@ function scaleMonospace(
     values[FONT_SIZE] = (values[FONT_SIZE] as number) * MONOSPACE_SCALE;
   }
   return absolute;
+}
+
+/** Makes larger what a size owes to lengths that are not themselves relative to text made larger before. */
+function zoomText(values: unknown[], winner: Winner | undefined, root: boolean, context: Context): void {
+  const size = values[FONT_SIZE] as number;
+  const more = context.options.textZoom - 1;
+  if (root && typeof winner?.value !== 'function') values[FONT_SIZE] = size * context.options.textZoom;
+  if (typeof winner?.value !== 'function') return;
+  const { fontSize, rootFontSize } = context;
+  context.fontSize = 0;
+  context.rootFontSize = 0;
+  const own = winner.value(context) as number;
+  context.fontSize = fontSize;
+  context.rootFontSize = rootFontSize;
+  values[FONT_SIZE] = size + own * more + (root ? (size - own) * more : 0);
+}
+
+function zoomLines(values: unknown[], zoom: number): void {
+  const value = values[LINE_HEIGHT] as ComputedValues['lineHeight'];
+  if (value !== 'normal' && 'px' in value) values[LINE_HEIGHT] = { px: value.px * zoom };
 }
 
 function isAbsolute(winner: Winner | undefined, parent: ComputedStyle | null, context: Context): boolean {

@@ -6,3 +6,4 @@ export { flowOf, type FontUnits } from './compute.js';
 export type { Block, Winner } from './block.js';
 export { stateView, type PoseState } from './state.js';
 export type { Explained, Explanation, Idle, Rule } from './explain.js';
+export { spacedOut } from './spacing.js';

@@ -33,7 +33,7 @@ export type ComputedStyle = StyleObject & ComputedValues;
 
 /** The value as getComputedStyle serialises it where layout does not resolve it. */
 export function printValue(style: ComputedStyle, index: number): string {
-  return ROWS[index]!.print(style.values[index], { fontSize: style.fontSize });
+  return ROWS[index]!.print(style.values[index], { fontSize: style.fontSize, colour: style.color });
 }
 
 export const indexOf = (key: keyof ComputedValues): number => INDEX.get(key)!;

@@ -92,6 +92,7 @@ export class Cascade {
   constructor(
     readonly matched: MatchedDocument,
     readonly fontUnits: FontUnits,
+    readonly textZoom = 1,
   ) {
     this.#byElement = new Array<Map<number, Block> | null>(matched.document.elements.length).fill(null);
     this.#conditional = matched.byElement.map((m) => m.own.filter(isConditional));
@@ -168,6 +169,7 @@ export class Cascade {
       fontUnits: this.fontUnits,
       quirks: this.matched.document.quirks,
       registry: this.matched.ruleSet.properties,
+      textZoom: this.textZoom,
       container: null,
     };
     return { truth: new Map(), medium, view, sizes, read, options };

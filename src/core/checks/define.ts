@@ -1,26 +1,21 @@
 import type { ElementNode } from '../html/index.js';
-import type { Cause, Criterion, Figure, Level, State, Verdict, Weight } from '../findings/index.js';
+import type { Span } from '../base/index.js';
+import type { Cause, Criterion, Figure, State, Verdict, Weight } from '../findings/index.js';
 import type { Menu } from '../menus/index.js';
-import type { Page, Scene, Setting } from '../scene/index.js';
+import type { Visitor } from '../scene/index.js';
+import type { Subject } from './subject.js';
 
-/** A page at one width, as checks see it. */
-export interface Look {
-  readonly page: Page;
-  readonly menus: readonly Menu[];
-  readonly level: Level;
-  readonly width: number;
-  /** The closed pose. */
-  readonly scene: Scene;
-  /** The closed pose in the colours of another one. */
-  readonly recoloured: (pose: Setting['pose']) => Scene;
-  /** The same width in another pose. */
-  readonly posed: (pose: Setting['pose']) => Scene;
-}
+/** What an observation points at. */
+export type Spot =
+  | { readonly kind: 'element'; readonly element: ElementNode }
+  | { readonly kind: 'rule'; readonly selector: string; readonly span: Span }
+  | { readonly kind: 'query'; readonly condition: string; readonly span: Span }
+  | { readonly kind: 'page' };
 
-/** What a check saw at one width. Equal keys at other widths are the same fault. */
+/** What a check saw at one width. Equal spots, messages and states at other widths are the same fault. */
 export interface Observation {
-  readonly element: ElementNode;
-  readonly menu: Menu | null;
+  readonly at: Spot;
+  readonly menus: readonly Menu[];
   readonly state: State;
   /** Which of the check's messages. */
   readonly message: string;
@@ -29,27 +24,51 @@ export interface Observation {
   readonly measured?: Figure;
   readonly needed?: Figure;
   readonly cause?: Cause | null;
+  /** What observations of one cause have in common where no declaration is the cause, such as `href="#"`. */
+  readonly common?: string;
 }
 
 export interface Message {
   /** One sentence or two: what is wrong, for whom. */
   readonly says: string;
   readonly mends: string;
+  /** The criteria it fails; it is said from the lowest of their levels on, always if there are none. */
+  readonly criteria: readonly Criterion[];
+}
+
+/** What a check asks to be shown. */
+export interface Asks {
+  readonly visitors: readonly Visitor[];
+  /** `rest`: the closed pose alone; `opened`: what each opening shows, too. Hover and focus are the check's own moves. */
+  readonly poses: 'rest' | 'opened';
+  /** `ends`: of each rung; `inside`: also where the geometry changes in between. */
+  readonly widths: 'ends' | 'inside';
 }
 
 export interface CheckMeta {
   readonly id: string;
   readonly title: string;
   readonly weight: Weight;
-  readonly criteria: readonly Criterion[];
+  /** What one inspection is about. */
+  readonly scope: 'menu' | 'page' | 'site';
+  readonly asks: Asks;
+  /** Which way its figure is worse; null where nothing is measured. */
+  readonly worse: 'lower' | 'higher' | null;
   readonly messages: Readonly<Record<string, Message>>;
 }
 
 export interface Check {
   readonly meta: CheckMeta;
-  readonly inspect: (look: Look) => readonly Observation[];
+  readonly inspect: (subject: Subject) => readonly Observation[];
 }
 
 export function defineCheck(meta: CheckMeta, inspect: Check['inspect']): Check {
   return Object.freeze({ meta: Object.freeze(meta), inspect });
 }
+
+export const onElement = (element: ElementNode): Spot => ({ kind: 'element', element });
+
+/** All criteria a check can cite. */
+export const criteriaOf = ({ messages }: CheckMeta): readonly Criterion[] => [
+  ...new Map(Object.values(messages).flatMap(({ criteria }) => criteria.map((c) => [c.number, c] as const))).values(),
+];

@@ -1,3 +1,12 @@
 export { CHECKS } from './catalogue.js';
-export type { Check, CheckMeta, Look, Message, Observation } from './define.js';
-export { placeOf, selectorOf } from './shared/selector.js';
+export {
+  criteriaOf,
+  type Asks,
+  type Check,
+  type CheckMeta,
+  type Message,
+  type Observation,
+  type Spot,
+} from './define.js';
+export { AT_REST, Subject, type NamedPose, type SubjectParts } from './subject.js';
+export { placeAt, placeOf } from './shared/places.js';

@@ -1,4 +1,4 @@
-import type { Position } from '../base/index.js';
+import type { Position, Range } from '../base/index.js';
 
 export const WEIGHTS = ['blocks', 'hinders', 'polish'] as const;
 /** `blocks`: someone cannot get there; `hinders`: they get there with trouble; `polish`: worth mending. */
@@ -16,13 +16,21 @@ export interface Criterion {
   readonly level: Level;
 }
 
+/** What a finding points at. */
+export type PlaceKind = 'element' | 'rule' | 'query' | 'page';
+
 /** Where something stands: readable as a selector, exact by path and line. */
 export interface Place {
+  readonly kind: PlaceKind;
+  /** Of an element or a rule; of a query its condition; `html` for the page. */
   readonly selector: string;
+  /** Of an element; `html` where no single one is meant. */
   readonly path: string;
   /** What it says to a reader: its text or name. */
   readonly label: string;
   readonly at: Position | null;
+  /** Where it holds, if not at all widths of the finding. */
+  readonly widths: readonly Range[] | null;
 }
 
 /** The declaration behind a finding. */
@@ -38,26 +46,24 @@ export interface Figure {
   readonly unit: string;
 }
 
-export interface WidthRange {
-  readonly from: number;
-  readonly to: number;
-}
-
 /** One fault, at one place or at several with one cause. */
 export interface Finding {
-  /** Stable over runs: check, message, state, cause or place. */
+  /** Stable over runs: check, message, cause or place. */
   readonly key: string;
   readonly check: string;
   readonly message: string;
   readonly verdict: Verdict;
   readonly weight: Weight;
   readonly criteria: readonly Criterion[];
-  readonly menu: string | null;
-  readonly state: State;
-  /** `closed`, or the moves that lead there: `hover:nav > a`. */
-  readonly pose: string;
-  readonly widths: readonly WidthRange[];
-  /** The first place is the worst. */
+  /** Menus it stands in, by id; empty for what concerns the page. */
+  readonly menus: readonly string[];
+  readonly states: readonly State[];
+  /** `closed`, or the moves that lead there: `hover:nav > a`; where it holds in several, in the order they were looked at. */
+  readonly poses: readonly string[];
+  /** Visitors who meet it, if not all of them do. */
+  readonly visitors: readonly string[];
+  readonly widths: readonly Range[];
+  /** The worst first. */
   readonly places: readonly Place[];
   readonly cause: Cause | null;
   readonly measured: Figure | null;
@@ -72,7 +78,7 @@ export const figure = (value: number, unit: string): Figure => ({ value: Math.ro
 export const printFigure = (f: Figure): string => (f.unit === ':1' ? `${f.value}:1` : `${f.value} ${f.unit}`);
 
 /** `320–575, 992–1920`: widths in px as a reader would write them. */
-export function printWidths(ranges: readonly WidthRange[]): string {
+export function printWidths(ranges: readonly Range[]): string {
   return ranges.map(({ from, to }) => (from === to ? String(from) : `${from}–${to}`)).join(', ');
 }
 

@@ -1,2 +1,2 @@
 export * from './finding.js';
-export { byWeight, mergePlaces } from './merge.js';
+export { byWeight, mergeCauses, type Single } from './merge.js';

@@ -1,22 +1,21 @@
-import { compareText } from '../base/index.js';
-import { STATES, WEIGHTS, type Finding } from './finding.js';
+import { compareText, joinRanges, type Range } from '../base/index.js';
+import { STATES, WEIGHTS, type Finding, type Place } from './finding.js';
 
-/** Findings with one cause and the same widths become one with several places. */
-export function mergePlaces(findings: readonly Finding[]): readonly Finding[] {
-  const groups = new Map<string, Finding[]>();
+/** A finding about one place, and what it has in common with others of the same cause. */
+export interface Single extends Finding {
+  /** Equal for findings of one cause. */
+  readonly cluster: string;
+  /** How bad it is: more is worse. */
+  readonly badness: number;
+}
+
+/**
+ * Findings of one cause become one: places, menus, states, poses and widths are joined, and the worst place speaks.
+ */
+export function mergeCauses(findings: readonly Single[]): readonly Finding[] {
+  const groups = new Map<string, Single[]>();
   for (const finding of findings) {
-    const cause = finding.cause
-      ? `${finding.cause.at.file}:${finding.cause.at.line}:${finding.cause.at.column}`
-      : finding.key;
-    const key = [
-      finding.check,
-      finding.message,
-      finding.verdict,
-      finding.menu,
-      finding.state,
-      cause,
-      JSON.stringify(finding.widths),
-    ].join('|');
+    const key = [finding.check, finding.message, finding.verdict, finding.cluster].join('|');
     const group = groups.get(key);
     if (group) group.push(finding);
     else groups.set(key, [finding]);
@@ -24,15 +23,33 @@ export function mergePlaces(findings: readonly Finding[]): readonly Finding[] {
   return [...groups.values()].map(combine).sort(byWeight);
 }
 
-function combine(group: readonly Finding[]): Finding {
-  const [worst] = [...group].sort((a, b) => shortfall(b) - shortfall(a));
-  const others = group.filter((f) => f !== worst).flatMap((f) => f.places);
-  return Object.freeze({ ...worst!, places: [...worst!.places, ...others] });
-}
+const unique = <T>(values: readonly T[]): readonly T[] => [...new Set(values)];
 
-/** How far a figure misses what is needed, as a share. */
-function shortfall({ measured, needed }: Finding): number {
-  return measured && needed && needed.value > 0 ? (needed.value - measured.value) / needed.value : 0;
+function combine(group: readonly Single[]): Finding {
+  const ordered = [...group].sort((a, b) => b.badness - a.badness || compareText(a.key, b.key));
+  const { cluster: _cluster, badness: _badness, ...worst } = ordered[0]!;
+  const widths = joinRanges(group.flatMap((f) => f.widths));
+  const byPlace = new Map<string, { readonly place: Place; widths: readonly Range[] }>();
+  for (const { places, widths: own } of ordered)
+    for (const place of places) {
+      const key = `${place.kind} ${place.path} ${place.selector}`;
+      const known = byPlace.get(key);
+      if (known) known.widths = joinRanges([...known.widths, ...own]);
+      else byPlace.set(key, { place, widths: own });
+    }
+  const everywhere = JSON.stringify(widths);
+  return Object.freeze({
+    ...worst,
+    menus: [...unique(group.flatMap((f) => f.menus))].sort(compareText),
+    states: STATES.filter((state) => group.some((f) => f.states.includes(state))),
+    poses: unique(ordered.flatMap((f) => f.poses)),
+    visitors: unique(ordered.flatMap((f) => f.visitors)),
+    widths,
+    places: [...byPlace.values()].map(({ place, widths: own }) => ({
+      ...place,
+      widths: JSON.stringify(own) === everywhere ? null : own,
+    })),
+  });
 }
 
 /** Heaviest first, then faults before looks, then by menu, check and place. */
@@ -40,9 +57,9 @@ export function byWeight(a: Finding, b: Finding): number {
   return (
     WEIGHTS.indexOf(a.weight) - WEIGHTS.indexOf(b.weight) ||
     Number(a.verdict === 'look') - Number(b.verdict === 'look') ||
-    compareText(a.menu ?? '', b.menu ?? '') ||
+    compareText(a.menus[0] ?? '', b.menus[0] ?? '') ||
     compareText(a.check, b.check) ||
-    STATES.indexOf(a.state) - STATES.indexOf(b.state) ||
+    STATES.indexOf(a.states[0]!) - STATES.indexOf(b.states[0]!) ||
     compareText(a.key, b.key)
   );
 }

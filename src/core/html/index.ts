@@ -10,3 +10,4 @@ export {
   type MarkupChanges,
   type MarkupView,
 } from './markup.js';
+export { selectorOf } from './selector.js';

@@ -1,3 +1,4 @@
-export { endsOf, firstBeyond, rungsAt, rungsOf, type Range, type Rung } from './rungs.js';
-export { join, spread } from './spread.js';
+export { endsOf, firstBeyond, rungsAt, rungsOf, type Change, type Rung } from './rungs.js';
+export { spread } from './spread.js';
+export { stationsOf } from './stations.js';
 export { seamsOf, type Seam } from './seams.js';

@@ -1,4 +1,4 @@
-import { formatPosition, positionOf } from '../base/index.js';
+import { formatPosition, positionOf, type Range } from '../base/index.js';
 import { compileMedia, type Medium } from '../css/index.js';
 import type { SheetThreshold } from '../sheets/index.js';
 
@@ -16,11 +16,6 @@ export interface Rung {
   readonly to: number;
   /** What begins at `from`: the conditions that change their truth there. */
   readonly starts: readonly Change[];
-}
-
-export interface Range {
-  readonly from: number;
-  readonly to: number;
 }
 
 /** The first whole px that lies beyond a threshold. */

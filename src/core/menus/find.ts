@@ -7,6 +7,7 @@ import {
   type ElementNode,
   type HtmlDocument,
 } from '../html/index.js';
+import type { Glance, Page } from '../scene/index.js';
 import { isControl, itemsOf } from './items.js';
 import { togglesOf } from './toggles.js';
 import type { Menu, MenuKind } from './types.js';
@@ -49,7 +50,8 @@ const inContent = (e: ElementNode): boolean => closest(e, (a) => CONTENT.has(a.t
  * Finds the menus of a page from its markup: navigation landmarks first, then lists of links that are named or placed
  * like menus. A menu inside another belongs to it.
  */
-export function findMenus(document: HtmlDocument): readonly Menu[] {
+export function findMenus(page: Page): readonly Menu[] {
+  const { document, glance } = page;
   const roots: ElementNode[] = [];
   const claim = (e: ElementNode) => {
     if (!roots.some((r) => isAncestorOrSelf(r, e) || isAncestorOrSelf(e, r))) roots.push(e);
@@ -67,20 +69,20 @@ export function findMenus(document: HtmlDocument): readonly Menu[] {
       claim(e);
   }
   const sorted = roots.sort((a, b) => a.index - b.index);
-  return sorted.map((root, i) => makeMenu(root, i, document, sorted));
+  return sorted.map((root, i) => makeMenu(root, i, glance, sorted));
 }
 
 const isFixedByName = (e: ElementNode): boolean => hasWord(e, new Set(['bottomnav', 'tabbar', 'bottombar']));
 
-function makeMenu(root: ElementNode, index: number, document: HtmlDocument, roots: readonly ElementNode[]): Menu {
-  const toggles = togglesOf(root, document, roots);
-  const items = itemsOf(root, new Set(toggles.map((t) => t.element)));
+function makeMenu(root: ElementNode, index: number, view: Glance, roots: readonly ElementNode[]): Menu {
+  const toggles = togglesOf(root, view, roots);
+  const items = itemsOf(root, new Set(toggles.map((t) => t.element)), view);
   const kind = kindOf(root);
   return {
     id: `menu-${index + 1}`,
     kind,
     root,
-    label: labelFor(root, kind, document),
+    label: labelFor(root, kind, view.document),
     landmark: closest(root, isLandmark) !== null,
     items,
     toggles,

@@ -1,5 +1,6 @@
-import { collapseSpace, descendants, textContent, type ElementNode } from '../html/index.js';
-import { isFocusable } from '../naming/index.js';
+import { descendants, type ElementNode } from '../html/index.js';
+import { isFocusable, labelOf } from '../naming/index.js';
+import type { Glance } from '../scene/index.js';
 import type { MenuItem } from './types.js';
 import { CURRENT_WORDS, wordsOf } from './words.js';
 
@@ -23,7 +24,7 @@ const inForm = (e: ElementNode, root: ElementNode): boolean => {
  * The items below a menu's root in document order, with the submenus they own.
  * @param toggles controls that open the menu itself: they are no items
  */
-export function itemsOf(root: ElementNode, toggles: ReadonlySet<ElementNode>): readonly MenuItem[] {
+export function itemsOf(root: ElementNode, toggles: ReadonlySet<ElementNode>, view: Glance): readonly MenuItem[] {
   const items: MenuItem[] = [];
   const owners = new Map<ElementNode, MenuItem>();
   for (const element of descendants(root)) {
@@ -32,7 +33,7 @@ export function itemsOf(root: ElementNode, toggles: ReadonlySet<ElementNode>): r
     const submenu = submenuOf(element, root, items, parent);
     const item: MenuItem = {
       element,
-      label: labelOf(element),
+      label: labelOf(element, view),
       href: element.attributes.get('href') ?? null,
       level: parent ? parent.level + 1 : 1,
       parent,
@@ -100,15 +101,6 @@ function submenuOf(
   const own = entry.elements.find((e) => contains(e, element));
   if (!own) return null;
   return entry.elements.slice(own.position + 1).find((e) => !isControl(e) && linksIn(e) > 0) ?? null;
-}
-
-export function labelOf(element: ElementNode): string {
-  const label = element.attributes.get('aria-label') ?? '';
-  if (label.trim() !== '') return collapseSpace(label);
-  const text = collapseSpace(textContent(element));
-  if (text !== '') return text.length > 60 ? `${text.slice(0, 57)}…` : text;
-  const picture = [...descendants(element)].find((e) => e.tag === 'img' && (e.attributes.get('alt') ?? '') !== '');
-  return collapseSpace(picture?.attributes.get('alt') ?? element.attributes.get('title') ?? '');
 }
 
 function currentOf(element: ElementNode, root: ElementNode): MenuItem['current'] {

@@ -1,5 +1,6 @@
 import { collapseSpace, isAncestorOrSelf, textContent, type ElementNode, type HtmlDocument } from '../html/index.js';
-import { labelOf } from './items.js';
+import { labelOf } from '../naming/index.js';
+import type { Glance } from '../scene/index.js';
 import type { Toggle } from './types.js';
 import { CLOSE_WORDS, hasWord, TOGGLE_TEXT, TOGGLE_WORDS, wordsOf } from './words.js';
 
@@ -56,7 +57,8 @@ function bySelector(value: string, document: HtmlDocument): ElementNode | null {
 }
 
 /** The controls that open a menu: by reference to it or to something around it, or by their wording nearby. */
-export function togglesOf(root: ElementNode, document: HtmlDocument, roots: readonly ElementNode[]): readonly Toggle[] {
+export function togglesOf(root: ElementNode, view: Glance, roots: readonly ElementNode[]): readonly Toggle[] {
+  const { document } = view;
   const found: Toggle[] = [];
   for (const e of document.elements) {
     if (!isPressable(e) || isBackControl(e)) continue;
@@ -64,12 +66,12 @@ export function togglesOf(root: ElementNode, document: HtmlDocument, roots: read
     if (reference && opens(reference, root, e, roots))
       found.push({
         element: e,
-        label: labelOf(e),
+        label: labelOf(e, view),
         panel: reference.by === 'label' ? root : reference.panel,
         by: reference.by,
       });
     else if (!reference && worded(e) && nearest(e, roots) === root)
-      found.push({ element: e, label: labelOf(e), panel: null, by: 'wording' });
+      found.push({ element: e, label: labelOf(e, view), panel: null, by: 'wording' });
   }
   return found;
 }

@@ -1,6 +1,7 @@
 import { collapseSpace, splitTokens, type ElementNode } from '../html/index.js';
 import type { ContentItem } from '../css/index.js';
-import type { Scene } from '../scene/index.js';
+import type { Glance } from '../scene/index.js';
+import { isIconFont } from './icons.js';
 import { roleOf } from './role.js';
 
 /** Roles named by what they hold. @spec wai-aria-1.2 §5.2.8.5 */
@@ -17,22 +18,24 @@ const NAMELESS = new Set(
 );
 
 interface Walk {
-  readonly scene: Scene;
+  readonly scene: Glance;
   readonly visited: Set<ElementNode>;
   /** Inside an aria-labelledby reference: hidden content counts and is not followed again. */
   readonly referenced: boolean;
   /** Names of embedded controls are their values. */
   readonly recursing: boolean;
+  /** Whether words set in an icon font count: a screen reader speaks them, a reader sees a picture. */
+  readonly ligatures: boolean;
 }
 
 /** The accessible name of an element. @spec accname-1.2 §4.3 */
-export function nameOf(element: ElementNode, scene: Scene): string {
+export function nameOf(element: ElementNode, scene: Glance, { ligatures = true } = {}): string {
   const role = roleOf(element, scene);
   if (NAMELESS.has(role) && element.tag !== 'summary') return '';
-  return collapseSpace(compute(element, { scene, visited: new Set(), referenced: false, recursing: false }));
+  return collapseSpace(compute(element, { scene, visited: new Set(), referenced: false, recursing: false, ligatures }));
 }
 
-function isHidden(element: ElementNode, scene: Scene): boolean {
+function isHidden(element: ElementNode, scene: Glance): boolean {
   const style = scene.style(element);
   return (
     style.display === 'none' || style.visibility !== 'visible' || scene.attribute(element, 'aria-hidden') === 'true'
@@ -62,7 +65,7 @@ function compute(element: ElementNode, walk: Walk): string {
   return tooltip(element, scene);
 }
 
-function tooltip(element: ElementNode, scene: Scene): string {
+function tooltip(element: ElementNode, scene: Glance): string {
   const title = scene.attribute(element, 'title') ?? '';
   return title.trim() !== '' ? title : (scene.attribute(element, 'placeholder') ?? '');
 }
@@ -144,7 +147,7 @@ function childText(element: ElementNode, tag: string, walk: Walk): string | null
 }
 
 /** Labels by `for` and by nesting. @spec html §4.10.4 */
-function labelsOf(element: ElementNode, scene: Scene): readonly ElementNode[] {
+function labelsOf(element: ElementNode, scene: Glance): readonly ElementNode[] {
   const wrapping: ElementNode[] = [];
   for (let e = element.parent; e; e = e.parent)
     if (e.tag === 'label' && !scene.attribute(e, 'for') !== undefined) wrapping.push(e);
@@ -161,7 +164,8 @@ function fromContent(element: ElementNode, walk: Walk): string {
   const inner: Walk = { ...walk, recursing: true };
   let text = pseudoText(element, 'before', scene);
   for (const child of element.children) {
-    if (child.kind === 'text') text += child.data;
+    if (child.kind === 'text')
+      text += walk.ligatures || !isIconFont(scene.style(element), scene.metrics) ? child.data : '';
     else {
       const part = compute(child, inner);
       const block = child.tag === 'br' || separates(child, scene);
@@ -175,10 +179,10 @@ function fromContent(element: ElementNode, walk: Walk): string {
   return text + pseudoText(element, 'after', scene);
 }
 
-const separates = (element: ElementNode, scene: Scene): boolean =>
+const separates = (element: ElementNode, scene: Glance): boolean =>
   !/^(inline|contents)$/.test(scene.style(element).display);
 
-function pseudoText(element: ElementNode, name: 'before' | 'after', scene: Scene): string {
+function pseudoText(element: ElementNode, name: 'before' | 'after', scene: Glance): string {
   const style = scene.pseudo(element, name);
   if (!style || style.display === 'none' || typeof style.content === 'string') return '';
   const items = style.content.alternative ?? style.content.items;
@@ -188,7 +192,7 @@ function pseudoText(element: ElementNode, name: 'before' | 'after', scene: Scene
   return /^(block|flex|grid|table|list-item)/.test(style.display) ? ` ${words} ` : words;
 }
 
-const spoken = (item: ContentItem, element: ElementNode, scene: Scene): string =>
+const spoken = (item: ContentItem, element: ElementNode, scene: Glance): string =>
   item.kind === 'text'
     ? item.text
     : item.kind === 'attribute'

@@ -4,6 +4,7 @@ import { BLACK, type BackgroundImage, compose, fade, luminance, WHITE, type Rgba
 import { canvasGround, canvasTiling } from './canvas.js';
 import { gradientColour } from './gradients.js';
 import { covers, localPoint } from './hit.js';
+import type { Clip } from './nodes.js';
 import type { Group, PaintItem } from './order.js';
 import type { PointIndex } from './point-index.js';
 import { tileAt, tilingOf, type Tiling } from './tiles.js';
@@ -13,6 +14,8 @@ export interface Backdrop {
   readonly colours: readonly Rgba[];
   /** Images and the like whose pixels are not known. */
   readonly unknown: readonly string[];
+  /** Whether a gradient takes part: what lies between two of its colours is met too. */
+  readonly gradient: boolean;
 }
 
 const KEEP = 6;
@@ -29,6 +32,11 @@ export interface Painting {
 export interface Point {
   readonly x: number;
   readonly y: number;
+  /**
+   * Of a point a scroll container keeps out of sight: that container's clip, and where on the screen the point would
+   * come to lie.
+   */
+  readonly kept?: { readonly clip: Clip; readonly x: number; readonly y: number };
 }
 
 /**
@@ -39,28 +47,48 @@ export interface Point {
  */
 export function backdropAt(
   { index, canvas, styleOf }: Painting,
-  { x, y }: Point,
+  point: Point,
   until: PaintItem,
   top: Rgba | null,
 ): Backdrop {
+  const { x, y } = point;
   const stack = new Canvases(canvas);
   const ground = canvasGround(index.items, styleOf);
   for (const image of ground?.style.backgroundImage.toReversed() ?? []) {
     const layer = pictureAt(image, canvasTiling(ground!, image), x, y);
     if (layer) stack.paint(layer);
   }
-  for (const item of index.at(x, y)) {
+  for (const item of itemsAt(index, point)) {
     if (item.index >= until.index) break;
     const { fragment, box } = item.node;
     if (box === ground?.from) continue;
-    if (fragment.kind === 'text' || box.style.visibility !== 'visible' || !covers(item.node, x, y)) continue;
-    const layers = layersOf(item, x, y, styleOf);
+    const at = placeFor(item, point);
+    if (fragment.kind === 'text' || box.style.visibility !== 'visible' || !coversPoint(item, point)) continue;
+    const layers = layersOf(item, at.x, at.y, styleOf);
     if (layers.length > 0) stack.enter(item.group);
-    for (const layer of layers) stack.paint(layer);
+    for (const layer of layers)
+      stack.paint(layer, box.inner !== 'text' && styleOf(box).backgroundImage.some((i) => i.kind === 'gradient'));
   }
   stack.enter(until.group);
   if (top) stack.paint([top]);
   return stack.finish();
+}
+
+/** Items that may lie at a point, those around its scroll container by where the point would come to lie. */
+function itemsAt(index: PointIndex, { x, y, kept }: Point): readonly PaintItem[] {
+  if (!kept) return index.at(x, y);
+  return [...new Set([...index.at(x, y), ...index.at(kept.x, kept.y)])].sort((a, b) => a.index - b.index);
+}
+
+const isKept = ({ node }: PaintItem, { kept }: Point): boolean => kept !== undefined && node.clips.includes(kept.clip);
+const placeFor = (item: PaintItem, point: Point): { readonly x: number; readonly y: number } =>
+  point.kept && !isKept(item, point) ? point.kept : point;
+
+function coversPoint(item: PaintItem, point: Point): boolean {
+  const { x, y } = placeFor(item, point);
+  if (!isKept(item, point)) return covers(item.node, x, y);
+  const inner = item.node.clips.slice(item.node.clips.indexOf(point.kept!.clip) + 1);
+  return covers({ ...item.node, clips: inner }, x, y);
 }
 
 /** What is painted as one layer: its possible colours, or the name of something whose colours are not known. */
@@ -68,6 +96,7 @@ type Layer = readonly Rgba[] | string;
 
 /** A canvas for the page and one for every group that is made see-through as a whole. */
 class Canvases {
+  #gradient = false;
   readonly #stack: { readonly group: Group | null; colours: readonly Rgba[]; readonly unknown: Set<string> }[];
 
   constructor(canvas: Rgba) {
@@ -86,8 +115,10 @@ class Canvases {
     }
   }
 
-  paint(layer: Layer): void {
+  paint(layer: Layer, gradient = false): void {
     const current = this.#current;
+    if (typeof layer !== 'string' && layer.length === 1 && layer[0]!.a >= 1 && !gradient) this.#gradient = false;
+    else if (gradient) this.#gradient = true;
     if (typeof layer === 'string') {
       current.unknown.add(layer);
       return;
@@ -113,7 +144,7 @@ class Canvases {
   finish(): Backdrop {
     const unknown = new Set(this.#stack.flatMap((s) => [...s.unknown]));
     this.#leave(null);
-    return { colours: this.#stack[0]!.colours, unknown: [...unknown] };
+    return { colours: this.#stack[0]!.colours, unknown: [...unknown], gradient: this.#gradient };
   }
 }
 

@@ -1,4 +1,5 @@
 import Flatbush from 'flatbush';
+import type { Rect } from '../base/index.js';
 import type { ElementNode } from '../html/index.js';
 import { covers, elementOf } from './hit.js';
 import { boundsOf } from './matrix.js';
@@ -25,6 +26,13 @@ export class PointIndex {
   at(x: number, y: number): readonly PaintItem[] {
     if (!this.#tree || !Number.isFinite(x) || !Number.isFinite(y)) return [];
     const found = this.#tree.search(x, y, x, y).sort((a, b) => a - b);
+    return found.map((i) => this.items[i]!);
+  }
+
+  /** Items whose bounds meet a rectangle, lowest first. */
+  within({ x, y, width, height }: Rect): readonly PaintItem[] {
+    if (!this.#tree) return [];
+    const found = this.#tree.search(tame(x), tame(y), tame(x + width), tame(y + height)).sort((a, b) => a - b);
     return found.map((i) => this.items[i]!);
   }
 

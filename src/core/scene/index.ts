@@ -1,8 +1,8 @@
-export { Page, type PageParts } from './page.js';
+export { Page, type PageParts, type Preview } from './page.js';
 export { PageDraft, type PageOptions, type PageText } from './draft.js';
 export { openPage, openPageNow, type OpenOptions, type Reader } from './open.js';
 export { Scene } from './scene.js';
-export { CLOSED, setting, type Setting, type Visitor } from './setting.js';
+export { CLOSED, setting, VISITORS, withoutScript, type Setting, type Visitor } from './setting.js';
 export { destinationOf, leadsSomewhere, type Destination } from './fragment.js';
 export { passingBeneath, type Passing } from './passing.js';
 export { type PossibleChange } from './changeable.js';

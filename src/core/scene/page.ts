@@ -17,6 +17,7 @@ import {
   differsInColourOnly,
   isContainer,
   matchDocument,
+  spacedOut,
   stateView,
   type ComputedStyle,
   type ContainerSizes,
@@ -25,14 +26,14 @@ import {
   type MatchedDocument,
   type StyleTree,
 } from '../cascade/index.js';
-import { compileSelectors, factsOf, holds, restContext } from '../css/index.js';
+import { AFFECTS, affectsOf, compileSelectors, factsOf, holds, restContext, type Affects } from '../css/index.js';
 import { splitTokens, type ElementNode, type HtmlDocument, type MarkupChanges } from '../html/index.js';
 import { baseUrl, resolveUrl, type RuleSet } from '../sheets/index.js';
 import type { PageDraft } from './draft.js';
 import { ChangeableMarkup, nativeChanges, type PossibleChange } from './changeable.js';
 import { Glance } from './glance.js';
 import { Scene } from './scene.js';
-import { CLOSED, mediumOf, setting, type Setting } from './setting.js';
+import { CLOSED, mediumOf, setting, type Setting, type Visitor } from './setting.js';
 
 /** What a page refers to, as far as it was read. */
 export interface PageParts {
@@ -53,6 +54,17 @@ export interface PageParts {
 
 const SCENES_KEPT = 400;
 const COMMON_WIDTH = 1280;
+/** Text at 200 %. */
+const LARGE = 2;
+
+/** A pose before it is laid out. */
+export interface Preview {
+  /** The closed pose. */
+  readonly base: Scene;
+  readonly styles: StyleTree;
+  /** Whether boxes change; otherwise the pose only recolours. */
+  readonly moves: boolean;
+}
 
 /** A page ready to be looked at: parsed and matched once, laid out at any setting. */
 export class Page {
@@ -84,6 +96,7 @@ export class Page {
   readonly #asksContainers: boolean;
   #touched: Touched | null = null;
   #glance: Glance | null = null;
+  readonly #readings = new Map<Visitor, Cascade>();
 
   constructor(draft: PageDraft, parts: PageParts) {
     const { text, options } = draft;
@@ -128,16 +141,16 @@ export class Page {
     return this.#log.list();
   }
 
-  /** The properties a state of an element may change anywhere on the page, read off the rules that ask for it. */
-  touchedBy(state: 'hover' | 'focus', element: ElementNode): ReadonlySet<string> {
+  /** The strongest thing a state of an element may change anywhere on the page, read off the rules that ask for it. */
+  touchedBy(state: 'hover' | 'focus', element: ElementNode): Affects {
     this.#touched ??= touchedProperties(this.#cascade.matched);
-    const out = new Set<string>();
+    let most = 0;
     for (let e: ElementNode | null = element; e; e = e.parent) {
       const own =
         state === 'hover' ? ['hover'] : e === element ? ['focus', 'focus-visible', 'focus-within'] : ['focus-within'];
-      for (const name of own) for (const property of this.#touched.get(name)?.get(e) ?? []) out.add(property);
+      for (const name of own) most = Math.max(most, this.#touched.get(name)?.get(e) ?? 0);
     }
-    return out;
+    return AFFECTS[most]!;
   }
 
   /** Computed styles alone at a width, without layout: container queries count as not holding. */
@@ -159,9 +172,22 @@ export class Page {
     return document.elements.filter((e) => compiled.some((s) => holds(s.match(e, context), rest)));
   }
 
+  /** The cascade a visitor reads by. */
+  #cascadeFor(visitor: Visitor): Cascade {
+    if (visitor !== 'large-text' && visitor !== 'text-spacing') return this.#cascade;
+    let known = this.#readings.get(visitor);
+    if (!known) {
+      const { matched, fontUnits } = this.#cascade;
+      known =
+        visitor === 'large-text' ? new Cascade(matched, fontUnits, LARGE) : new Cascade(spacedOut(matched), fontUnits);
+      this.#readings.set(visitor, known);
+    }
+    return known;
+  }
+
   /** What became of every declaration of a longhand on an element at a setting. */
   explain(element: ElementNode, index: number, s: Setting): Explanation {
-    return this.#cascade.explain(element, index, this.scene(s).styles);
+    return this.#cascadeFor(s.visitor).explain(element, index, this.scene(s).styles);
   }
 
   /** Whether any rule under a media condition speaks of an element or its pseudo-elements. */
@@ -205,8 +231,8 @@ export class Page {
     this.#allow(s.pose);
     const medium = mediumOf(s, this.#scripting);
     const closed = Object.keys(s.pose).length === 0;
-    if (!closed) return this.#posed(s, this.scene({ ...s, pose: CLOSED }));
-    return this.#settled(s, this.#laidOut(s, this.#cascade.styles(medium, stateView(s.pose))));
+    if (!closed) return this.#posed(s);
+    return this.#settled(s, this.#laidOut(s, this.#cascadeFor(s.visitor).styles(medium, stateView(s.pose))));
   }
 
   /** Answers container queries from layout until they no longer change. @spec css-contain-3 §6.1 */
@@ -220,17 +246,24 @@ export class Page {
         ([e, size]) => known.get(e)?.width === size.width && known.get(e)?.height === size.height,
       );
       if (same) return scene;
-      scene = this.#laidOut(s, this.#cascade.styles(scene.medium, stateView(s.pose), sizes));
+      scene = this.#laidOut(s, this.#cascadeFor(s.visitor).styles(scene.medium, stateView(s.pose), sizes));
     }
     this.#log.add('budget', '@container', 'a query kept changing its own answer; the last one was taken');
     return scene;
   }
 
-  /** A state that only recolours shares layout and painting with the closed pose. */
-  #posed(s: Setting, base: Scene): Scene {
-    const styles = this.#cascade.posed(base.styles, stateView(s.pose));
+  /** What a pose changes beside the closed one, before anything is laid out. */
+  preview(s: Setting): Preview {
+    const base = this.scene({ ...s, pose: CLOSED });
+    const styles = this.#cascadeFor(s.visitor).posed(base.styles, stateView(s.pose));
     const same = this.#boxMarkup(styles) === this.#boxMarkup(base.styles);
-    return same && this.#recolours(base.styles, styles) ? base.recoloured(s, styles) : this.#laidOut(s, styles);
+    return { base, styles, moves: !same || !this.#recolours(base.styles, styles) };
+  }
+
+  /** A state that only recolours shares layout and painting with the closed pose. */
+  #posed(s: Setting): Scene {
+    const { base, styles, moves } = this.preview(s);
+    return moves ? this.#laidOut(s, styles) : base.recoloured(s, styles);
   }
 
   #laidOut(s: Setting, styles: StyleTree): Scene {
@@ -344,23 +377,22 @@ function containerSizes(scene: Scene): ContainerSizes {
   return out;
 }
 
-/** Fact → element it is asked of → properties set by rules that ask. */
-type Touched = Map<string, Map<ElementNode, Set<string>>>;
+/** Fact → element it is asked of → how much the rules that ask can change, as a place in AFFECTS. */
+type Touched = Map<string, Map<ElementNode, number>>;
 
 function touchedProperties({ byElement }: MatchedDocument): Touched {
   const out: Touched = new Map();
-  for (const { own, pseudo } of byElement) {
-    for (const match of [own, ...pseudo.values()].flat()) {
-      for (const fact of factsOf(match.guard)) {
+  for (const { own, pseudo } of byElement)
+    for (const { guard, declarations } of [own, ...pseudo.values()].flat()) {
+      if (guard === true) continue;
+      const most = Math.max(0, ...declarations.map(({ name }) => AFFECTS.indexOf(affectsOf(name))));
+      for (const fact of factsOf(guard)) {
         if (fact.op !== 'state') continue;
         let byElementOf = out.get(fact.name);
         if (!byElementOf) out.set(fact.name, (byElementOf = new Map()));
-        let properties = byElementOf.get(fact.element);
-        if (!properties) byElementOf.set(fact.element, (properties = new Set()));
-        for (const declaration of match.declarations) properties.add(declaration.name);
+        byElementOf.set(fact.element, Math.max(most, byElementOf.get(fact.element) ?? 0));
       }
     }
-  }
   return out;
 }
 

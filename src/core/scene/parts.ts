@@ -20,6 +20,8 @@ const LEAST_ROOM = 8;
 /** What shows of something clipped is a sliver below this, px, unless it is half of it. */
 const SLIVER = 5;
 const EVERYWHERE = 1e7;
+/** Less than this of a text is no letter, px. */
+const LEAST_INK = 2;
 
 /** The part of a node that a visitor can scroll to; a sliver counts as nothing. @spec css-overflow-3 §2.2, §3.1 */
 export function reachablePart(node: PaintNode, { screen, page }: Ends): Rect | null {
@@ -50,3 +52,12 @@ function scrolledArea(area: Rect, edge: Rect, { box }: Clip): Rect | null {
 }
 
 const isSliver = (part: number, whole: number): boolean => part < SLIVER && part < whole / 2;
+
+/** The part of a text that is painted and large enough to be read, or the whole of one that waits in a scroll container. */
+export function inkPart(node: PaintNode, ends: Ends): { readonly part: Rect | null; readonly kept: Clip | null } {
+  const seen = seenPart(node, ends);
+  if (seen && seen.width >= LEAST_INK && seen.height >= LEAST_INK) return { part: seen, kept: null };
+  const part = reachablePart(node, ends);
+  const kept = node.clips.findLast(({ scrolls }) => scrolls) ?? null;
+  return part && kept ? { part, kept } : { part: null, kept: null };
+}

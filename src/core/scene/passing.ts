@@ -83,7 +83,7 @@ function coloursBeneath(scene: Scene, element: ElementNode): Pick<Passing, 'colo
   for (const share of ACROSS) {
     const x = rect.x + share * rect.width;
     if (!contains({ x: 0, y: 0, ...scene.scrollSize }, x, y)) continue;
-    const beneath = scene.backdrop(x, y, item, null);
+    const beneath = scene.backdrop({ x, y }, item, null);
     for (const colour of beneath.colours) colours.set(printColour(colour), colour);
     for (const name of beneath.unknown) unknown.add(name);
   }

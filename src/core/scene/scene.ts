@@ -14,9 +14,10 @@ import {
   type Backdrop,
   type PaintItem,
   type PaintNode,
+  type Point,
 } from '../paint/index.js';
 import { Glance } from './glance.js';
-import { reachablePart, seenPart, type Ends } from './parts.js';
+import { inkPart, reachablePart, seenPart, type Ends } from './parts.js';
 import type { Setting } from './setting.js';
 
 /** What a scene is made of. */
@@ -34,7 +35,6 @@ export class Scene extends Glance {
   #nodes: Map<Box, PaintNode[]> | null = null;
   #roots: readonly PaintNode[] | null = null;
   #items: readonly PaintItem[] | null = null;
-  #pictured: readonly PaintItem[] | null = null;
   readonly #rects = new Map<ElementNode, Rect | null>();
   #scrollSize: { width: number; height: number } | null = null;
   #canvas: Rgba | null = null;
@@ -206,25 +206,38 @@ export class Scene extends Glance {
   }
 
   /** Colours at a point beneath an item of the paint list, and with a colour painted in its place. */
-  backdrop(x: number, y: number, item: PaintItem, top: Rgba | null): Backdrop {
-    return backdropAt({ index: this.#points, canvas: this.canvas, styleOf: this.paintStyle }, { x, y }, item, top);
+  backdrop(point: Point, item: PaintItem, top: Rgba | null): Backdrop {
+    return backdropAt({ index: this.#points, canvas: this.canvas, styleOf: this.paintStyle }, point, item, top);
   }
 
   /**
    * Points at which to ask for colours beneath a part of the page, document px: its middle where nothing there changes
    * from point to point, or else a grid over it.
    */
-  samples(rect: Rect): readonly { readonly x: number; readonly y: number }[] {
-    this.#pictured ??= this.items.filter(
-      ({ node }) => node.fragment.kind === 'box' && this.paintStyle(node.box).backgroundImage.length > 0,
-    );
-    const ground = canvasGround(this.items, this.paintStyle);
-    const uneven = this.#pictured.some(
-      ({ node }) => node.box === ground?.from || intersect(boundsOf(node.matrix, node.rect), rect) !== null,
-    );
+  samples(rect: Rect): readonly Point[] {
+    const isPictured = ({ node }: PaintItem) =>
+      node.fragment.kind === 'box' && this.paintStyle(node.box).backgroundImage.length > 0;
+    const uneven =
+      canvasGround(this.items, this.paintStyle)?.style.backgroundImage.length ||
+      this.#points.within(rect).some(isPictured);
     const shares = (count: number) => Array.from({ length: count }, (_, i) => (i + 0.5) / count);
     const [columns, rows] = uneven ? [shares(9), shares(3)] : [[0.5], [0.5]];
     return rows.flatMap((v) => columns.map((u) => ({ x: rect.x + u * rect.width, y: rect.y + v * rect.height })));
+  }
+
+  /** Points at which a painted text is seen, or would be once its scroll container is scrolled; none where it is clipped away. */
+  inkPoints({ node }: PaintItem): readonly Point[] {
+    const { part, kept } = inkPart(node, this.#ends);
+    if (!part) return [];
+    const points = this.samples(part);
+    if (!kept) return points;
+    const area = boundsOf(kept.matrix, kept.rect);
+    const within = (at: number, start: number, size: number) => Math.max(start + 1, Math.min(at, start + size - 1));
+    return points.map(({ x, y }) => ({
+      x,
+      y,
+      kept: { clip: kept, x: within(x, area.x, area.width), y: within(y, area.y, area.height) },
+    }));
   }
 
   /** The page's ground: the root's background or, failing that, the body's. @spec css-backgrounds-3 §2.11 */

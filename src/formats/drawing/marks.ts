@@ -105,9 +105,7 @@ function targets(scene: Scene, region: Rect, brush: Brush): Shape[] {
 }
 
 const menuElements = (page: Page) => [
-  ...new Set(
-    findMenus(page.document).flatMap((m) => [...m.items.map((i) => i.element), ...m.toggles.map((t) => t.element)]),
-  ),
+  ...new Set(findMenus(page).flatMap((m) => [...m.items.map((i) => i.element), ...m.toggles.map((t) => t.element)])),
 ];
 
 /** Stops of the Tab key, numbered over the whole page, joined in the order they are reached. */

@@ -1,59 +1,64 @@
 import { positionOf } from '../../base/index.js';
 import type { ElementNode } from '../../html/index.js';
-import type { MenuItem } from '../../menus/index.js';
-import { defineCheck, type Look, type Observation } from '../define.js';
+import type { Menu, MenuItem } from '../../menus/index.js';
+import { leadsSomewhere } from '../../scene/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { addressOf, goesByScript, navigatesByData } from '../shared/addresses.js';
+import type { Control } from '../shared/controls.js';
+import type { Subject } from '../subject.js';
 
-/** Items that navigate without an address a crawler, a new tab or a page without scripts could follow. */
+/** Items that navigate without an address a crawler, a new tab or a page without scripts could follow. @spec html §4.6.2 */
 export const uncrawlableLink = defineCheck(
   {
     id: 'uncrawlable-link',
     title: 'Items lead somewhere by a real address',
     weight: 'hinders',
-    criteria: [],
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
+    worse: null,
     messages: {
       'no-href': {
-        says: '“{label}” is a link without an address{how}. Crawlers do not follow it, the keyboard skips it, and it cannot be opened in a new tab.',
+        says: '{subject} is a link without an address{how}. Crawlers do not follow it, the keyboard skips it, and it cannot be opened in a new tab.',
         mends: 'Give it the address it leads to: href="…". If it opens a part of the menu instead, make it a button.',
+        criteria: [],
       },
       'empty-href': {
-        says: '“{label}” leads to “{href}”, which is no page{how}. Crawlers find nothing behind it, and without scripts it goes nowhere.',
+        says: '{subject} leads to “{href}”, which is no page{how}. Crawlers find nothing behind it, and without scripts it goes nowhere.',
         mends:
           'Put the real address into href. If it opens a part of the menu instead, make it a button with aria-expanded.',
+        criteria: [],
       },
       'script-href': {
-        says: '“{label}” leads to a script (“{href}”). Crawlers do not run it as a link, and it fails when scripts are off.',
+        says: '{subject} leads to a script (“{href}”). Crawlers do not run it as a link, and it fails when scripts are off.',
         mends: 'Put the real address into href and let the script add to it.',
+        criteria: [],
       },
       'not-a-link': {
-        says: '“{label}” goes to another page by script alone: it is a {tag}, not a link. Crawlers do not follow it, and it cannot be opened in a new tab.',
+        says: '{subject} goes to another page by script alone: it is a {tag}, not a link. Crawlers do not follow it, and it cannot be opened in a new tab.',
         mends: 'Make it a link: <a href="…">.',
+        criteria: [],
       },
     },
   },
-  inspect,
+  (subject) => subject.controls.flatMap((control) => (control.item ? observe(control, control.item, subject) : [])),
 );
 
-function inspect(look: Look): readonly Observation[] {
-  return look.menus.flatMap((menu) =>
-    menu.items.flatMap((item): Observation[] => {
-      const fault = faultOf(item);
-      if (!fault || !look.scene.seen(item.element)) return [];
-      const span = item.element.attributeSpan('href') ?? item.element.startTag;
-      const cause = span
-        ? { selector: null, text: span.source.text.slice(span.start, span.end).slice(0, 80), at: positionOf(span) }
-        : null;
-      return [
-        {
-          element: item.element,
-          menu,
-          state: 'normal',
-          message: fault.message,
-          data: { label: item.label || item.element.tag, ...fault.data },
-          cause,
-        },
-      ];
-    }),
-  );
+function observe(control: Control, item: MenuItem, subject: Subject): Observation[] {
+  const fault = faultOf(control, item, subject);
+  if (!fault) return [];
+  const span = item.element.attributeSpan('href') ?? item.element.startTag;
+  const text = span?.source.text.slice(span.start, span.end).slice(0, 80) ?? '';
+  return [
+    {
+      at: onElement(item.element),
+      menus: control.menus,
+      state: 'normal',
+      message: fault.message,
+      data: { subject: control.subject, ...fault.data },
+      cause: span ? { selector: null, text, at: positionOf(span) } : null,
+      common: fault.data.href ?? item.element.tag,
+    },
+  ];
 }
 
 interface Fault {
@@ -63,57 +68,70 @@ interface Fault {
 
 /** Opens something here instead of going elsewhere: not a link in the first place. */
 function opensSomething({ element, submenu }: MenuItem): boolean {
-  if (submenu !== null && !isRealAddress(element.attributes.get('href'))) return true;
-  const { attributes } = element;
-  const handler = attributes.get('onclick');
-  if (handler !== undefined && !isRealAddress(attributes.get('href')) && !GOES.test(handler)) return true;
-  if (attributes.has('aria-haspopup') || attributes.has('aria-expanded') || attributes.has('aria-controls'))
-    return true;
-  return [
-    'data-toggle',
-    'data-bs-toggle',
-    'data-target',
-    'data-bs-target',
-    'popovertarget',
-    'commandfor',
-    'command',
-  ].some((name) => attributes.has(name));
-}
-
-const isRealAddress = (href: string | undefined): boolean =>
-  href !== undefined && href.trim() !== '' && href.trim() !== '#' && !/^\s*javascript:/i.test(href);
-
-const GOES =
-  /(?:\b(?:window|document|top|parent|self)\s*\.\s*)?\blocation\b\s*(?:\.\s*(?:href|assign|replace)\b)?\s*[=(]|\bnavigate(?:To)?\s*\(/;
-const ADDRESS_DATA = ['data-href', 'data-url', 'data-link'];
-
-function navigatesByScript(element: ElementNode): boolean {
-  return (
-    GOES.test(element.attributes.get('onclick') ?? '') ||
-    ADDRESS_DATA.some((name) => isRealAddress(element.attributes.get(name)))
+  if (addressOf(element).kind === 'page') return false;
+  if (submenu !== null) return true;
+  const handler = element.attributes.get('onclick');
+  if (handler !== undefined && !goesByScript(handler)) return true;
+  return [...element.attributes.keys()].some((name) =>
+    /^(aria-haspopup|aria-expanded|aria-controls|popovertarget|commandfor|command|data-([a-z]+-)?(toggle|target|menu|open|drawer|modal))$/.test(
+      name,
+    ),
   );
 }
 
-function faultOf(item: MenuItem): Fault | null {
+function faultOf(control: Control, item: MenuItem, subject: Subject): Fault | null {
   const { element } = item;
-  const href = element.attributes.get('href');
   if (opensSomething(item)) return null;
-  if (element.tag !== 'a')
-    return navigatesByScript(element) || (element.attributes.get('role') === 'link' && !navigable(element))
-      ? { message: 'not-a-link', data: { tag: element.tag } }
-      : null;
+  const goes = goesByScript(element.attributes.get('onclick') ?? '') || navigatesByData(element);
+  if (element.tag !== 'a') {
+    const claims = element.attributes.get('role') === 'link' && !element.attributes.has('href');
+    return goes || claims ? { message: 'not-a-link', data: { tag: element.tag } } : null;
+  }
+  const address = addressOf(element);
   // The item of the page one is on may do without an address, or name this very page.
-  if (item.current && (href === undefined || href.trim() === '' || href.trim() === '#')) return null;
-  if (href !== undefined && /^\s*javascript:/i.test(href))
-    return { message: 'script-href', data: { href: clip(href) } };
-  if (isRealAddress(href)) return null;
-  const how = navigatesByScript(element) ? ' and goes on by script' : '';
-  if (href === undefined)
-    return element.attributes.has('name') || (element.id !== null && element.elements.length === 0 && item.label === '')
-      ? null
-      : { message: 'no-href', data: { how } };
-  return { message: 'empty-href', data: { href: clip(href), how } };
+  if (item.current && (address.kind === 'none' || address.kind === 'top' || address.kind === 'empty')) return null;
+  const how = goes ? ' and goes on by script' : '';
+  switch (address.kind) {
+    case 'script':
+      return { message: 'script-href', data: { href: clip(address.href) } };
+    case 'none':
+      return isTarget(element, item) ? null : { message: 'no-href', data: { how } };
+    case 'empty':
+      return { message: 'empty-href', data: { href: clip(address.href), how } };
+    case 'top':
+      return goes || !meansTop(control, item) ? { message: 'empty-href', data: { href: address.href, how } } : null;
+    case 'fragment':
+      return PLACEHOLDER.test(address.href) && !leadsSomewhere(subject.page, address.href)
+        ? { message: 'empty-href', data: { href: address.href, how } }
+        : null;
+    case 'page':
+      return null;
+  }
 }
 
-const navigable = (element: ElementNode): boolean => element.tag === 'area' && element.attributes.has('href');
+/** Fragments people write where they mean no address. */
+const PLACEHOLDER = /^#[!0]?$|^#(null|void|none|nogo|link|url|todo)$/i;
+
+/** The top of the page is where home, top and the lists of a page's parts lead. @spec html §7.4.6.4 (the top of the document) */
+function meansTop(control: Control, item: MenuItem): boolean {
+  if (
+    /\b(home|top|start|index|begin(ning)?|contents|oben|seitenanfang|inicio|arriba|accueil|haut|hjem|topp|etusivu)\b|^[↑⇧▲△^]/i.test(
+      control.label,
+    )
+  )
+    return true;
+  return control.menus.some((menu) => listsParts(menu, item));
+}
+
+/** A list of links of which most lead to parts of this page. */
+function listsParts(menu: Menu, except: MenuItem): boolean {
+  const others = menu.items.filter((item) => item !== except && item.href !== null);
+  const parts = others.filter((item) => /^#./.test(item.href!.trim()) && !PLACEHOLDER.test(item.href!.trim()));
+  return parts.length >= 2 && parts.length * 2 > others.length;
+}
+
+/** An old-fashioned anchor: a place to jump to. */
+const isTarget = (element: ElementNode, item: MenuItem): boolean =>
+  element.attributes.has('name') || (element.id !== null && element.elements.length === 0 && item.label === '');
+
 const clip = (text: string): string => (text.length > 40 ? `${text.slice(0, 37)}…` : text);

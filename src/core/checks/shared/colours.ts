@@ -34,3 +34,11 @@ export function passingColour(colour: Rgba, against: Rgba, needed: number): Pass
   });
   return found.sort((a, b) => a.share - b.share)[0] ?? null;
 }
+
+const STEPS = 40;
+
+/** Ever darker and ever lighter shades of a colour, the nearest first, black and white among them. */
+export const shades = (colour: Rgba): readonly Passing[] =>
+  Array.from({ length: STEPS }, (_, i) => (i + 1) / STEPS).flatMap((share) =>
+    [0, 255].map((end) => ({ colour: mix(colour, end, share), share })),
+  );

@@ -1,12 +1,12 @@
-import { centre, unite, type Rect } from '../../base/index.js';
+import { centre, type Rect } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
 import type { ElementNode } from '../../html/index.js';
-import { descendants } from '../../html/index.js';
-import { isFocusable } from '../../naming/index.js';
 import type { Scene } from '../../scene/index.js';
-import { defineCheck, type Look, type Observation } from '../define.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
-import { isDisabled, seenControls, type Control } from '../shared/controls.js';
+import type { Control } from '../shared/controls.js';
+import { isSameTarget, type Target, type TargetIndex } from '../shared/targets.js';
+import type { Subject } from '../subject.js';
 
 const LEAST = 24;
 const LEAST_AAA = 44;
@@ -17,49 +17,46 @@ export const smallTarget = defineCheck(
     id: 'small-target',
     title: 'Targets of the menu are large enough to press',
     weight: 'hinders',
-    criteria: [{ number: '2.5.8', level: 'AA' }],
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'inside' },
+    worse: 'lower',
     messages: {
       crowded: {
-        says: '“{label}” is {width} × {height} px with the next target {gap} px away: less than {needed} × {needed} px and too close to others to make up for it. People with a tremor or large fingers press the wrong one.',
+        says: '{subject} is {width} × {height} px with the next target {gap} px away: less than {needed} × {needed} px and too close to others to make up for it. People with a tremor or large fingers press the wrong one.',
         mends: 'Give it at least {needed} px each way, for instance with {padding}, or move its neighbours away.',
+        criteria: [{ number: '2.5.8', level: 'AA' }],
       },
       small: {
-        says: '“{label}” is {width} × {height} px: less than the {needed} × {needed} px of level AAA. It is hard to press on a touch screen.',
+        says: '{subject} is {width} × {height} px: less than the {needed} × {needed} px of level AAA. It is hard to press on a touch screen.',
         mends: 'Give it at least {needed} px each way, for instance with {padding}.',
+        criteria: [{ number: '2.5.5', level: 'AAA' }],
       },
     },
   },
   inspect,
 );
 
-interface Target {
-  readonly element: ElementNode;
-  readonly rect: Rect;
-}
-
-function inspect(look: Look): readonly Observation[] {
-  const { scene } = look;
-  const least = look.level === 'AAA' ? LEAST_AAA : LEAST;
-  const all = allTargets(scene);
-  return seenControls(look.menus, scene).flatMap((control) => {
-    const rect =
-      isDisabled(control.element) || isSpare(control.element, scene) ? null : targetRect(control.element, scene);
-    if (!rect || (rect.width >= least - 0.01 && rect.height >= least - 0.01) || inSentence(control.element, scene))
-      return [];
-    const gap = nearestGap({ element: control.element, rect }, all);
-    if (look.level !== 'AAA' && isSpaced({ element: control.element, rect }, all)) return [];
-    return [observation(control, rect, least, gap, look)];
+function inspect(subject: Subject): readonly Observation[] {
+  const { scene, targets, level } = subject;
+  return subject.controls.flatMap((control) => {
+    const target = control.disabled ? null : targets.of(control.element);
+    if (!target || inSentence(control.element, scene)) return [];
+    if (isUnder(target.rect, LEAST) && !isSpaced(target, targets))
+      return [observation(control, target, targets, 'crowded')];
+    return level === 'AAA' && isUnder(target.rect, LEAST_AAA) ? [observation(control, target, targets, 'small')] : [];
   });
 }
 
-function observation(control: Control, rect: Rect, needed: number, gap: number, look: Look): Observation {
-  const label =
-    control.item?.label ||
-    control.menu.toggles.find((t) => t.element === control.element)?.label ||
-    control.element.tag;
+function observation(
+  control: Control,
+  { element, rect }: Target,
+  targets: TargetIndex,
+  message: 'crowded' | 'small',
+): Observation {
+  const needed = message === 'small' ? LEAST_AAA : LEAST;
   const narrow = rect.width < needed ? Math.ceil((needed - rect.width) / 2) : 0;
   const low = rect.height < needed ? Math.ceil((needed - rect.height) / 2) : 0;
-  const style = look.scene.style(control.element);
+  const style = control.scene.style(element);
   const display = style.display === 'inline' ? 'display: inline-block and ' : '';
   const extra = [
     low > 0 ? `${low} px more padding above and below` : '',
@@ -68,16 +65,16 @@ function observation(control: Control, rect: Rect, needed: number, gap: number, 
     .filter(Boolean)
     .join(' and ');
   return {
-    element: control.element,
-    menu: control.menu,
+    at: onElement(element),
+    menus: control.menus,
     state: 'normal',
-    message: look.level === 'AAA' ? 'small' : 'crowded',
+    message,
     data: {
-      label,
+      subject: control.subject,
       width: round(rect.width),
       height: round(rect.height),
       needed,
-      gap: round(gap),
+      gap: round(nearestGap({ element, rect }, targets)),
       padding: `${display}${extra}`,
     },
     measured: figure(Math.min(rect.width, rect.height), 'px'),
@@ -90,37 +87,8 @@ function observation(control: Control, rect: Rect, needed: number, gap: number, 
 }
 
 const round = (value: number): number => Math.round(value * 10) / 10;
-
-/** What reacts to a press: the element's own boxes and those inside it that can be seen. */
-function targetRect(element: ElementNode, scene: Scene): Rect | null {
-  let rect = scene.seen(element);
-  for (const inner of descendants(element)) {
-    const part = scene.style(inner).pointerEvents === 'none' ? null : scene.seen(inner);
-    if (rect && part) rect = unite(rect, part);
-  }
-  return rect;
-}
-
-/** Hidden from sight until it has focus, or never pressable. */
-const isSpare = (element: ElementNode, scene: Scene): boolean => scene.style(element).pointerEvents === 'none';
-
-const memo = new WeakMap<Scene, readonly Target[]>();
-
-function allTargets(scene: Scene): readonly Target[] {
-  let known = memo.get(scene);
-  if (!known) {
-    known = scene.document.elements
-      .filter((e) => isFocusable(e) || e.tag === 'label')
-      .flatMap((element) => {
-        const rect = targetRect(element, scene);
-        return rect ? [{ element, rect }] : [];
-      });
-    memo.set(scene, known);
-  }
-  return known;
-}
-
-const isUndersized = ({ rect }: Target): boolean => rect.width < LEAST || rect.height < LEAST;
+const ROUNDING = 0.01;
+const isUnder = (rect: Rect, least: number): boolean => rect.width < least - ROUNDING || rect.height < least - ROUNDING;
 
 function distanceToRect(x: number, y: number, rect: Rect): number {
   const dx = Math.max(rect.x - x, 0, x - rect.x - rect.width);
@@ -129,11 +97,11 @@ function distanceToRect(x: number, y: number, rect: Rect): number {
 }
 
 /** A circle of 24 px around its middle meets no other target, nor the circle of another small one. */
-function isSpaced(target: Target, all: readonly Target[]): boolean {
+function isSpaced(target: Target, targets: TargetIndex): boolean {
   const { x, y } = centre(target.rect);
-  return all.every((other) => {
-    if (related(other.element, target.element)) return true;
-    if (isUndersized(other)) {
+  return targets.near(target.rect, LEAST).every((other) => {
+    if (isSameTarget(other.element, target.element)) return true;
+    if (isUnder(other.rect, LEAST)) {
       const c = centre(other.rect);
       if (Math.hypot(c.x - x, c.y - y) < LEAST) return false;
     }
@@ -141,29 +109,16 @@ function isSpaced(target: Target, all: readonly Target[]): boolean {
   });
 }
 
-function related(a: ElementNode, b: ElementNode): boolean {
-  for (let e: ElementNode | null = a; e; e = e.parent) if (e === b) return true;
-  for (let e: ElementNode | null = b; e; e = e.parent) if (e === a) return true;
-  return a.tag === 'label' && a.attributes.get('for') === b.id;
-}
-
-function nearestGap(target: Target, all: readonly Target[]): number {
-  let least = Infinity;
-  for (const other of all) {
-    if (related(other.element, target.element)) continue;
-    const dx = Math.max(
-      other.rect.x - target.rect.x - target.rect.width,
-      target.rect.x - other.rect.x - other.rect.width,
-      0,
-    );
-    const dy = Math.max(
-      other.rect.y - target.rect.y - target.rect.height,
-      target.rect.y - other.rect.y - other.rect.height,
-      0,
-    );
+function nearestGap(target: Target, targets: TargetIndex): number {
+  const { rect } = target;
+  let least = LEAST;
+  for (const other of targets.near(rect, LEAST)) {
+    if (isSameTarget(other.element, target.element)) continue;
+    const dx = Math.max(other.rect.x - rect.x - rect.width, rect.x - other.rect.x - other.rect.width, 0);
+    const dy = Math.max(other.rect.y - rect.y - rect.height, rect.y - other.rect.y - other.rect.height, 0);
     least = Math.min(least, Math.hypot(dx, dy));
   }
-  return Number.isFinite(least) ? least : 0;
+  return least;
 }
 
 /** A link in a sentence: its line holds other text that is no target. */

@@ -19,6 +19,8 @@ import {
 /** What printing may need besides the value. Lengths in px. */
 export interface PrintContext {
   readonly fontSize: number;
+  /** The text's own colour. */
+  readonly colour: Rgba;
 }
 
 /** One property: everything the cascade must know of it. `percent` names what percentages refer to. */

@@ -1,6 +1,6 @@
 import { isIdent, type Component } from '../values/index.js';
 import { areas, autoTracks, gridLine, trackList } from './grid.js';
-import { keyword, lengthOr, number, row, sizing, text, type PropertyRow, type Sizing } from './define.js';
+import { keyword, lengthOr, number, row, sizing, text, type PropertyRow, type Sizing, printSizing } from './define.js';
 
 const SELF_POSITIONS = ['center', 'start', 'end', 'self-start', 'self-end', 'flex-start', 'flex-end'];
 const CONTENT_POSITIONS = ['center', 'start', 'end', 'flex-start', 'flex-end'];
@@ -46,7 +46,7 @@ export const FLEX = {
     'auto',
     (items, source) =>
       isIdent(items[0], 'content') && items.length === 1 ? () => 'content' : size.parse(items, source),
-    (v) => (v === 'content' ? v : size.print(v, { fontSize: 0 })),
+    (v) => (v === 'content' ? v : printSizing(v)),
     { percent: 'own-box' },
   ),
   order: number(0, { integer: true }),

@@ -1,5 +1,6 @@
 import {
   isIdent,
+  printColour,
   printLength,
   readColour,
   readGradient,
@@ -8,12 +9,13 @@ import {
   type Component,
   type Computation,
   type LengthPercentage,
+  type Rgba,
   BLACK,
 } from '../values/index.js';
 import { BACKGROUNDS } from './backgrounds.js';
 import type { BackgroundImage } from './borders.js';
 import { clipPath } from './clip-path.js';
-import { colour, keyword, lengthOr, making, number, row, text, type Traits } from './define.js';
+import { colour, keyword, lengthOr, making, number, row, single, text, type Traits } from './define.js';
 import { commaList, keywordLayers, times, words } from './lists.js';
 import { transforms } from './transform.js';
 
@@ -80,6 +82,14 @@ export interface ClipRect {
   readonly bottom: LengthPercentage | 'auto';
   readonly left: LengthPercentage | 'auto';
 }
+
+/** The colour letters are filled with; null is that of the text, wherever it is inherited to. */
+const textFill = row<Rgba | null>(
+  null,
+  single<Rgba | null>((item) => (isIdent(item, 'currentcolor') ? () => null : readColour(item))),
+  (value, { colour: own }) => printColour(value ?? own),
+  { inherited: true, affects: 'colour' },
+);
 
 const clip = row<ClipRect | null>(
   null,
@@ -200,7 +210,7 @@ export const VISUAL = {
   animationPlayState: keywordLayers(['running', 'paused'], IDLE),
   accentColor: text('auto', undefined, { inherited: true, affects: 'colour' }),
   caretColor: text('auto', undefined, { inherited: true, affects: 'nothing' }),
-  webkitTextFillColor: colour((c) => c.currentColor, { inherited: true, affects: 'colour' }),
+  webkitTextFillColor: textFill,
   webkitTapHighlightColor: text('auto', undefined, { inherited: true, affects: 'nothing' }),
   fill: text('black', undefined, { inherited: true, affects: 'colour' }),
   stroke: text('none', undefined, { inherited: true, affects: 'colour' }),

@@ -1,7 +1,4 @@
-import { positionOf } from '../../base/index.js';
-import type { Place } from '../../findings/index.js';
-import type { ElementNode } from '../../html/index.js';
-import { labelOf } from '../../menus/index.js';
+import type { ElementNode } from './document.js';
 
 const PLAIN = /^[a-z_][\w-]*$/i;
 
@@ -29,13 +26,4 @@ export function selectorOf(element: ElementNode): string {
     steps.unshift(stepOf(e));
   }
   return steps.join(' > ');
-}
-
-export function placeOf(element: ElementNode): Place {
-  return {
-    selector: selectorOf(element),
-    path: element.path,
-    label: labelOf(element),
-    at: element.startTag ? positionOf(element.startTag) : null,
-  };
 }

@@ -1,0 +1,80 @@
+import { ArgumentError, nearest } from '../base/index.js';
+import { CHECKS, type Check } from '../checks/index.js';
+import { LEVELS, type Level } from '../findings/index.js';
+
+export interface AuditOptions {
+  /** Narrowest and widest width, px. */
+  readonly from: number;
+  readonly to: number;
+  /** Look at these widths only, px. */
+  readonly at: readonly number[] | null;
+  readonly height: number;
+  readonly level: Level;
+  /** Ids of checks: these only, or all but these. */
+  readonly only: readonly string[] | null;
+  readonly skip: readonly string[];
+  /** Told before each check; for progress. */
+  readonly onCheck?: (id: string, index: number, count: number) => void;
+}
+
+export const DEFAULTS: AuditOptions = Object.freeze({
+  from: 320,
+  to: 1920,
+  at: null,
+  height: 800,
+  level: 'AA',
+  only: null,
+  skip: [],
+});
+
+const WIDEST = 10_000;
+
+/** The options of an audit, made whole. Throws ArgumentError where one cannot be meant so. */
+export function auditOptions(given: Partial<AuditOptions>): AuditOptions {
+  const options = { ...DEFAULTS, ...given };
+  const { from, to, at, height, level, only, skip } = options;
+  for (const [name, value] of [
+    ['from', from],
+    ['to', to],
+    ['height', height],
+  ] as const)
+    checkPx(name, value);
+  if (from > to) throw new ArgumentError(`from ${from} is wider than to ${to}`, 'Swap the two.');
+  if (at?.length === 0) throw new ArgumentError('at names no width', 'Name at least one width in px, such as 375.');
+  for (const width of at ?? []) checkPx('at', width);
+  if (!LEVELS.includes(level)) throw new ArgumentError(`there is no level ${level}`, `Levels: ${LEVELS.join(', ')}.`);
+  for (const id of [...(only ?? []), ...skip]) checkId(id);
+  return options;
+}
+
+function checkPx(name: string, value: number): void {
+  if (!Number.isInteger(value) || value < 1 || value > WIDEST)
+    throw new ArgumentError(`${name} takes whole px from 1 to ${WIDEST}, not ${value}`, `For example ${name}: 375.`);
+}
+
+/** Throws ArgumentError where no check has that id. */
+export function checkId(id: string): void {
+  const known = CHECKS.map((check) => check.meta.id);
+  if (known.includes(id)) return;
+  const [near] = nearest(id, known);
+  throw new ArgumentError(
+    `there is no check “${id}”`,
+    near ? `Did you mean ${near}?` : `Known checks: ${known.join(', ')}.`,
+  );
+}
+
+/** Checks asked for that have something to say at the level asked for. */
+export function chooseChecks({ only, skip, level }: AuditOptions): readonly Check[] {
+  return CHECKS.filter(
+    ({ meta }) =>
+      (only === null || only.includes(meta.id)) &&
+      !skip.includes(meta.id) &&
+      Object.keys(meta.messages).some((message) => isSaid(meta, message, level)),
+  );
+}
+
+/** Whether a message belongs to a level: it cites nothing, or a criterion of that level or a lower one. */
+export function isSaid({ messages }: Check['meta'], message: string, level: Level): boolean {
+  const { criteria } = messages[message]!;
+  return criteria.length === 0 || criteria.some((c) => LEVELS.indexOf(c.level) <= LEVELS.indexOf(level));
+}

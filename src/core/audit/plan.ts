@@ -1,0 +1,89 @@
+import { AT_REST, Subject, type Asks } from '../checks/index.js';
+import { endsOf, rungsAt, rungsOf, stationsOf, type Rung } from '../ladder/index.js';
+import { findMenus, openingsAt, shapeOf, type Menu, type Opening } from '../menus/index.js';
+import { poseAfter, withoutScript, type Page, type Visitor } from '../scene/index.js';
+import type { AuditOptions } from './options.js';
+
+/** What is looked at in an audit: widths, visitors and poses, each worked out once and shared by all checks. */
+export class Plan {
+  readonly menus: readonly Menu[];
+  readonly rungs: readonly Rung[];
+  readonly #subjects = new Map<string, Subject>();
+  readonly #stations = new Map<Rung, readonly number[]>();
+  readonly #shapes = new Map<number, string>();
+  readonly #openings = new Map<string, readonly Opening[]>();
+
+  constructor(
+    readonly page: Page,
+    readonly options: AuditOptions,
+  ) {
+    this.menus = findMenus(page);
+    const all = rungsOf(page.ruleSet.thresholds, options);
+    this.rungs = options.at ? rungsAt(all, options.at) : all;
+  }
+
+  /** The widths of a rung a check is shown, ascending. */
+  stations(rung: Rung, { widths }: Asks): readonly number[] {
+    if (widths === 'ends') return endsOf(rung);
+    let known = this.#stations.get(rung);
+    if (!known) this.#stations.set(rung, (known = stationsOf(rung, (width) => this.#shape(width))));
+    return known;
+  }
+
+  #shape(width: number): string {
+    let known = this.#shapes.get(width);
+    if (known === undefined) this.#shapes.set(width, (known = shapeOf(this.menus, this.rest(width).scene)));
+    return known;
+  }
+
+  /** A page at rest. */
+  rest(width: number, visitor: Visitor = 'mouse'): Subject {
+    return this.#subject(width, visitor, null);
+  }
+
+  /** All that a check asks to be shown at a width. */
+  subjects(width: number, { visitors, poses }: Asks): readonly Subject[] {
+    return visitors.flatMap((visitor) => [
+      this.rest(width, visitor),
+      ...(poses === 'opened' ? this.openings(width, visitor).map((one) => this.#subject(width, visitor, one)) : []),
+    ]);
+  }
+
+  /** What opens at a width; looked for at the ends of its rung. */
+  openings(width: number, visitor: Visitor = 'mouse'): readonly Opening[] {
+    const rung = this.rungs.find(({ from, to }) => width >= from && width <= to);
+    const ends = rung ? endsOf(rung) : [width];
+    const byText = new Map<string, Opening>();
+    for (const end of ends)
+      for (const opening of this.#openingsAt(end, visitor))
+        if (!byText.has(opening.text)) byText.set(opening.text, opening);
+    return [...byText.values()];
+  }
+
+  #openingsAt(width: number, visitor: Visitor): readonly Opening[] {
+    const key = `${width}/${visitor}`;
+    let known = this.#openings.get(key);
+    if (!known) {
+      const { setting: at } = this.rest(width, visitor);
+      this.#openings.set(key, (known = openingsAt(this.menus, this.page, at)));
+    }
+    return known;
+  }
+
+  #subject(width: number, visitor: Visitor, opening: Opening | null): Subject {
+    const key = `${width}/${visitor}/${opening?.text ?? ''}`;
+    let subject = this.#subjects.get(key);
+    if (!subject) this.#subjects.set(key, (subject = this.#make(width, visitor, opening)));
+    return subject;
+  }
+
+  #make(width: number, visitor: Visitor, opening: Opening | null): Subject {
+    const page = withoutScript(visitor) ? this.page.scriptless : this.page;
+    const menus = page === this.page ? this.menus : findMenus(page);
+    const { height, level } = this.options;
+    const parts = { page, menus, level, width, height, visitor };
+    if (!opening) return new Subject({ ...parts, pose: AT_REST, opened: null });
+    const state = poseAfter(page.document, opening.moves);
+    return new Subject({ ...parts, pose: { text: opening.text, state }, opened: opening.shows });
+  }
+}

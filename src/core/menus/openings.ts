@@ -1,0 +1,79 @@
+import { descendants, selectorOf, type ElementNode } from '../html/index.js';
+import { poseAfter, type Move, type Page, type Setting } from '../scene/index.js';
+import type { Menu, MenuItem } from './types.js';
+
+/** A way to open something, as moves one after the other, and what it brought into view. */
+export interface Opening {
+  readonly moves: readonly Move[];
+  /** `press:.menu-button hover:#fares` */
+  readonly text: string;
+  /** Controls that can be reached then and could not be before. */
+  readonly shows: ReadonlySet<ElementNode>;
+}
+
+const ROUTES = ['hover', 'focus', 'press'] as const;
+/** Panels in panels are looked at this deep. */
+const DEPTH = 3;
+
+const textOf = (moves: readonly Move[]): string =>
+  moves.map(({ by, element }) => `${by}:${selectorOf(element)}`).join(' ');
+
+/**
+ * What the menus of a page open at a setting without any script: toggles first, then submenus, then submenus in those.
+ * Of the routes to one panel the first that works stands for all.
+ */
+export function openingsAt(menus: readonly Menu[], page: Page, at: Setting): readonly Opening[] {
+  const out: Opening[] = [];
+  const all = controls(menus);
+  const open = (before: readonly Move[], depth: number) => {
+    const from = page.scene(posed(page, at, before));
+    const hidden = all.filter((e) => from.reach(e) === null);
+    if (hidden.length === 0) return;
+    for (const { handle, by, inside } of handlesOf(menus)) {
+      if (from.reach(handle) === null || before.some((move) => move.element === handle)) continue;
+      const wanted = hidden.filter(inside);
+      if (wanted.length === 0 || out.some(({ shows }) => wanted.every((e) => shows.has(e)))) continue;
+      for (const route of by) {
+        const moves = [...before, { by: route, element: handle }];
+        const scene = page.scene(posed(page, at, moves));
+        const shows = new Set(wanted.filter((e) => scene.reach(e) !== null));
+        if (shows.size === 0) continue;
+        out.push({ moves, text: textOf(moves), shows });
+        if (depth < DEPTH) open(moves, depth + 1);
+        break;
+      }
+    }
+  };
+  open([], 1);
+  return out;
+}
+
+const posed = (page: Page, at: Setting, moves: readonly Move[]): Setting => ({
+  ...at,
+  pose: moves.length === 0 ? at.pose : poseAfter(page.document, moves, at.pose),
+});
+
+const controls = (menus: readonly Menu[]): readonly ElementNode[] => [
+  ...new Set(menus.flatMap((menu) => [...menu.items.map((i) => i.element), ...menu.toggles.map((t) => t.element)])),
+];
+
+interface Handle {
+  readonly handle: ElementNode;
+  readonly by: readonly Move['by'][];
+  readonly inside: (element: ElementNode) => boolean;
+}
+
+function handlesOf(menus: readonly Menu[]): readonly Handle[] {
+  return menus.flatMap((menu): Handle[] => {
+    const own = new Set(menu.items.map((item) => item.element));
+    return [
+      ...menu.toggles.map(({ element }): Handle => ({ handle: element, by: ['press'], inside: (e) => own.has(e) })),
+      ...menu.items.flatMap((item) => (item.submenu ? [handleOf(item, item.submenu)] : [])),
+    ];
+  });
+}
+
+function handleOf(item: MenuItem, submenu: ElementNode): Handle {
+  const within = new Set(descendants(submenu));
+  return { handle: item.element, by: ROUTES, inside: (e) => within.has(e) };
+}
