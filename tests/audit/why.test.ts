@@ -62,15 +62,6 @@ describe('why a value is what it is', () => {
       ],
     ],
     [
-      'the page handed back',
-      'p{display:flex}#x{display:revert}',
-      '<p id=x>',
-      [
-        'yields display: revert | it hands the decision back: revert leaves it to the browser’s own sheet',
-        'passed display: flex | a stronger declaration handed the decision past it',
-      ],
-    ],
-    [
       'an invalid value',
       'p{top:1px}#x{top:2}',
       '<p id=x>',
@@ -109,6 +100,14 @@ describe('why a value is what it is', () => {
     ['nobody', 'p{left:1px}', '<p id=x>', []],
   ])('%s', (_name, css, body, expected) => {
     expect(story(ask(css, body, 'top'))).toEqual(expected);
+  });
+
+  test('revert hands the page’s own declarations back to the browser’s sheet', () => {
+    expect(story(ask('p{display:flex}#x{display:revert}', '<p id=x>', 'display'))).toEqual([
+      'yields display: revert | it hands the decision back: revert leaves it to the browser’s own sheet',
+      'passed display: flex | a stronger declaration handed the decision past it',
+    ]);
+    expect(ask('p{display:flex}#x{display:revert}', '<p id=x>', 'display').bands[0]!.value).toBe('block');
   });
 
   test('the value is what a browser gives', () => {

@@ -1,154 +1,270 @@
 import type { AuditOptions } from '../../src/core/index.js';
-import { auditText, links, menuPage, said } from '../support/audit.js';
+import { auditText, links, menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const ITEMS = links('Home', 'Fares');
-const audit = (css: string, items = ITEMS, options: Partial<AuditOptions> = {}) =>
-  auditText(menuPage(css, items), { at: [1000], only: ['text-contrast'], ...options }).findings;
+const BOTH = (message: string, states: string) => [`${message} ${states} Home`, `${message} ${states} Fares`];
+const page = (css: string, items = ITEMS, around = '') => menuPage(`a{padding:4px}${css}`, items, around);
+const MENDED = page('a{color:#222}');
 
-describe('text-contrast', () => {
-  test.each<[string, string, string, string[]]>([
-    ['dark on white passes', 'a{color:#222}', ITEMS, []],
-    [
-      'pale on white fails',
-      'a{color:#999}',
-      ITEMS,
-      ['text-contrast/low normal Home', 'text-contrast/low normal Fares'],
-    ],
-    ['just enough passes', 'a{color:#767676}', ITEMS, []],
-    [
-      'just too little fails',
-      'a{color:#777}',
-      ITEMS,
-      ['text-contrast/low normal Home', 'text-contrast/low normal Fares'],
-    ],
-    ['large text needs less', 'a{color:#888;font-size:24px}', ITEMS, []],
-    ['large bold text too', 'a{color:#888;font-size:19px;font-weight:700}', ITEMS, []],
-    [
-      'nearly large is not large',
-      'a{color:#888;font-size:23.9px}',
-      ITEMS,
-      ['text-contrast/low normal Home', 'text-contrast/low normal Fares'],
-    ],
-    [
-      'the ground may be further out',
-      'nav{background:#000}a{color:#333}',
-      ITEMS,
-      ['text-contrast/low normal Home', 'text-contrast/low normal Fares'],
-    ],
-    [
-      'alpha in the text',
-      'a{color:rgba(0,0,0,.4)}',
-      ITEMS,
-      ['text-contrast/low normal Home', 'text-contrast/low normal Fares'],
-    ],
-    [
-      'opacity of the bar',
-      'nav{opacity:.4}a{color:#000}',
-      ITEMS,
-      ['text-contrast/low normal Home', 'text-contrast/low normal Fares'],
-    ],
-    [
-      'white on a gradient that runs to white, where it is light',
-      'nav{background:linear-gradient(#000,#fff)}a{color:#fff}',
-      ITEMS,
-      ['text-contrast/hopeless normal Fares'],
-    ],
-    [
-      'each text on a gradient of its own',
-      'a{background:linear-gradient(90deg,#000,#fff);color:#fff}',
-      ITEMS,
-      ['text-contrast/hopeless normal Home', 'text-contrast/hopeless normal Fares'],
-    ],
-    [
-      'a small picture beside the text is no ground of it',
-      'a{color:#222;padding-right:20px;background:url(arrow.png) right/10px 10px no-repeat}',
-      ITEMS,
-      [],
-    ],
-    [
-      'a picture is to be looked at',
-      'nav{background:url(a.jpg)}a{color:#fff}',
-      ITEMS,
-      ['text-contrast/unknown normal Home', 'text-contrast/unknown normal Fares'],
-    ],
-    [
-      'a solid ground over the picture settles it',
-      'nav{background:url(a.jpg)}a{color:#fff;background:#000}',
-      ITEMS,
-      [],
-    ],
-    [
-      'invisible text is left out',
-      'a{color:#fff}li:first-child{visibility:hidden}li:last-child{position:absolute;left:-999px}',
-      ITEMS,
-      [],
-    ],
-    [
-      'disabled items are left out',
-      'a{color:#ccc}',
-      '<li><a href=a aria-disabled=true>Home</a></li><li><button disabled>Fares</button></li>',
-      [],
-    ],
-    [
-      'only one item fails',
-      'a{color:#222}.x{color:#aaa}',
-      `<li><a href=a class=x>Home</a></li>${links('Fares')}`,
-      ['text-contrast/low normal Home'],
-    ],
-    [
-      'the current page is told',
+const PANEL = `<li><a href=i>Islands</a><ul><li><a href=s>Sula</a></li><li><a href=k>Kelp</a></li></ul></li>${links('Fares')}`;
+const panel = (css: string) =>
+  page(`a{color:#222;display:block}li ul{display:none}li:hover>ul{display:block;background:#123}${css}`, PANEL);
+const LONG = Array.from(
+  { length: 30 },
+  (_, i) => `<li><a href=p${i} class=${i > 20 ? 'late' : 'early'}>P${i}</a></li>`,
+).join('');
+
+const FAULTY: readonly Faulty[] = [
+  { name: 'pale on white', page: page('a{color:#999}'), finds: BOTH('low', 'normal'), told: 1, mended: MENDED },
+  {
+    name: 'just too little',
+    page: page('a{color:#777}'),
+    finds: BOTH('low', 'normal'),
+    mended: page('a{color:#767676}'),
+  },
+  {
+    name: 'nearly large is not large',
+    page: page('a{color:#888;font-size:23.9px}'),
+    finds: BOTH('low', 'normal'),
+    mended: page('a{color:#888;font-size:24px}'),
+  },
+  {
+    name: 'the ground may be further out',
+    page: page('nav{background:#000}a{color:#333}'),
+    finds: BOTH('low', 'normal'),
+    mended: page('nav{background:#000}a{color:#ddd}'),
+  },
+  {
+    name: 'alpha in the text',
+    page: page('a{color:rgba(0,0,0,.4)}'),
+    finds: BOTH('low', 'normal'),
+    mended: page('a{color:rgba(0,0,0,.7)}'),
+  },
+  {
+    name: 'opacity of the bar',
+    page: page('nav{opacity:.4}a{color:#000}'),
+    finds: BOTH('low', 'normal'),
+    mended: page('nav{opacity:.9}a{color:#000}'),
+  },
+  {
+    name: 'letters filled in another colour',
+    page: page('a{color:#222;-webkit-text-fill-color:#bbb}'),
+    finds: BOTH('low', 'normal'),
+    mended: page('a{color:#bbb;-webkit-text-fill-color:#222}'),
+  },
+  {
+    name: 'white on a gradient that runs to white, where it is light',
+    page: page('nav{background:linear-gradient(#000,#fff)}a{color:#fff}'),
+    finds: ['low normal Fares'],
+    mended: page('nav{background:linear-gradient(#000,#222)}a{color:#fff}'),
+  },
+  {
+    name: 'across all of a gradient from black to white no colour stands out',
+    page: page('a{display:inline-block;background:linear-gradient(90deg,#000,#fff);color:#fff}'),
+    finds: BOTH('hopeless', 'normal'),
+    mended: page('a{display:inline-block;background:linear-gradient(90deg,#000,#333);color:#fff}'),
+  },
+  {
+    name: 'two plain grounds: a colour between them passes on both',
+    page: page(
+      'a{display:inline-block;width:60px;background:#fff}a b{background:#000}a{color:#000}',
+      '<li><a href=h>Home <b>new</b></a></li><li><a href=f>Fares</a></li>',
+    ),
+    finds: ['low normal Home new'],
+    mended: page(
+      'a b{background:#eee}a{color:#000}',
+      '<li><a href=h>Home <b>new</b></a></li><li><a href=f>Fares</a></li>',
+    ),
+  },
+  {
+    name: 'one picture is one thing to look at',
+    page: page('nav{background:url(a.jpg)}a{color:#fff}'),
+    finds: BOTH('unknown', 'normal'),
+    told: 1,
+    mended: page('nav{background:url(a.jpg)}a{color:#fff;background:#000}'),
+  },
+  {
+    name: 'the current page is told',
+    page: page(
       'a{color:#222}[aria-current]{color:#aaa}',
       '<li><a href=a aria-current=page>Home</a></li><li><a href=b>Fares</a></li>',
-      ['text-contrast/low current Home'],
-    ],
-    [
-      'text inside the link counts',
+    ),
+    finds: ['low current Home'],
+    mended: page(
+      'a{color:#222}[aria-current]{color:#555}',
+      '<li><a href=a aria-current=page>Home</a></li><li><a href=b>Fares</a></li>',
+    ),
+  },
+  {
+    name: 'text inside the link counts',
+    page: page(
       'a{color:#222}a span{color:#bbb}',
       '<li><a href=a>Home <span>new</span></a></li><li><a href=b>Fares</a></li>',
-      ['text-contrast/low normal Home new'],
-    ],
-  ])('%s', (_name, css, items, expected) => {
-    expect(said(audit(css, items))).toEqual(expected);
-  });
+    ),
+    finds: ['low normal Home new'],
+    mended: page(
+      'a{color:#222}a span{color:#555}',
+      '<li><a href=a>Home <span>new</span></a></li><li><a href=b>Fares</a></li>',
+    ),
+  },
+  {
+    name: 'hover alone',
+    page: page('a{color:#222}a:hover{color:#ccc}'),
+    finds: BOTH('low', 'hover'),
+    told: 1,
+    mended: page('a{color:#222}a:hover{color:#fff;background:#000}'),
+  },
+  {
+    name: 'hover and focus by one rule are one finding',
+    page: page('a{color:#222}a:hover,a:focus{color:#ccc}'),
+    finds: BOTH('low', 'hover+focus'),
+    told: 1,
+    mended: page('a{color:#222}a:hover,a:focus{color:#000}'),
+  },
+  {
+    name: 'focus-visible',
+    page: page('a{color:#222}a:focus-visible{background:#333}'),
+    finds: BOTH('low', 'focus'),
+    mended: page('a{color:#222}a:focus-visible{background:#ddd}'),
+  },
+  {
+    name: 'by the hovered entry',
+    page: page('a{color:#222}li:hover a{color:#ccc}'),
+    finds: BOTH('low', 'hover'),
+    mended: page('a{color:#222}li:hover a{color:#555}'),
+  },
+  {
+    name: 'bad at rest is not told again',
+    page: page('a{color:#999}a:hover{text-decoration:underline}'),
+    finds: BOTH('low', 'normal'),
+    told: 1,
+    mended: page('a{color:#555}a:hover{text-decoration:underline}'),
+  },
+  {
+    name: 'in a panel that hover opens',
+    page: panel('ul ul a{color:#234}'),
+    finds: ['low normal Sula', 'low normal Kelp'],
+    told: 1,
+    mended: panel('ul ul a{color:#fff}'),
+  },
+  {
+    name: 'one fault in two menus is one finding',
+    page: page(
+      'a{color:#999}',
+      ITEMS,
+      '<footer><nav aria-label=Foot><ul><li><a href=x>Pier</a></li><li><a href=y>Map</a></li></ul></nav></footer>',
+    ),
+    finds: ['low normal Home', 'low normal Fares', 'low normal Pier', 'low normal Map'],
+    told: 1,
+    mended: page(
+      'a{color:#555}',
+      ITEMS,
+      '<footer><nav aria-label=Foot><ul><li><a href=x>Pier</a></li><li><a href=y>Map</a></li></ul></nav></footer>',
+    ),
+  },
+  {
+    name: 'below the fold of a panel that scrolls, on the panel’s own ground',
+    page: page('ul{height:100px;overflow:auto;background:#111}a{color:#fff}.late{color:#333}', LONG),
+    finds: Array.from({ length: 9 }, (_, i) => `low normal P${21 + i}`),
+    told: 1,
+    mended: page('ul{height:100px;overflow:auto;background:#111}a{color:#fff}', LONG),
+  },
+  {
+    name: 'it only holds where the rule does',
+    page: page('a{color:#222}@media (max-width:700px){a{color:#aaa}}'),
+    finds: BOTH('low', 'normal'),
+    widths: '320–700',
+    options: { at: null },
+    mended: MENDED,
+  },
+  {
+    name: 'the strictest level asks for more',
+    page: page('a{color:#666;padding:12px;display:inline-block;min-width:60px}'),
+    finds: BOTH('low-enhanced', 'normal'),
+    options: { at: [1000], level: 'AAA' },
+    mended: page('a{color:#222;padding:12px;display:inline-block;min-width:60px}'),
+  },
+  {
+    name: 'at the strictest level a gradient may leave no colour',
+    page: page(
+      'a{padding:12px;display:inline-block;min-width:60px;color:#fff}nav{background:linear-gradient(90deg,#555 0,#5a5a5a 60px,#555 120px)}',
+    ),
+    finds: BOTH('hopeless-enhanced', 'normal'),
+    options: { at: [1000], level: 'AAA' },
+    mended: page('a{padding:12px;display:inline-block;min-width:60px;color:#fff}nav{background:#333}'),
+  },
+];
 
-  describe('states', () => {
-    test.each<[string, string, string[]]>([
-      [
-        'hover alone',
-        'a{color:#222}a:hover{color:#ccc}',
-        ['text-contrast/low hover Home', 'text-contrast/low hover Fares'],
-      ],
-      [
-        'focus alone',
-        'a{color:#222}a:focus{color:#ccc}',
-        ['text-contrast/low focus Home', 'text-contrast/low focus Fares'],
-      ],
-      [
-        'focus-visible',
-        'a{color:#222}a:focus-visible{background:#333}',
-        ['text-contrast/low focus Home', 'text-contrast/low focus Fares'],
-      ],
-      [
-        'by the hovered entry',
-        'a{color:#222}li:hover a{color:#ccc}',
-        ['text-contrast/low hover Home', 'text-contrast/low hover Fares'],
-      ],
-      [
-        'ground under the pointer',
-        'a{color:#fff;background:#000}a:hover{background:#eee}',
-        ['text-contrast/low hover Home', 'text-contrast/low hover Fares'],
-      ],
-      ['a good hover', 'a{color:#222}a:hover{color:#fff;background:#000}', []],
-      [
-        'bad at rest is not told again',
-        'a{color:#999}a:hover{text-decoration:underline}',
-        ['text-contrast/low normal Home', 'text-contrast/low normal Fares'],
-      ],
-      ['a ring alone changes nothing', 'a{color:#222}a:focus{outline:2px solid #eee}', []],
-    ])('%s', (_name, css, expected) => {
-      expect(said(audit(css))).toEqual(expected);
-    });
-  });
+const NEAR: readonly NearMiss[] = [
+  { name: 'dark on white', page: MENDED },
+  { name: 'large bold text needs less', page: page('a{color:#888;font-size:19px;font-weight:700}') },
+  {
+    name: 'a small picture beside the text',
+    page: page('a{color:#222;padding-right:20px;background:url(arrow.png) right/10px 10px no-repeat}'),
+  },
+  {
+    name: 'invisible text',
+    page: page('a{color:#fff}li:first-child{visibility:hidden}li:last-child{position:absolute;left:-999px}'),
+  },
+  {
+    name: 'disabled items, their fieldset’s too',
+    page: page(
+      'a,button{color:#ccc}button{padding:6px 12px;background:#fff}',
+      '<li><a href=a aria-disabled=true>Home</a></li><li><fieldset disabled><button>Fares</button></fieldset></li>',
+    ),
+  },
+  { name: 'a good hover', page: page('a{color:#222}a:hover{color:#fff;background:#000}') },
+  { name: 'a ring alone', page: page('a{color:#222}a:focus{outline:2px solid #eee}') },
+  {
+    name: 'a hover ground that is not there at rest',
+    page: page('a{color:#222}li:hover{background:#000}li:hover a{color:#fff}'),
+  },
+  {
+    name: 'a tip that is see-through at rest',
+    page: page(
+      'a{color:#222;position:relative}a i{position:absolute;left:0;top:30px;opacity:0;color:#fff;background:#fff}a:hover i{opacity:1;background:#000}',
+      '<li><a href=h>Home<i>Start</i></a></li><li><a href=f>Fares</a></li>',
+    ),
+  },
+  { name: 'a panel with a ground of its own, opened by hover', page: panel('ul ul a{color:#fff}') },
+  {
+    name: 'text clipped away beside other grounds',
+    page: page(
+      'nav{background:#fff}li{width:40px;height:24px;overflow:hidden;background:#fff}a{display:block;width:400px;color:#222}section{background:#222;height:300px;margin-left:40px;margin-top:-48px}',
+      '<li><a href=h>Home and all of its surroundings</a></li><li><a href=f>Fares and all</a></li>',
+      '<section></section>',
+    ),
+  },
+  {
+    name: 'words for screen readers alone',
+    page: page(
+      'a{color:#222}a i{position:absolute;width:1px;height:1px;overflow:hidden;clip:rect(0 0 0 0);color:#fff}',
+      '<li><a href=h>Home<i>page</i></a></li><li><a href=f>Fares</a></li>',
+    ),
+  },
+  {
+    name: 'a glyph of an icon font is no text',
+    page: page(
+      'a{color:#222}i{font-family:Pier Icons;color:#888}',
+      '<li><a href=h><i>&#xe001;</i>Home</a></li><li><a href=f>Fares</a></li>',
+    ),
+  },
+  {
+    name: 'a see-through bar over something dark',
+    page: page(
+      'nav{position:fixed;top:0;left:0;right:0;background:rgba(255,255,255,.1)}a{color:#fff}section{height:300px;background:#111}',
+      ITEMS,
+      '<section></section>',
+    ),
+  },
+];
+
+describeCheck('text-contrast', FAULTY, NEAR);
+
+describe('what text-contrast says', () => {
+  const audit = (css: string, options: Partial<AuditOptions> = {}) =>
+    auditText(page(css), { at: [1000], only: ['text-contrast'], ...options }).findings;
 
   test('figures, cause and remedy', () => {
     const [finding] = audit('a{color:#999}');
@@ -156,11 +272,13 @@ describe('text-contrast', () => {
       check: 'text-contrast',
       verdict: 'fault',
       weight: 'hinders',
+      criteria: [{ number: '1.4.3', level: 'AA' }],
       measured: { value: 2.84, unit: ':1' },
       needed: { value: 4.5, unit: ':1' },
       cause: { selector: 'a', text: 'color: #999' },
-      menu: 'menu-1',
-      pose: 'closed',
+      menus: ['menu-1'],
+      states: ['normal'],
+      poses: ['closed'],
     });
     expect(finding!.says).toContain('“Home” is #999999 on #ffffff: contrast 2.84:1 where 4.5:1 is needed');
     expect(finding!.mends).toBe('Make the text #767676 (that gives 4.5:1).');
@@ -178,23 +296,13 @@ describe('text-contrast', () => {
     expect(audit('a{color:#fff;background:#d9552b}')[0]!.mends).toMatch(/^Make the ground #\w+ \(that gives 4.5:1\)/);
   });
 
-  test('the stricter level asks for more', () => {
-    expect(said(audit('a{color:#666}', ITEMS, { level: 'AAA' }))).toHaveLength(2);
-    expect(said(audit('a{color:#666}'))).toEqual([]);
+  test('the stricter criterion is named where only that one fails', () => {
+    expect(audit('a{color:#666}', { level: 'AAA' })[0]!.criteria).toEqual([{ number: '1.4.6', level: 'AAA' }]);
+    expect(audit('a{color:#999}', { level: 'AAA' })[0]!.criteria).toEqual([{ number: '1.4.3', level: 'AA' }]);
   });
 
-  test('it only holds where the rule does', () => {
-    const findings = audit('a{color:#222}@media (max-width:700px){a{color:#aaa}}', ITEMS, { at: null });
-    expect(findings.map((f) => f.widths)).toEqual([[{ from: 320, to: 700 }]]);
-  });
-
-  test('a see-through bar is judged on what lies beneath it', () => {
-    const css =
-      'nav{position:fixed;top:0;left:0;right:0;background:rgba(255,255,255,.1)}a{color:#fff}section{height:300px;background:#111}';
-    const html = menuPage(css, ITEMS, '<section></section>');
-    expect(said(auditText(html, { at: [1000], only: ['text-contrast'] }).findings)).toEqual([]);
-    expect(
-      said(auditText(html.replace('#111', '#eee'), { at: [1000], only: ['text-contrast'] }).findings),
-    ).toHaveLength(2);
+  test('a fault in an opened panel names the pose', () => {
+    const [finding] = auditText(panel('ul ul a{color:#234}'), { at: [1000] }).findings;
+    expect(finding!.poses).toEqual(['hover:nav > ul > li:nth-child(1) > a']);
   });
 });

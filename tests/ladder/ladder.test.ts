@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import { SourceText } from '../../src/core/base/index.js';
+import { joinRanges, SourceText } from '../../src/core/base/index.js';
 import {
   endsOf,
   firstBeyond,
-  join,
   rungsAt,
   rungsOf,
   seamsOf,
   spread,
+  stationsOf,
   type Rung,
 } from '../../src/core/ladder/index.js';
 import type { SheetThreshold } from '../../src/core/sheets/index.js';
@@ -174,14 +174,14 @@ describe('over which widths something holds', () => {
       ],
     ],
   ])('%s', (_name, holds, expected) => {
-    expect(spread(rungs, holds).map((r) => [r.from, r.to])).toEqual(expected);
+    expect(spread(rungs.map(endsOf), holds).map((r) => [r.from, r.to])).toEqual(expected);
   });
 
   test('a single change is found to the px', () => {
     fc.assert(
       fc.property(fc.integer({ min: 320, max: 1200 }), fc.boolean(), (edge, below) => {
         const holds = (w: number) => (below ? w <= edge : w >= edge);
-        const ranges = spread(rungs, holds);
+        const ranges = spread(rungs.map(endsOf), holds);
         const covered = (w: number) => ranges.some((r) => r.from <= w && w <= r.to);
         return (
           covered(edge) &&
@@ -193,9 +193,23 @@ describe('over which widths something holds', () => {
     );
   });
 
+  test('the widths at which a shape changes are found inside a rung', () => {
+    const rung = { from: 320, to: 1400, starts: [] };
+    const shape = (w: number) => (w < 571 ? 'two lines' : w < 903 ? 'one line' : 'one line, beside');
+    expect(stationsOf(rung, shape)).toEqual([320, 570, 571, 902, 903, 1400]);
+    expect(stationsOf({ ...rung, to: 320 }, shape)).toEqual([320]);
+    expect(stationsOf(rung, () => 'the same')).toEqual([320, 1400]);
+  });
+
+  test('what holds between two changes only is found with its exact ends', () => {
+    const runs = [[320, 570, 571, 902, 903, 1400]];
+    expect(spread(runs, (w) => w > 570 && w < 903)).toEqual([{ from: 571, to: 902 }]);
+    expect(spread(runs, (w) => w >= 600 && w < 903)).toEqual([{ from: 600, to: 902 }]);
+  });
+
   test('touching ranges join', () => {
     expect(
-      join([
+      joinRanges([
         { from: 5, to: 9 },
         { from: 1, to: 4 },
         { from: 20, to: 30 },

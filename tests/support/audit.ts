@@ -17,6 +17,6 @@ export const menuPage = (css: string, items: string, around = ''): string =>
 export const links = (...labels: string[]): string =>
   labels.map((label) => `<li><a href="${label.toLowerCase()}.html">${label}</a></li>`).join('');
 
-/** `check/message state label` for each finding and place. */
+/** `check/message states label` for each finding and place. */
 export const said = (findings: readonly Finding[]): string[] =>
-  findings.flatMap((f) => f.places.map((p) => `${f.check}/${f.message} ${f.state} ${p.label}`));
+  findings.flatMap((f) => f.places.map((p) => `${f.check}/${f.message} ${f.states.join('+')} ${p.label}`));

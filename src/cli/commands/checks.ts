@@ -1,7 +1,8 @@
 import type { ArgumentsCamelCase, CommandModule } from 'yargs';
-import wrapAnsi from 'wrap-ansi';
 import { CHECKS, checkId, criteriaOf } from '../../core/index.js';
+import { sampled } from '../../formats/index.js';
 import { terminalOf } from '../terminal.js';
+import { indent } from '../views/layout.js';
 import { later } from '../work.js';
 
 interface ChecksArguments {
@@ -31,8 +32,12 @@ function handler(args: ArgumentsCamelCase<ChecksArguments>): void {
         .join(', ') || 'no success criterion';
     process.stdout.write(`${colours.bold(meta.id)}  ${meta.title}\n  ${meta.weight}, ${criteria}\n`);
     if (args.id === undefined) continue;
+    const paragraph = (text: string) => process.stdout.write(`\n${indent(text, 2, columns)}\n`);
+    paragraph(meta.explains.means);
+    paragraph(meta.explains.rule.map((line) => `- ${line}`).join('\n'));
+    paragraph(`${colours.red('faulty')}  ${meta.explains.faulty}\n${colours.green('mended')}  ${meta.explains.mended}`);
     for (const message of Object.values(meta.messages))
-      process.stdout.write(`\n${wrapAnsi(`  ${message.says}\n  Mend: ${message.mends}`, columns, { trim: false })}\n`);
+      paragraph(`${sampled(message.says)}\n${colours.green('mend')}  ${sampled(message.mends)}`);
   }
 }
 

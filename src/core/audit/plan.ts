@@ -41,11 +41,13 @@ export class Plan {
     return this.#subject(width, visitor, null);
   }
 
-  /** All that a check asks to be shown at a width. */
-  subjects(width: number, { visitors, poses }: Asks): readonly Subject[] {
+  /** All that a check asks to be shown at a width. @param posed whether poses and states are among it */
+  subjects(width: number, { visitors, poses }: Asks, posed: boolean): readonly Subject[] {
     return visitors.flatMap((visitor) => [
-      this.rest(width, visitor),
-      ...(poses === 'opened' ? this.openings(width, visitor).map((one) => this.#subject(width, visitor, one)) : []),
+      posed ? this.rest(width, visitor) : this.rest(width, visitor).still,
+      ...(poses === 'opened' && posed
+        ? this.openings(width, visitor).map((one) => this.#subject(width, visitor, one))
+        : []),
     ]);
   }
 

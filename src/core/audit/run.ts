@@ -1,6 +1,6 @@
 import { placeAt, type Check, type Observation, type Spot, type Subject } from '../checks/index.js';
 import { fill, type Single } from '../findings/index.js';
-import { spread } from '../ladder/index.js';
+import { endsOf, spread } from '../ladder/index.js';
 import { isSaid } from './options.js';
 import type { Plan } from './plan.js';
 
@@ -10,37 +10,66 @@ interface Seen {
   readonly subject: Subject;
   readonly poses: Set<string>;
   readonly visitors: Set<string>;
+  /** Seen only after some move. */
+  readonly posed: boolean;
 }
 
-/** One check over all a plan shows it: a finding for each place and state, with exact widths. */
-export function runCheck(check: Check, plan: Plan): readonly Single[] {
-  const { meta } = check;
-  const byWidth = new Map<number, Map<string, Seen>>();
-  const at = (width: number): Map<string, Seen> => {
-    let known = byWidth.get(width);
-    if (!known) byWidth.set(width, (known = lookAt(width, check, plan)));
+/** What a check saw at each width, worked out when it is asked for. */
+class Sightings {
+  readonly #byWidth = new Map<string, Map<string, Seen>>();
+
+  constructor(
+    readonly check: Check,
+    readonly plan: Plan,
+  ) {}
+
+  /** @param posed whether opened poses and the states of controls are looked at too */
+  at(width: number, posed: boolean): ReadonlyMap<string, Seen> {
+    const key = `${width}/${posed}`;
+    let known = this.#byWidth.get(key);
+    if (!known) this.#byWidth.set(key, (known = lookAt(width, this.check, this.plan, posed)));
     return known;
-  };
-  const runs = plan.rungs.map((rung) => plan.stations(rung, meta.asks));
-  const keys = new Set(runs.flatMap((run) => run.flatMap((width) => [...at(width).keys()])));
-  return [...keys].map((key) => {
-    const widths = spread(runs, (width) => at(width).has(key));
-    const all = [...byWidth.values()].flatMap((seen) => seen.get(key) ?? []);
+  }
+
+  all(key: string): readonly Seen[] {
+    return [...this.#byWidth.values()].flatMap((seen) => seen.get(key) ?? []);
+  }
+}
+
+/**
+ * One check over all a plan shows it: a finding for each place and state, with exact widths. At rest the page is looked
+ * at wherever its geometry changes inside a rung; in other poses and states at the ends of each rung, then halved.
+ */
+export function runCheck(check: Check, plan: Plan): readonly Single[] {
+  const sightings = new Sightings(check, plan);
+  const ends = plan.rungs.map(endsOf);
+  const stations = plan.rungs.map((rung) => plan.stations(rung, check.meta.asks));
+  const keys = new Map<string, boolean>();
+  for (const width of ends.flat())
+    for (const [key, { posed }] of sightings.at(width, true)) keys.set(key, (keys.get(key) ?? true) && posed);
+  for (const width of stations.flat().filter((w) => !ends.some((pair) => pair.includes(w))))
+    for (const key of sightings.at(width, false).keys()) keys.set(key, false);
+  return [...keys].map(([key, posed]) => {
+    const isEnd = (width: number) => ends.some((pair) => pair.includes(width));
+    const holds = (width: number) => sightings.at(width, posed || isEnd(width)).has(key);
+    const widths = spread(posed ? ends : stations, holds);
+    const all = sightings.all(key);
     const worst = all.reduce((a, b) => (badness(b.observation, check) > badness(a.observation, check) ? b : a));
     return makeFinding(check, worst, all, widths);
   });
 }
 
-function lookAt(width: number, check: Check, plan: Plan): Map<string, Seen> {
+function lookAt(width: number, check: Check, plan: Plan, posed: boolean): Map<string, Seen> {
   const out = new Map<string, Seen>();
-  for (const subject of plan.subjects(width, check.meta.asks))
+  for (const subject of plan.subjects(width, check.meta.asks, posed))
     for (const observation of check.inspect(subject)) {
       if (!isSaid(check.meta, observation.message, plan.options.level)) continue;
       const key = `${spotKey(observation.at)}|${observation.state}|${observation.message}`;
       const known = out.get(key);
+      const inPose = subject.pose.text !== 'closed' || observation.state === 'hover' || observation.state === 'focus';
       if (!known) {
         const poses = new Set([subject.pose.text]);
-        out.set(key, { observation, subject, poses, visitors: new Set([subject.visitor]) });
+        out.set(key, { observation, subject, poses, visitors: new Set([subject.visitor]), posed: inPose });
       } else {
         known.poses.add(subject.pose.text);
         known.visitors.add(subject.visitor);

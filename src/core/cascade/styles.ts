@@ -108,7 +108,7 @@ export class Cascade {
     return this.#treeOf(run, null, []);
   }
 
-  /** Styles in a pose, worked out only where it may differ from styles at the same medium in the closed pose. */
+  /** Styles in a pose, worked out only where it may differ from styles at the same medium in another pose. */
   posed(base: StyleTree, view: PoseView): StyleTree {
     const { elements } = this.matched.document;
     const own = new Map<number, ComputedStyle>();
@@ -126,17 +126,17 @@ export class Cascade {
       if (style !== before || this.#pseudoStateful[index]) changed.push(element);
       if (style !== before) for (const child of element.elements) visit(child);
     };
-    for (const index of this.#touched(view)) visit(elements[index]!);
+    for (const index of this.#touched(view, base.view)) visit(elements[index]!);
     return this.#treeOf(run, base, changed);
   }
 
   /** Elements whose own rules ask for something the pose may have changed, in document order. */
-  #touched(view: PoseView): readonly number[] {
+  #touched(...views: readonly PoseView[]): readonly number[] {
     const out = new Set<number>();
-    for (const [name, element] of view.touches)
+    for (const [name, element] of views.flatMap((view) => view.touches))
       for (const index of this.#dependents().get(name)?.get(element) ?? []) out.add(index);
     // A question about an element's attributes may also read those around it.
-    for (const element of view.changes.keys()) {
+    for (const element of views.flatMap((view) => [...view.changes.keys()])) {
       out.add(element.index);
       for (const [asked, indexes] of this.#dependents().get('markup') ?? [])
         if (isAncestorOrSelf(element, asked)) for (const index of indexes) out.add(index);

@@ -45,6 +45,17 @@ export interface Asks {
   readonly widths: 'ends' | 'inside';
 }
 
+/** What a reader needs to know of a check: its page of documentation is made from it. */
+export interface Explanation {
+  /** What it means, for whom. */
+  readonly means: string;
+  /** The rule, and what is left out of it. */
+  readonly rule: readonly string[];
+  /** The same in faulty and in mended style or markup. */
+  readonly faulty: string;
+  readonly mended: string;
+}
+
 export interface CheckMeta {
   readonly id: string;
   readonly title: string;
@@ -52,6 +63,7 @@ export interface CheckMeta {
   /** What one inspection is about. */
   readonly scope: 'menu' | 'page' | 'site';
   readonly asks: Asks;
+  readonly explains: Explanation;
   /** Which way its figure is worse; null where nothing is measured. */
   readonly worse: 'lower' | 'higher' | null;
   readonly messages: Readonly<Record<string, Message>>;

@@ -43,7 +43,16 @@ export class Subject {
   #scene: Scene | null = null;
   #controls: readonly Control[] | null = null;
 
-  constructor(readonly parts: SubjectParts) {}
+  constructor(
+    readonly parts: SubjectParts,
+    /** Whether hover and focus are of interest. */
+    readonly moves = true,
+  ) {}
+
+  /** The same without hover and focus. */
+  get still(): Subject {
+    return new Subject(this.parts, false);
+  }
 
   get page(): Page {
     return this.parts.page;
@@ -90,12 +99,16 @@ export class Subject {
 
   /** What one more move would change, before anything is laid out. */
   preview(move: Move): Preview {
-    return this.page.preview({ ...this.setting, pose: poseAfter(this.page.document, [move], this.pose.state) });
+    return this.page.preview(this.#moved(move), this.scene);
   }
 
   /** The same width and visitor after one more move. */
   after(move: Move): Scene {
-    return this.page.scene({ ...this.setting, pose: poseAfter(this.page.document, [move], this.pose.state) });
+    return this.page.scene(this.#moved(move), this.scene);
+  }
+
+  #moved(move: Move): Setting {
+    return { ...this.setting, pose: poseAfter(this.page.document, [move], this.pose.state) };
   }
 
   /** In which state a control stands at rest. */

@@ -26,8 +26,9 @@ export function mergeCauses(findings: readonly Single[]): readonly Finding[] {
 const unique = <T>(values: readonly T[]): readonly T[] => [...new Set(values)];
 
 function combine(group: readonly Single[]): Finding {
-  const ordered = [...group].sort((a, b) => b.badness - a.badness || compareText(a.key, b.key));
-  const { cluster: _cluster, badness: _badness, ...worst } = ordered[0]!;
+  const leader = group.reduce((a, b) => (b.badness > a.badness ? b : a));
+  const ordered = [leader, ...group.filter((one) => one !== leader)];
+  const { cluster: _cluster, badness: _badness, ...worst } = leader;
   const widths = joinRanges(group.flatMap((f) => f.widths));
   const byPlace = new Map<string, { readonly place: Place; widths: readonly Range[] }>();
   for (const { places, widths: own } of ordered)

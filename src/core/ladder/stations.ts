@@ -1,7 +1,7 @@
 import { endsOf, type Rung } from './rungs.js';
 
 /** Inside a rung geometry is looked at this often, px; what comes and goes between two looks is not seen. */
-const STEP = 200;
+const STEP = 400;
 
 /**
  * The widths of a rung at which a page is looked at: its ends and both sides of every px at which its geometry

@@ -196,13 +196,16 @@ export class Page {
     return [own, ...pseudo.values()].some((list) => list.some((m) => m.conditions.some((c) => c.text === text)));
   }
 
-  /** The page at a setting; equal settings give the same scene. */
-  scene(s: Setting): Scene {
+  /**
+   * The page at a setting; equal settings give the same scene.
+   * @param near a scene at the same width in a pose that is like it: what it shares with that is not worked out again
+   */
+  scene(s: Setting, near?: Scene): Scene {
     const key = this.#keyOf(s);
     let scene = this.#scenes.get(key);
     if (!scene) {
       if (this.#scenes.size >= SCENES_KEPT) this.#scenes.delete(this.#scenes.keys().next().value!);
-      scene = this.#make(s);
+      scene = this.#make(s, near);
       this.#scenes.set(key, scene);
     }
     return scene;
@@ -225,13 +228,13 @@ export class Page {
       }
   }
 
-  #make(s: Setting): Scene {
+  #make(s: Setting, near: Scene | undefined): Scene {
     const { x, y } = s.scroll;
     if (x !== 0 || y !== 0) return this.scene({ ...s, scroll: { x: 0, y: 0 } }).scrolledTo(s);
     this.#allow(s.pose);
     const medium = mediumOf(s, this.#scripting);
     const closed = Object.keys(s.pose).length === 0;
-    if (!closed) return this.#posed(s);
+    if (!closed) return this.#posed(s, near);
     return this.#settled(s, this.#laidOut(s, this.#cascadeFor(s.visitor).styles(medium, stateView(s.pose))));
   }
 
@@ -252,17 +255,16 @@ export class Page {
     return scene;
   }
 
-  /** What a pose changes beside the closed one, before anything is laid out. */
-  preview(s: Setting): Preview {
-    const base = this.scene({ ...s, pose: CLOSED });
+  /** What a pose changes beside another one at the same width, before anything is laid out. */
+  preview(s: Setting, base = this.scene({ ...s, pose: CLOSED })): Preview {
     const styles = this.#cascadeFor(s.visitor).posed(base.styles, stateView(s.pose));
     const same = this.#boxMarkup(styles) === this.#boxMarkup(base.styles);
     return { base, styles, moves: !same || !this.#recolours(base.styles, styles) };
   }
 
   /** A state that only recolours shares layout and painting with the closed pose. */
-  #posed(s: Setting): Scene {
-    const { base, styles, moves } = this.preview(s);
+  #posed(s: Setting, from: Scene | undefined): Scene {
+    const { base, styles, moves } = this.preview(s, from);
     return moves ? this.#laidOut(s, styles) : base.recoloured(s, styles);
   }
 

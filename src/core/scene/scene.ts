@@ -39,6 +39,7 @@ export class Scene extends Glance {
   #scrollSize: { width: number; height: number } | null = null;
   #canvas: Rgba | null = null;
   #index: PointIndex | null = null;
+  #byNode: Map<PaintNode, PaintItem> | null = null;
   readonly #visible = new Map<ElementNode, boolean>();
   readonly #seen = new Map<ElementNode, Rect | null>();
   readonly #reach = new Map<ElementNode, Rect | null>();
@@ -99,6 +100,12 @@ export class Scene extends Glance {
   /** The paint list, lowest first. */
   get items(): readonly PaintItem[] {
     return (this.#items ??= paintOrder(this.roots));
+  }
+
+  /** The entry of the paint list that paints a node, or null. */
+  itemOf(node: PaintNode): PaintItem | null {
+    this.#byNode ??= new Map(this.items.map((item) => [item.node, item]));
+    return this.#byNode.get(node) ?? null;
   }
 
   /** Every fragment of an element's principal box. */

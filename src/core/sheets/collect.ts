@@ -174,7 +174,9 @@ function load(
     return g.limits.add(
       'missing',
       `sheet ${reference}`,
-      'it could not be read; the page is looked at without it',
+      /^https?:/.test(url)
+        ? 'it lies on the network, which is not asked; the page is looked at without it'
+        : 'it could not be read; the page is looked at without it',
       span,
     );
   const key = `${url}\0${resource.text}`;

@@ -15,6 +15,17 @@ export const uncrawlableLink = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
+    explains: {
+      means:
+        'A link without a real address is not followed by search engines, cannot be opened in a new tab, copied or bookmarked, and goes nowhere when its script fails.',
+      rule: [
+        'Items that lead somewhere have an href with an address; “#!”, “#0”, “javascript:” and the like are none.',
+        'Left out: items that open a part of the menu, the current page, plain buttons, addresses of parts of this page.',
+        '“#” is an address where the top of the page is meant: on “Home”, “Top”, or in a list of the page’s parts.',
+      ],
+      faulty: '<a onclick="location.href=\'fares.html\'">Fares</a>',
+      mended: '<a href="fares.html">Fares</a>',
+    },
     worse: null,
     messages: {
       'no-href': {

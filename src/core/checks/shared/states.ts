@@ -22,6 +22,7 @@ const COLOUR = AFFECTS.indexOf('colour');
 
 /** How a control looks under the pointer and with focus, where that changes its text or what lies beneath it. */
 export function statesOf(control: Control, subject: Subject): readonly StateLook[] {
+  if (!subject.moves) return [];
   let own = known.get(subject.scene);
   if (!own) known.set(subject.scene, (own = { kinds: new Set(), looks: new Map() }));
   let looks = own.looks.get(control.element);

@@ -1,16 +1,14 @@
 import { figure } from '../../findings/index.js';
-import { isIconFont, isPrivate } from '../../naming/index.js';
-import type { PaintItem } from '../../paint/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { hexOf } from '../shared/colours.js';
 import type { Control } from '../shared/controls.js';
-import { floorRatio, inkCause, readInk, remedyFor, type Reading } from '../shared/ink.js';
-import { textsIn } from '../shared/texts.js';
+import { drawnParts, hasWords } from '../shared/drawn.js';
+import { floorRatio, remedyFor } from '../shared/ink.js';
 import type { Subject } from '../subject.js';
 
 const NEEDED = 3;
 
-/** Contrast of what is drawn instead of written: glyphs of icon fonts. @spec WCAG 2.2 SC 1.4.11 */
+/** Contrast of what is drawn instead of written: glyphs of icon fonts, shapes of SVG, bars. @spec WCAG 2.2 SC 1.4.11 */
 export const controlContrast = defineCheck(
   {
     id: 'control-contrast',
@@ -18,6 +16,16 @@ export const controlContrast = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'opened', widths: 'inside' },
+    explains: {
+      means: 'An icon that hardly differs from its ground is not seen as something to press by people with low vision.',
+      rule: [
+        'Glyphs of icon fonts, shapes of inline SVG and bars that are all a control shows are held against what lies beneath them; 3:1 is needed of the part that stands out most.',
+        'Left out: disabled controls, and icons beside words that say the same.',
+        'Icons that are pictures or drawn by borders are not measured yet.',
+      ],
+      faulty: '.search i { font-family: "Pier Icons"; color: #bbb }',
+      mended: '.search i { font-family: "Pier Icons"; color: #767676 }',
+    },
     worse: 'lower',
     messages: {
       faint: {
@@ -32,18 +40,13 @@ export const controlContrast = defineCheck(
 
 function observe(control: Control, subject: Subject): Observation[] {
   const { scene } = subject;
-  const texts = textsIn(control.element, scene);
-  const isIcon = (item: PaintItem) =>
-    isPrivate(item.node.fragment.text) || isIconFont(scene.paintStyle(item.node.box), scene.metrics);
-  // Beside words an icon repeats what they say.
-  if (texts.some((item) => !isIcon(item) && scene.inkPoints(item).length > 0)) return [];
-  const low = texts
-    .map((item) => readInk(item, scene, NEEDED))
-    .filter((reading): reading is Reading => reading !== null && !('what' in reading) && reading.ratio < NEEDED)
-    .sort((a, b) => a.ratio - b.ratio)[0];
-  if (!low) return [];
-  const remedy = remedyFor(low, 'icon');
-  const ratio = floorRatio(low.ratio);
+  if (hasWords(control.element, scene)) return [];
+  // The part that stands out most is what is seen of an icon.
+  const parts = [...drawnParts(control.element, scene)].sort((a, b) => b.reading.ratio - a.reading.ratio);
+  const [best] = parts;
+  if (!best || best.reading.ratio >= NEEDED) return [];
+  const remedy = remedyFor(best.reading, 'icon');
+  const ratio = floorRatio(best.reading.ratio);
   return [
     {
       at: onElement(control.element),
@@ -51,15 +54,17 @@ function observe(control: Control, subject: Subject): Observation[] {
       state: subject.stateOf(control),
       message: 'faint',
       data: {
-        subject: control.subject,
-        ink: hexOf(low.ink),
-        ground: hexOf(low.ground),
+        subject: lower(control.subject),
+        ink: hexOf(best.reading.ink),
+        ground: hexOf(best.reading.ground),
         ratio,
         remedy: remedy?.says ?? 'Put one calm colour beneath it.',
       },
       measured: figure(ratio, ':1'),
       needed: figure(NEEDED, ':1'),
-      cause: inkCause(low, remedy, scene),
+      cause: best.cause,
     },
   ];
 }
+
+const lower = (subject: string): string => subject.replace(/^The /, 'the ');

@@ -26,6 +26,19 @@ export const textContrast = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'opened', widths: 'inside' },
+    explains: {
+      means:
+        'Text that differs little in lightness from what lies beneath it cannot be read by people with low vision, by many older people, and by anyone on a phone in the sun.',
+      rule: [
+        'Every text of an item or toggle is held against all the colours it really covers, layers, opacity and gradients composed, where it stands out least.',
+        'At rest, under the pointer and with focus, each with the colours, grounds and opened parts of that state; in panels that open without a script too.',
+        '4.5:1 is needed, 3:1 for large text (24 px, or 18.66 px bold); at level AAA 7:1 and 4.5:1.',
+        'Left out: disabled controls, text that is clipped away or meant for screen readers alone, glyphs of icon fonts.',
+        'On a picture whose pixels are not known a person has to look.',
+      ],
+      faulty: '.menu a { color: #999; background: #fff }',
+      mended: '.menu a { color: #767676; background: #fff }',
+    },
     worse: 'lower',
     messages: {
       low: { says: LOW, mends: '{remedy}', criteria: [AA] },

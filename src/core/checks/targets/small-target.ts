@@ -19,6 +19,18 @@ export const smallTarget = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'opened', widths: 'inside' },
+    explains: {
+      means:
+        'Small targets close together are pressed by mistake: by people with a tremor, with large fingers, or on the move.',
+      rule: [
+        'Every target is at least 24 by 24 px, or stands so free that a circle of 24 px around its middle meets no other target and no circle of another small one.',
+        'What a scroll container cuts off counts whole; a sliver of something collapsed is no target.',
+        'Left out: links in a sentence, disabled controls, what cannot be pressed. A control and its label are one target.',
+        'At level AAA it is 44 by 44 px without regard to spacing.',
+      ],
+      faulty: '.footer a { font-size: 14px; line-height: 16px }',
+      mended: '.footer a { display: inline-block; padding-block: 4px }',
+    },
     worse: 'lower',
     messages: {
       crowded: {

@@ -1,0 +1,114 @@
+import type { Rect } from '../../base/index.js';
+import { compose, contrastRatio, parseColourText, type Rgba } from '../../css/index.js';
+import type { Cause } from '../../findings/index.js';
+import { descendants, type ElementNode } from '../../html/index.js';
+import { isIconFont, isPrivate } from '../../naming/index.js';
+import { boundsOf, type PaintItem } from '../../paint/index.js';
+import type { Scene } from '../../scene/index.js';
+import { causeOf } from './causes.js';
+import { inkCause, readInk, remedyFor, type Reading } from './ink.js';
+import { textsIn } from './texts.js';
+
+/** A drawn part of a control, and how it stands out. */
+export interface DrawnPart {
+  readonly reading: Reading;
+  readonly cause: Cause | null;
+}
+
+const NEEDED = 3;
+/** Bars and dots of icons are no longer and no thicker than this, px. */
+const LONGEST = 64;
+const THICKEST = 10;
+
+const isGlyph = (item: PaintItem, scene: Scene): boolean =>
+  isPrivate(item.node.fragment.text) || isIconFont(scene.paintStyle(item.node.box), scene.metrics);
+
+/** Whether a control says in words what it is: icons beside words repeat them. */
+export const hasWords = (element: ElementNode, scene: Scene): boolean =>
+  textsIn(element, scene).some((item) => !isGlyph(item, scene) && scene.inkPoints(item).length > 0);
+
+/** What a control without words is drawn with: glyphs of icon fonts, shapes of inline SVG, bars. */
+export function drawnParts(element: ElementNode, scene: Scene): readonly DrawnPart[] {
+  const out: DrawnPart[] = [];
+  for (const item of textsIn(element, scene).filter((one) => isGlyph(one, scene))) {
+    const reading = readInk(item, scene, NEEDED);
+    if (reading && !('what' in reading))
+      out.push({ reading, cause: inkCause(reading, remedyFor(reading, 'icon'), scene) });
+  }
+  for (const inner of descendants(element)) {
+    if (inner.tag === 'svg' && inner.parent?.namespace !== 'svg') out.push(...shapesOf(inner, scene));
+    else if (inner.namespace === 'html') out.push(...barsOf(inner, scene));
+  }
+  return [...out, ...barsOf(element, scene, true)];
+}
+
+/** Colours of an inline drawing's shapes, in its middle. @spec svg-2 §13.2 (fill), §13.3 (stroke) */
+function shapesOf(svg: ElementNode, scene: Scene): DrawnPart[] {
+  const item = itemOf(svg, scene);
+  const rect = scene.reach(svg);
+  if (!item || !rect) return [];
+  const shapes = [...descendants(svg)].filter((e) =>
+    /^(path|circle|ellipse|rect|line|polyline|polygon|use|text)$/.test(e.tag),
+  );
+  return shapes.flatMap((shape) => {
+    const style = scene.style(shape);
+    if (style.display === 'none' || style.visibility !== 'visible' || style.opacity === 0) return [];
+    return (['fill', 'stroke'] as const).flatMap((paint) => {
+      if (paint === 'fill' && /^(line|polyline)$/.test(shape.tag)) return [];
+      const ink = paintOf(style[paint], style.color);
+      return ink ? made(item, rect, ink, causeOf(style, paint) ?? causeOf(style, 'color'), scene) : [];
+    });
+  });
+}
+
+/** A paint as a colour; null for none and for what is no single colour. */
+function paintOf(paint: string, current: Rgba): Rgba | null {
+  if (/^currentcolor$/i.test(paint)) return current;
+  const colour = /^(none|context-.*|url\(.*)$/i.test(paint) ? null : parseColourText(paint);
+  return colour && colour.a > 0 ? colour : null;
+}
+
+/** Thin filled boxes: the bars of menu buttons, crosses and carets drawn by borders. */
+function barsOf(element: ElementNode, scene: Scene, onlyPseudo = false): DrawnPart[] {
+  const own = onlyPseudo ? [] : scene.nodes(element).map((node) => node.box);
+  const pseudo =
+    scene.boxes.principal[element.index]?.children.filter((box) => box.element === element && box.pseudo !== null) ??
+    [];
+  return [...own, ...pseudo].flatMap((box) => {
+    const node = scene.nodesOf(box)[0];
+    const item = node && scene.itemOf(node);
+    const rect = node && boundsOf(node.matrix, node.rect);
+    if (!item || !rect || node.fragment.kind !== 'box' || !isBar(rect)) return [];
+    const style = scene.paintStyle(box);
+    return style.backgroundColor.a > 0
+      ? made(item, rect, style.backgroundColor, causeOf(style, 'backgroundColor'), scene)
+      : [];
+  });
+}
+
+const isBar = ({ width, height }: Rect): boolean =>
+  Math.min(width, height) >= 1 && Math.min(width, height) <= THICKEST && Math.max(width, height) <= LONGEST;
+
+const itemOf = (element: ElementNode, scene: Scene): PaintItem | null => {
+  const [node] = scene.nodes(element);
+  return node ? scene.itemOf(node) : null;
+};
+
+function made(item: PaintItem, rect: Rect, ink: Rgba, cause: Cause | null, scene: Scene): DrawnPart[] {
+  const point = { x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 };
+  const under = scene.backdrop(point, item, null);
+  if (under.unknown.length > 0) return [];
+  const [ground] = under.colours;
+  const inked = scene.backdrop(point, item, ink).colours[0] ?? compose(ink, ground!);
+  const ratio = contrastRatio(inked, ground!);
+  const reading: Reading = {
+    item,
+    ratio,
+    needed: NEEDED,
+    ink: inked,
+    ground: ground!,
+    grounds: under.colours,
+    gradient: under.gradient,
+  };
+  return [{ reading, cause }];
+}
