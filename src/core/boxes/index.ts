@@ -1,12 +1,8 @@
 export { generateBoxes, type BoxTree } from './generate/tree.js';
 export { svgSize, type ImageSizes } from './generate/natural.js';
-export {
-  layoutDocument,
-  makeLayout,
-  newMemory,
-  type DocumentLayout,
-  type LayoutMemory,
-} from './contexts/independent.js';
+export { layoutDocument, makeLayout, type DocumentLayout } from './contexts/independent.js';
+export { newMemory, type LayoutMemory } from './memory.js';
+export { pairTwins } from './generate/twins.js';
 export { makeFragment, paddingBox, type Edges, type Fragment, type Placed } from './fragment.js';
 export {
   containsAbsolute,

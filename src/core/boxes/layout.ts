@@ -1,6 +1,7 @@
 import type { LimitLog } from '../base/index.js';
 import type { Box } from './box.js';
 import type { Fragment } from './fragment.js';
+import type { Moving } from './memory.js';
 import type { LineBreaks, TextMetrics } from './text/index.js';
 
 /** What the parent offers a box. Lengths in px; NaN where a size is not definite. */
@@ -44,8 +45,11 @@ export interface Layout {
   readonly place: (box: Box, space: Space) => Fragment;
   /** Content-box intrinsic widths of a box; remembered by box. */
   readonly intrinsic: (box: Box) => Intrinsic;
-  /** Remembers something worked out for a box, by a key that holds all it depends on. */
-  readonly recall: <T>(box: Box, key: string, make: () => T) => T;
+  /**
+   * Remembers something worked out for a box, by a key that holds all it depends on.
+   * @param move turns what is known of the same box in a tree like this one into what holds here
+   */
+  readonly recall: <T>(box: Box, key: string, make: () => T, move: (found: T, moving: Moving) => T | null) => T;
   /** Margin-box widths a box asks of its container while that is being sized. */
   readonly contribution: (box: Box) => Intrinsic;
 }

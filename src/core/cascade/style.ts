@@ -1,4 +1,4 @@
-import { AFFECTS, cssName, PROPERTY_KEYS, ROWS, type ComputedValues } from '../css/index.js';
+import { AFFECTS, cssName, PROPERTY_KEYS, ROWS, type Affects, type ComputedValues } from '../css/index.js';
 import type { Block, Winner } from './block.js';
 import type { CustomProperties } from './variables.js';
 
@@ -44,15 +44,22 @@ export function winnerOf(style: ComputedStyle, key: keyof ComputedValues): Winne
   return style.winners.get(indexOf(key)) ?? null;
 }
 
-/** Properties that move nothing and change no painting order, by their place in the table. */
-const COLOUR_ONLY = new Set(
-  ROWS.flatMap(({ affects }, index) => (AFFECTS.indexOf(affects) <= AFFECTS.indexOf('colour') ? [index] : [])),
-);
+/** Places in the table of the properties that affect more than a kind. */
+const beyond = (kind: Affects): readonly number[] =>
+  ROWS.flatMap(({ affects }, index) => (AFFECTS.indexOf(affects) > AFFECTS.indexOf(kind) ? [index] : []));
+const SHAPES = beyond('colour');
+const LAID_OUT = beyond('paint');
+
+function sameIn(places: readonly number[], a: ComputedStyle, b: ComputedStyle): boolean {
+  for (const i of places) if (a.values[i] !== b.values[i] && !sameValue(a.values[i], b.values[i])) return false;
+  return true;
+}
 
 /** Whether two styles lead to the same boxes in the same order. */
-export function differsInColourOnly(a: ComputedStyle, b: ComputedStyle): boolean {
-  return a.values.every((value, i) => value === b.values[i] || COLOUR_ONLY.has(i) || sameValue(value, b.values[i]));
-}
+export const differsInColourOnly = (a: ComputedStyle, b: ComputedStyle): boolean => sameIn(SHAPES, a, b);
+
+/** Whether two styles ask for the same sizes, places and shapes of text, however differently they are painted. */
+export const laidOutAlike = (a: ComputedStyle, b: ComputedStyle): boolean => a === b || sameIn(LAID_OUT, a, b);
 
 const sameValue = (a: unknown, b: unknown): boolean =>
   typeof a === 'object' && typeof b === 'object' && JSON.stringify(a) === JSON.stringify(b);

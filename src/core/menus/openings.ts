@@ -1,3 +1,4 @@
+import { AFFECTS } from '../css/index.js';
 import { descendants, selectorOf, type ElementNode } from '../html/index.js';
 import { poseAfter, type Move, type Page, type Setting } from '../scene/index.js';
 import type { Menu, MenuItem } from './types.js';
@@ -35,7 +36,8 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting): rea
       if (wanted.length === 0 || out.some(({ shows }) => wanted.every((e) => shows.has(e)))) continue;
       for (const route of by) {
         const moves = [...before, { by: route, element: handle }];
-        const scene = page.scene(posed(page, at, moves));
+        if (!mayOpen(page, moves)) continue;
+        const scene = page.scene(posed(page, at, moves), from);
         const shows = new Set(wanted.filter((e) => scene.reach(e) !== null));
         if (shows.size === 0) continue;
         out.push({ moves, text: textOf(moves), shows });
@@ -52,6 +54,23 @@ const posed = (page: Page, at: Setting, moves: readonly Move[]): Setting => ({
   ...at,
   pose: moves.length === 0 ? at.pose : poseAfter(page.document, moves, at.pose),
 });
+
+const PAINT = AFFECTS.indexOf('paint');
+
+/** Whether the last move can change what shows at all: some rule or some native behaviour answers to it. */
+function mayOpen(page: Page, moves: readonly Move[]): boolean {
+  const { by, element } = moves[moves.length - 1]!;
+  const touches = (state: 'hover' | 'focus') => AFFECTS.indexOf(page.touchedBy(state, element)) >= PAINT;
+  if (by !== 'press') return touches(by);
+  const { toggled, target } = poseAfter(page.document, moves);
+  const before = poseAfter(page.document, moves.slice(0, -1));
+  return (
+    target !== before.target ||
+    JSON.stringify([...(toggled ?? [])].map(([e, on]) => [e.index, on])) !==
+      JSON.stringify([...(before.toggled ?? [])].map(([e, on]) => [e.index, on])) ||
+    touches('focus')
+  );
+}
 
 const controls = (menus: readonly Menu[]): readonly ElementNode[] => [
   ...new Set(menus.flatMap((menu) => [...menu.items.map((i) => i.element), ...menu.toggles.map((t) => t.element)])),

@@ -5,6 +5,7 @@ import {
   layoutDocument,
   makeLayout,
   newMemory,
+  pairTwins,
   type BoxTree,
   type ImageSizes,
   type NaturalSize,
@@ -265,12 +266,12 @@ export class Page {
   /** A state that only recolours shares layout and painting with the closed pose. */
   #posed(s: Setting, from: Scene | undefined): Scene {
     const { base, styles, moves } = this.preview(s, from);
-    return moves ? this.#laidOut(s, styles) : base.recoloured(s, styles);
+    return moves ? this.#laidOut(s, styles, base) : base.recoloured(s, styles);
   }
 
-  #laidOut(s: Setting, styles: StyleTree): Scene {
+  #laidOut(s: Setting, styles: StyleTree, near: Scene | null = null): Scene {
     const { medium } = styles;
-    const { tree, memory } = this.#treeFor(styles);
+    const { tree, memory } = this.#treeFor(styles, near);
     const layout = makeLayout(
       {
         metrics: this.#metrics,
@@ -289,6 +290,7 @@ export class Page {
       metrics: this.#metrics,
       boxes: tree,
       layout: layoutDocument(tree.root, layout),
+      memory,
     });
   }
 
@@ -311,7 +313,7 @@ export class Page {
   }
 
   /** Box trees depend on styles and those attributes alone: where those are the same objects, tree and layout are shared. */
-  #treeFor(styles: StyleTree) {
+  #treeFor(styles: StyleTree, near: Scene | null) {
     const { elements } = this.document;
     const samePseudos = (other: StyleTree) =>
       elements.every(
@@ -321,16 +323,14 @@ export class Page {
     const known = this.#trees.find(
       (entry) =>
         entry.markup === markup &&
+        styles.changed.every((e) => entry.styles.of(e) === styles.of(e)) &&
         elements.every((e) => entry.styles.of(e) === styles.of(e)) &&
         samePseudos(entry.styles),
     );
     if (known) return known;
-    const made = {
-      styles,
-      markup,
-      tree: generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log),
-      memory: newMemory(),
-    };
+    const tree = generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log);
+    const like = near && { memory: near.made.memory, twins: pairTwins(near.boxes.root, tree.root) };
+    const made = { styles, markup, tree, memory: newMemory(like) };
     if (this.#trees.length >= 40) this.#trees.shift();
     this.#trees.push(made);
     return made;

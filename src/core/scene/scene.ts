@@ -1,5 +1,5 @@
 import { bottom, intersect, right, unite, type Rect } from '../base/index.js';
-import type { Box, BoxTree, DocumentLayout, Fragment, TextMetrics } from '../boxes/index.js';
+import type { Box, BoxTree, DocumentLayout, Fragment, LayoutMemory, TextMetrics } from '../boxes/index.js';
 import type { ComputedStyle, StyleTree } from '../cascade/index.js';
 import { compose, WHITE, type Medium, type Rgba } from '../css/index.js';
 import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
@@ -28,6 +28,8 @@ export interface SceneParts {
   readonly metrics: TextMetrics;
   readonly boxes: BoxTree;
   readonly layout: DocumentLayout;
+  /** What layout remembers of the boxes: scenes like this one start from it. */
+  readonly memory: LayoutMemory;
 }
 
 /** A page at a setting: styles, boxes, painting. What is not asked for is not worked out. */
@@ -68,6 +70,7 @@ export class Scene extends Glance {
     scene.#roots = this.roots;
     scene.#items = this.items;
     scene.#index = this.#points;
+    scene.#scrollSize = this.scrollSize;
     scene.#nodes = this.#nodeMap();
     return scene;
   }

@@ -224,4 +224,17 @@ export const cases: readonly LayoutCase[] = [
     body: '<div id=d>x<i id=i></i></div>',
     boxes: { d: [0, 0, 800, 20], i: [10.59, 8.91, 5, 5] },
   },
+  {
+    name: 'words that may break anywhere, and lines that may not',
+    css: '#a,#b,#c{float:left;clear:left}#t{display:table}#t i{display:table-cell;white-space:nowrap}b{display:block;overflow-wrap:anywhere;padding:0 5px}#w{width:min-content}#w b{white-space:nowrap;word-break:break-word}',
+    body: '<div id=t style="width:1px"><i id=i><b id=b1>Concerts</b></i><i><b>Choirs</b></i></div><div id=w><b id=b2>Concerts</b></div><div style="width:min-content"><b id=b3>Concerts</b></div>',
+    boxes: {
+      t: [0, 0, 140.03, 20],
+      i: [0, 0, 79.36, 20],
+      b1: [0, 0, 79.36, 20],
+      w: [0, 20, 79.36, 20],
+      b2: [0, 20, 79.36, 20],
+      b3: [0, 40, 21.56, 140],
+    },
+  },
 ];

@@ -10,6 +10,7 @@ import {
   type Placed,
 } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
+import type { Moving } from '../memory.js';
 import { alignmentOf, aligningOf, edgeOf, offsetTo, type Alignment } from '../used/alignment.js';
 import { containedHeight } from '../used/containment.js';
 import { specifiedMargins, usedBorder, usedMargins, usedPadding } from '../used/edges.js';
@@ -99,12 +100,23 @@ interface RootContent {
 /** What lies inside a formatting context depends on its width, and on its height only where percentages refer to it. */
 function rootContent(box: Box, width: number, basis: number, layout: Layout): RootContent {
   const key = dependsOnHeight(box) ? `${width}/${basis}` : String(width);
-  return layout.recall(box, key, () => {
-    const floats = new Floats();
-    const content = layoutContent(box, width, basis, { floats, x: 0, y: 0 }, false, layout);
-    return { content, floatsBottom: floats.bottom };
-  });
+  return layout.recall(
+    box,
+    key,
+    () => {
+      const floats = new Floats();
+      const content = layoutContent(box, width, basis, { floats, x: 0, y: 0 }, false, layout);
+      return { content, floatsBottom: floats.bottom };
+    },
+    movedRoot,
+  );
 }
+
+const movedRoot = ({ content, floatsBottom }: RootContent, moving: Moving): RootContent | null => {
+  const children = moving.placed(content.children);
+  const outOfFlow = moving.outOfFlow(content.outOfFlow);
+  return children && outOfFlow && { content: { ...content, children, outOfFlow }, floatsBottom };
+};
 
 const heightDependence = new WeakMap<Box, boolean>();
 
@@ -517,8 +529,17 @@ function widthByRatio(box: Box, frame: Frame): number | null {
     : (height - frameHeight(frame)) * ratio + frameWidth(frame);
 }
 
-/** An in-flow block container that shares its parent's formatting context. */
+/** An in-flow block container that shares its parent's formatting context: away from floats it is laid out once for a room. */
 function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, layout: Layout): InFlow {
+  if (!flow.floats.empty || holdsFloats(box)) return layoutBlockAnew(box, containing, basis, flow, layout);
+  const make = () => layoutBlockAnew(box, containing, basis, flow, layout);
+  return layout.recall(box, `in/${containing}/${basis}`, make, (found, moving) => {
+    const fragment = moving.fragment(found.fragment);
+    return fragment && { ...found, fragment };
+  });
+}
+
+function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow, layout: Layout): InFlow {
   const frame = frameOf(box, containing);
   const width = blockWidth(box, containing, frame, layout);
   const side = horizontalMargins(box, width, containing);
@@ -570,7 +591,12 @@ interface TopStrut {
  */
 function topStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): TopStrut {
   // Every ancestor looks down the same first children: each box answers once.
-  return layout.recall(box, `top/${containing}/${noFloats}`, () => findTopStrut(box, containing, noFloats, layout));
+  return layout.recall(
+    box,
+    `top/${containing}/${noFloats}`,
+    () => findTopStrut(box, containing, noFloats, layout),
+    (found) => found,
+  );
 }
 
 function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): TopStrut {

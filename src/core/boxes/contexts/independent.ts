@@ -10,6 +10,7 @@ import {
   type Placed,
 } from '../fragment.js';
 import { spaceKey, type Intrinsic, type Layout, type Space } from '../layout.js';
+import { fromTwin, type LayoutMemory, type Moving } from '../memory.js';
 import { isOrthogonal, isVertical } from '../flows/modes.js';
 import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.js';
 import { usedMargins } from '../used/edges.js';
@@ -38,21 +39,30 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
       const key = spaceKey(space);
       const found = known?.get(key);
       if (found) return found;
-      const made = deeper(() => layoutIndependent(box, space, layout)) ?? makeFragment({ box, width: 0, height: 0 });
+      const made =
+        fromTwin(
+          memory,
+          box,
+          (other, twin) => other.fragments.get(twin)?.get(key),
+          (one, moving) => moving.fragment(one),
+        ) ??
+        deeper(() => layoutIndependent(box, space, layout)) ??
+        makeFragment({ box, width: 0, height: 0 });
       if (known) known.set(key, made);
       else memory.fragments.set(box, new Map([[key, made]]));
       return made;
     },
-    recall: <T>(box: Box, key: string, make: () => T): T => {
+    recall: <T>(box: Box, key: string, make: () => T, move: (found: T, moving: Moving) => T | null): T => {
       let known = memory.recalled.get(box);
       if (!known) memory.recalled.set(box, (known = new Map()));
       if (known.has(key)) return known.get(key) as T;
-      const made = make();
+      const made =
+        fromTwin<T>(memory, box, (other, twin) => other.recalled.get(twin)?.get(key) as T | undefined, move) ?? make();
       known.set(key, made);
       return made;
     },
-    intrinsic: (box) => remember(memory.intrinsic, box, () => deeper(() => intrinsicWidths(box, layout)) ?? NOTHING),
-    contribution: (box) => remember(memory.contribution, box, () => contributionOf(box, layout)),
+    intrinsic: (box) => remember(memory, 'intrinsic', box, () => deeper(() => intrinsicWidths(box, layout)) ?? NOTHING),
+    contribution: (box) => remember(memory, 'contribution', box, () => contributionOf(box, layout)),
   };
   let depth = 0;
   /** Goes down one formatting context; null beyond the deepest that is laid out. */
@@ -75,24 +85,23 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
   return layout;
 }
 
-/** Results by box: they hold as long as the box tree does, whatever the viewport. */
-export interface LayoutMemory {
-  readonly fragments: Map<Box, Map<string, Fragment>>;
-  readonly recalled: Map<Box, Map<string, unknown>>;
-  readonly intrinsic: Map<Box, Intrinsic>;
-  readonly contribution: Map<Box, Intrinsic>;
-}
-
-export const newMemory = (): LayoutMemory => ({
-  fragments: new Map(),
-  recalled: new Map(),
-  intrinsic: new Map(),
-  contribution: new Map(),
-});
-
-function remember(memory: Map<Box, Intrinsic>, box: Box, make: () => Intrinsic): Intrinsic {
-  let known = memory.get(box);
-  if (!known) memory.set(box, (known = make()));
+function remember(
+  memory: LayoutMemory,
+  which: 'intrinsic' | 'contribution',
+  box: Box,
+  make: () => Intrinsic,
+): Intrinsic {
+  let known = memory[which].get(box);
+  if (!known) {
+    known =
+      fromTwin(
+        memory,
+        box,
+        (other, twin) => other[which].get(twin),
+        (found) => found,
+      ) ?? make();
+    memory[which].set(box, known);
+  }
   return known;
 }
 

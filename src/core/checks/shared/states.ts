@@ -1,5 +1,5 @@
 import { AFFECTS } from '../../css/index.js';
-import type { ElementNode } from '../../html/index.js';
+import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 import type { Control } from './controls.js';
@@ -40,13 +40,20 @@ function looksOf(control: Control, subject: Subject, kinds: Set<string>): readon
       const scene = subject.after(move);
       return changes(control, base, scene) ? [{ state, scene }] : [];
     }
-    // Controls of one style that a state changes alike move alike: the first of a kind stands for all.
-    const kind = `${state} ${[base.style(control.element), ...styles.changed.map((e) => styles.of(e))].map(idOf).join()}`;
+    // Controls whose own look, surroundings and words change alike stand out alike: the first of a kind stands for all.
+    const { element } = control;
+    const own = styles.changed.filter(
+      (e) => isAncestorOrSelf(e, element) || (isAncestorOrSelf(element, e) && holdsText(e)),
+    );
+    const kind = `${state} ${idOf(base.style(element))} ${own.map((e) => idOf(styles.of(e))).join()}`;
     if (kinds.has(kind)) return [];
     kinds.add(kind);
     return [{ state, scene: subject.after(move) }];
   });
 }
+
+const holdsText = ({ children, namespace }: ElementNode): boolean =>
+  namespace === 'html' && children.some((child) => child.kind === 'text' && child.data.trim() !== '');
 
 const ids = new WeakMap<object, number>();
 let next = 0;

@@ -301,7 +301,8 @@ export function intrinsicOf(
     const anywhere = pieces
       .slice(i, end)
       .some(
-        (p) => p.kind === 'text' && (p.box.style.overflowWrap === 'anywhere' || p.box.style.wordBreak === 'break-word'),
+        ({ kind, box: { style } }) =>
+          kind === 'text' && (style.overflowWrap === 'anywhere' || style.wordBreak === 'break-word') && wraps(style),
       );
     const least = anywhere ? widestCharacter(pieces.slice(i, end), layout) : unit.width - unit.trailing;
     // Negative margins may draw a part back so far that it fits on the line before it.
