@@ -1,43 +1,25 @@
 import js from '@eslint/js';
 import tseslint from 'typescript-eslint';
+import { barredFrom, OUTER, ROOMS } from './walls.js';
 
-/** Rooms in the order data flows; equal numbers do not import each other. */
-const ROOMS = {
-  base: 0,
-  html: 1,
-  css: 2,
-  findings: 1,
-  sheets: 3,
-  cascade: 4,
-  boxes: 5,
-  paint: 6,
-  scene: 7,
-  naming: 8,
-  scripts: 8,
-  menus: 9,
-  ladder: 10,
-  checks: 11,
-  audit: 12,
-  remedies: 13,
+/** What a room may not import, as the patterns of the rule want it. */
+const patterns = (room) => {
+  const barred = barredFrom(room).flatMap((other) =>
+    OUTER.includes(other) ? [`**/${other}/**`] : [`**/${other}/*`, `**/core/${other}/**`],
+  );
+  return [
+    ...(barred.length > 0 ? [{ group: barred, message: 'This room lies further down the pipeline.' }] : []),
+    ...(OUTER.includes(room) ? [] : [{ group: ['node:*'], message: 'The core knows no files, network or terminal.' }]),
+  ];
 };
-const OUTER = ['sources', 'formats', 'cli'];
 
-const barred = (room) => Object.keys(ROOMS).filter((other) => other !== room && ROOMS[other] >= ROOMS[room]);
-
-/** A room may import only rooms before it, and the core knows nothing of what lies around it. */
 const walls = Object.keys(ROOMS).map((room) => ({
-  files: [`src/core/${room}/**/*.ts`],
+  files: [OUTER.includes(room) ? `src/${room}/**/*.ts` : `src/core/${room}/**/*.ts`],
   rules: {
-    'no-restricted-imports': [
-      'error',
-      {
-        patterns: [
-          { group: barred(room).flatMap((other) => [`**/${other}/*`, `**/core/${other}/**`]), message: 'This room lies further down the pipeline.' },
-          { group: [...OUTER.map((name) => `**/${name}/**`), 'node:*'], message: 'The core knows no files, network, terminal or formats.' },
-        ],
-      },
-    ],
-    'no-restricted-globals': ['error', 'process', 'Date', 'setTimeout', 'fetch', 'console'],
+    'no-restricted-imports': ['error', { patterns: patterns(room) }],
+    ...(OUTER.includes(room)
+      ? {}
+      : { 'no-restricted-globals': ['error', 'process', 'Date', 'setTimeout', 'fetch', 'console'] }),
   },
 }));
 

@@ -41,7 +41,12 @@ const banner = {
 await build({
   ...common,
   minify: !process.argv.includes('--plain'),
-  entryPoints: { 'rope-ladder': 'src/cli/main.ts', core: 'src/core/index.ts', schema: 'src/formats/schema.ts' },
+  entryPoints: {
+    'rope-ladder': 'src/cli/main.ts',
+    index: 'src/index.ts',
+    core: 'src/core/index.ts',
+    schema: 'src/formats/schema.ts',
+  },
   banner,
 });
 writeFileSync('dist/bin.js', "#!/usr/bin/env node\nimport './rope-ladder.js';\n", { mode: 0o755 });

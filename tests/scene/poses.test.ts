@@ -129,7 +129,7 @@ describe('a pose that changes the markup', () => {
           expect(look(shipped.scene(setting(width)))).toEqual(look(closed.scene(setting(width))));
         },
       ),
-      { numRuns: 120 },
+      { numRuns: 50 },
     );
   });
 

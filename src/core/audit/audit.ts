@@ -2,7 +2,7 @@ import { formatPosition, positionOf, type Limit, type Position, type Range } fro
 import { mergeCauses, type Finding, type Level } from '../findings/index.js';
 import { selectorOf } from '../html/index.js';
 import { endsOf, type Rung } from '../ladder/index.js';
-import { formOf, type Menu, type MenuForm } from '../menus/index.js';
+import { findMenus, formOf, type Menu, type MenuForm } from '../menus/index.js';
 import type { Page } from '../scene/index.js';
 import { auditOptions, chooseChecks, type AuditOptions } from './options.js';
 import { Plan } from './plan.js';
@@ -106,6 +106,9 @@ function unopened(menu: Menu, plan: Plan): Limit[] {
     },
   ];
 }
+
+/** The menus of a page as plain data. */
+export const describeMenus = (page: Page): readonly AuditedMenu[] => findMenus(page).map(describeMenu);
 
 function describeMenu(menu: Menu): AuditedMenu {
   return {

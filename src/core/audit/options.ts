@@ -38,16 +38,17 @@ export function auditOptions(given: Partial<AuditOptions>): AuditOptions {
     ['to', to],
     ['height', height],
   ] as const)
-    checkPx(name, value);
+    checkWidth(name, value);
   if (from > to) throw new ArgumentError(`from ${from} is wider than to ${to}`, 'Swap the two.');
   if (at?.length === 0) throw new ArgumentError('at names no width', 'Name at least one width in px, such as 375.');
-  for (const width of at ?? []) checkPx('at', width);
+  for (const width of at ?? []) checkWidth('at', width);
   if (!LEVELS.includes(level)) throw new ArgumentError(`there is no level ${level}`, `Levels: ${LEVELS.join(', ')}.`);
   for (const id of [...(only ?? []), ...skip]) checkId(id);
   return options;
 }
 
-function checkPx(name: string, value: number): void {
+/** Throws ArgumentError where a figure is no width or height in whole px. */
+export function checkWidth(name: string, value: number): void {
   if (!Number.isInteger(value) || value < 1 || value > WIDEST)
     throw new ArgumentError(`${name} takes whole px from 1 to ${WIDEST}, not ${value}`, `For example ${name}: 375.`);
 }

@@ -4,3 +4,4 @@ export * from './limits.js';
 export { nearest } from './nearest.js';
 export { joinRanges, type Range } from './ranges.js';
 export { ArgumentError } from './errors.js';
+export { deepFreeze } from './freeze.js';

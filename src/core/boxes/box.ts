@@ -127,12 +127,6 @@ const makesContext = ({ style, viewport }: Box): boolean =>
 const canHold = (box: Box): boolean =>
   !box.anonymous && box.inner !== 'text' && !(box.outer === 'inline' && box.inner === 'flow');
 
-/** Why fixed boxes inside refer to this box; empty if they do not. @spec css-transforms-1 §2, css-position-3 §2.1, css-contain-2 §3 */
-export function holdingReasons(box: Box): readonly string[] {
-  if (!canHold(box)) return [];
-  return CONTAINING.map(({ key, says }) => says(box.style[key])).filter((reason) => reason !== null);
-}
-
 /** Whether percentages, absolute and fixed boxes may refer to it. */
 export const containsFixed = (box: Box): boolean =>
   canHold(box) && CONTAINING.some(({ key, says }) => says(box.style[key]) !== null);

@@ -1,12 +1,4 @@
-import {
-  expandDeclaration,
-  longhandsOf,
-  physicalSide,
-  propertyIndex,
-  type Flow,
-  type Longhand,
-  type WideKeyword,
-} from '../css/index.js';
+import { expandDeclaration, longhandsOf, propertyIndex, type Flow, type Longhand } from '../css/index.js';
 import type { Declaration } from '../sheets/index.js';
 import { byImportantStrength, byStrength, type Match } from './match.js';
 import { usesVariables } from './variables.js';
@@ -159,6 +151,3 @@ export function physicalIndex(longhand: string, flow: Flow): number {
   const first = typeof probe === 'string' ? undefined : probe[0];
   return first ? (first.logical ? propertyIndex(first.logical(flow))! : first.index) : -1;
 }
-
-export const isWide = (value: Winner['value']): value is WideKeyword => typeof value === 'string';
-export { physicalSide };

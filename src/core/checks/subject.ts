@@ -12,7 +12,8 @@ import {
   type Setting,
   type Visitor,
 } from '../scene/index.js';
-import { Control, controlsOf } from './shared/controls.js';
+import type { Control } from './shared/controls.js';
+import { controlsOf } from './shared/controls.js';
 import { TargetIndex } from './shared/targets.js';
 import { textsIn } from './shared/texts.js';
 

@@ -150,7 +150,7 @@ function childText(element: ElementNode, tag: string, walk: Walk): string | null
 function labelsOf(element: ElementNode, scene: Glance): readonly ElementNode[] {
   const wrapping: ElementNode[] = [];
   for (let e = element.parent; e; e = e.parent)
-    if (e.tag === 'label' && !scene.attribute(e, 'for') !== undefined) wrapping.push(e);
+    if (e.tag === 'label' && scene.attribute(e, 'for') === undefined) wrapping.push(e);
   const pointing =
     element.id === null
       ? []

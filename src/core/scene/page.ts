@@ -1,4 +1,5 @@
-import { LimitLog, type Limit, type SourceText } from '../base/index.js';
+import type { LimitLog } from '../base/index.js';
+import { type Limit, type SourceText } from '../base/index.js';
 import {
   bundledMetrics,
   generateBoxes,
@@ -24,10 +25,9 @@ import {
   type ContainerSizes,
   type Explanation,
   type FontUnits,
-  type MatchedDocument,
   type StyleTree,
 } from '../cascade/index.js';
-import { AFFECTS, affectsOf, compileSelectors, factsOf, holds, restContext, type Affects } from '../css/index.js';
+import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../css/index.js';
 import { splitTokens, type ElementNode, type HtmlDocument, type MarkupChanges } from '../html/index.js';
 import { baseUrl, resolveUrl, type RuleSet } from '../sheets/index.js';
 import type { PageDraft } from './draft.js';
@@ -35,6 +35,7 @@ import { ChangeableMarkup, nativeChanges, type PossibleChange } from './changeab
 import { Glance } from './glance.js';
 import { Scene } from './scene.js';
 import { CLOSED, mediumOf, setting, type Setting, type Visitor } from './setting.js';
+import { type Touched, touchedProperties } from './touched.js';
 
 /** What a page refers to, as far as it was read. */
 export interface PageParts {
@@ -376,25 +377,6 @@ function containerSizes(scene: Scene): ContainerSizes {
       height: fragment.height - border.top - border.bottom - padding.top - padding.bottom,
     });
   }
-  return out;
-}
-
-/** Fact → element it is asked of → how much the rules that ask can change, as a place in AFFECTS. */
-type Touched = Map<string, Map<ElementNode, number>>;
-
-function touchedProperties({ byElement }: MatchedDocument): Touched {
-  const out: Touched = new Map();
-  for (const { own, pseudo } of byElement)
-    for (const { guard, declarations } of [own, ...pseudo.values()].flat()) {
-      if (guard === true) continue;
-      const most = Math.max(0, ...declarations.map(({ name }) => AFFECTS.indexOf(affectsOf(name))));
-      for (const fact of factsOf(guard)) {
-        if (fact.op !== 'state') continue;
-        let byElementOf = out.get(fact.name);
-        if (!byElementOf) out.set(fact.name, (byElementOf = new Map()));
-        byElementOf.set(fact.element, Math.max(most, byElementOf.get(fact.element) ?? 0));
-      }
-    }
   return out;
 }
 

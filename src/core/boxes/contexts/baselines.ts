@@ -1,6 +1,6 @@
 import type { Box } from '../box.js';
 import type { Fragment } from '../fragment.js';
-import { isCentral } from './inline/place.js';
+import { isCentral } from './inline/extents.js';
 
 /** How far a margin box reaches above and below the baseline it is aligned by, px. */
 export interface Standing {

@@ -13,7 +13,7 @@ import {
 import { specifiedMargins, usedMargins } from '../used/edges.js';
 import { clampHeight, clampWidth } from '../used/sizes.js';
 import { groupOf, standingOf, type BaselineGroup } from './baselines.js';
-import { frameOf } from './flow.js';
+import { frameOf } from './flow-sizes.js';
 import { spanOf, type Lines, type PlacedItem, type Slot } from './grid-place.js';
 
 interface InArea {

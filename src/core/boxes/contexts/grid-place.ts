@@ -134,68 +134,92 @@ export function placeItems(
   flow: string,
 ): { readonly items: readonly PlacedItem[]; readonly rowOffset: number; readonly columnOffset: number } {
   const byColumn = flow.includes('column');
-  const dense = flow.includes('dense');
-  const minor = byColumn ? rows : columns;
-  const wishes = boxes.map((box) => {
+  const wishes = boxes.map((box): Wished => {
     const s = box.style;
     const none: Wish = { start: null, end: null, span: 1 };
     const r = box.anonymous ? none : wishOf(s.gridRowStart, s.gridRowEnd, rows);
     const c = box.anonymous ? none : wishOf(s.gridColumnStart, s.gridColumnEnd, columns);
     return { box, major: byColumn ? c : r, minor: byColumn ? r : c };
   });
-  const taken = new Set<string>();
-  const out = new Map<Box, { major: Slot; minor: Slot }>();
-  const free = (a: Slot, b: Slot) => {
-    for (let i = a.start; i < a.end; i++)
-      for (let j = b.start; j < b.end; j++) if (taken.has(`${i},${j}`)) return false;
-    return true;
-  };
-  const put = (box: Box, a: Slot, b: Slot) => {
-    for (let i = a.start; i < a.end; i++) for (let j = b.start; j < b.end; j++) taken.add(`${i},${j}`);
-    out.set(box, { major: a, minor: b });
-  };
-  const slot = (start: number, span: number): Slot => ({ start, end: start + span });
+  const room = new Room();
   for (const w of wishes)
     if (w.major.start !== null && w.minor.start !== null)
-      put(w.box, { start: w.major.start, end: w.major.end! }, { start: w.minor.start, end: w.minor.end! });
+      room.put(w.box, { start: w.major.start, end: w.major.end! }, { start: w.minor.start, end: w.minor.end! });
   const low = Math.min(0, ...wishes.map((w) => w.minor.start ?? 0));
-  const width = Math.max(minor.explicit.length, 1, ...wishes.map((w) => w.minor.end ?? w.minor.span + low));
-  // Items locked to a row look for room in it.
-  for (const w of wishes) {
-    if (w.major.start === null || w.minor.start !== null) continue;
-    const a = { start: w.major.start, end: w.major.end! };
-    let at = low;
-    while (!free(a, slot(at, w.minor.span)) && at < MOST_TRACKS) at++;
-    put(w.box, a, slot(at, w.minor.span));
-  }
-  const end = Math.max(width, ...[...out.values()].map((s) => s.minor.end));
-  let cursor = { major: Math.min(0, ...wishes.map((w) => w.major.start ?? 0)), minor: low };
-  const first = cursor.major;
-  for (const w of wishes) {
-    if (out.has(w.box)) continue;
-    if (dense) cursor = { major: first, minor: low };
-    if (w.minor.start !== null) {
-      if (w.minor.start < cursor.minor && !dense) cursor.major++;
-      cursor.minor = w.minor.start;
-      const b = { start: w.minor.start, end: w.minor.end! };
-      while (!free(slot(cursor.major, w.major.span), b) && cursor.major < MOST_TRACKS) cursor.major++;
-      put(w.box, slot(cursor.major, w.major.span), b);
-      continue;
-    }
-    for (;;) {
-      if (cursor.minor + w.minor.span > end && cursor.minor > low) cursor = { major: cursor.major + 1, minor: low };
-      if (free(slot(cursor.major, w.major.span), slot(cursor.minor, w.minor.span)) || cursor.major > MOST_TRACKS) break;
-      cursor.minor++;
-    }
-    put(w.box, slot(cursor.major, w.major.span), slot(cursor.minor, w.minor.span));
-  }
+  placeLocked(wishes, room, low);
+  placeRest(wishes, room, low, (byColumn ? rows : columns).explicit.length, flow.includes('dense'));
   const items = boxes.map((box): PlacedItem => {
-    const s = out.get(box)!;
+    const s = room.slots.get(box)!;
     return { box, rows: byColumn ? s.minor : s.major, columns: byColumn ? s.major : s.minor };
   });
   const rowOffset = Math.min(0, ...items.map((i) => i.rows.start));
   const columnOffset = Math.min(0, ...items.map((i) => i.columns.start));
   return { items, rowOffset, columnOffset };
+}
+
+/** An item and where it asks to stand, along the way items are placed and across it. */
+interface Wished {
+  readonly box: Box;
+  readonly major: Wish;
+  readonly minor: Wish;
+}
+
+/** The cells of a grid that are taken. */
+class Room {
+  readonly #taken = new Set<string>();
+  readonly slots = new Map<Box, { readonly major: Slot; readonly minor: Slot }>();
+
+  free(major: Slot, minor: Slot): boolean {
+    for (let i = major.start; i < major.end; i++)
+      for (let j = minor.start; j < minor.end; j++) if (this.#taken.has(`${i},${j}`)) return false;
+    return true;
+  }
+
+  put(box: Box, major: Slot, minor: Slot): void {
+    for (let i = major.start; i < major.end; i++)
+      for (let j = minor.start; j < minor.end; j++) this.#taken.add(`${i},${j}`);
+    this.slots.set(box, { major, minor });
+  }
+}
+
+const slotAt = (start: number, span: number): Slot => ({ start, end: start + span });
+
+/** Step 1: items locked to a row look for room in it. @spec css-grid-1 §8.5 */
+function placeLocked(wishes: readonly Wished[], room: Room, low: number): void {
+  for (const { box, major, minor } of wishes) {
+    if (major.start === null || minor.start !== null) continue;
+    const own = { start: major.start, end: major.end! };
+    let at = low;
+    while (!room.free(own, slotAt(at, minor.span)) && at < MOST_TRACKS) at++;
+    room.put(box, own, slotAt(at, minor.span));
+  }
+}
+
+/** Steps 2 to 4: the rest, by a cursor that only moves on unless packing is dense. @spec css-grid-1 §8.5 */
+function placeRest(wishes: readonly Wished[], room: Room, low: number, explicit: number, dense: boolean): void {
+  const width = Math.max(explicit, 1, ...wishes.map((w) => w.minor.end ?? w.minor.span + low));
+  const end = Math.max(width, ...[...room.slots.values()].map((s) => s.minor.end));
+  const first = Math.min(0, ...wishes.map((w) => w.major.start ?? 0));
+  let cursor = { major: first, minor: low };
+  for (const { box, major, minor } of wishes) {
+    if (room.slots.has(box)) continue;
+    if (dense) cursor = { major: first, minor: low };
+    if (minor.start !== null) {
+      if (minor.start < cursor.minor && !dense) cursor.major++;
+      cursor.minor = minor.start;
+      const own = { start: minor.start, end: minor.end! };
+      while (!room.free(slotAt(cursor.major, major.span), own) && cursor.major < MOST_TRACKS) cursor.major++;
+      room.put(box, slotAt(cursor.major, major.span), own);
+      continue;
+    }
+    for (;;) {
+      if (cursor.minor + minor.span > end && cursor.minor > low) cursor = { major: cursor.major + 1, minor: low };
+      const fits = room.free(slotAt(cursor.major, major.span), slotAt(cursor.minor, minor.span));
+      if (fits || cursor.major > MOST_TRACKS) break;
+      cursor.minor++;
+    }
+    room.put(box, slotAt(cursor.major, major.span), slotAt(cursor.minor, minor.span));
+  }
 }
 
 /** The lines of one axis once the implicit grid is known. */

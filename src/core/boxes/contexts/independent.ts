@@ -16,11 +16,13 @@ import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.j
 import { usedMargins } from '../used/edges.js';
 import { replacedSize } from '../used/replaced.js';
 import { clampWidth, frameWidth, preferredRatio, shrinkToFit, widthFor, type Frame } from '../used/sizes.js';
+import type { Job } from './job.js';
 import { layoutFlex } from './flex.js';
-import { blockWidth, frameOf, horizontalMargins, layoutFlowRoot, specifiedHeight } from './flow.js';
+import { layoutFlowRoot } from './flow.js';
+import { blockWidth, frameOf, horizontalMargins, specifiedHeight } from './flow-sizes.js';
 import { layoutGrid } from './grid.js';
 import { contributionOf, intrinsicWidths } from './intrinsic.js';
-import { lineHeightOf } from './inline/place.js';
+import { lineHeightOf } from './inline/extents.js';
 import { adoptAtRoot, layoutAbsolute } from './positioned.js';
 import { layoutTable } from './table.js';
 
@@ -110,16 +112,16 @@ function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
   const frame = frameOf(box, space.edges ?? space.width);
   if (box.inner === 'replaced') return layoutReplaced(box, frame, space, layout);
   const width = space.fixedWidth ?? outerWidth(box, frame, space, layout);
-  const margin = marginsFor(box, width, space);
+  const job: Job = { box, width, frame, margin: marginsFor(box, width, space), space, layout };
   switch (box.inner) {
     case 'flex':
-      return layoutFlex(box, width, frame, margin, space, layout);
+      return layoutFlex(job);
     case 'grid':
-      return layoutGrid(box, width, frame, margin, space, layout);
+      return layoutGrid(job);
     case 'table':
-      return layoutTable(box, width, frame, margin, space, layout);
+      return layoutTable(job);
     default:
-      return layoutFlowRoot(box, width, frame, margin, space, layout);
+      return layoutFlowRoot(job);
   }
 }
 

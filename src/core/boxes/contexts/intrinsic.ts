@@ -11,7 +11,7 @@ import { frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Fram
 import { flexIntrinsic } from './flex.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
 import { inlineIntrinsic } from './inline/layout.js';
-import { tableIntrinsic } from './table.js';
+import { tableIntrinsic } from './table-columns.js';
 
 /** Content-box min-content and max-content widths. @spec css-sizing-3 §5.1 */
 export function intrinsicWidths(box: Box, layout: Layout): Intrinsic {

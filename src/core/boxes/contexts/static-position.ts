@@ -20,7 +20,7 @@ export function staticAt(child: Box, rect: Rect, x: Edge, y: Edge): OutOfFlow {
 }
 
 /** Where a container's alignment puts such a child along one axis of its static-position rectangle. @spec css-position-3 §3.5.2, css-align-3 §4 */
-export function staticEdge(child: Box, container: Box, axis: AxisName): Edge {
+function staticEdge(child: Box, container: Box, axis: AxisName): Edge {
   return edgeOf(alignmentIn(child, container, axis), startEdge(axis, aligningOf(container)));
 }
 

@@ -2,16 +2,15 @@ import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
 import type { Display, PseudoElement } from '../../css/index.js';
 import type { LimitLog } from '../../base/index.js';
 import type { ElementNode, HtmlDocument, MarkupView } from '../../html/index.js';
-import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
-import { isVertical, styleInFlow, type Mode } from '../flows/modes.js';
-import { naturalTurned } from '../flows/turn.js';
-import { keepsSpaces, transformText, type TextMetrics } from '../text/index.js';
+import type { Box, Inner, NaturalSize, Outer } from '../box.js';
+import { styleInFlow } from '../flows/modes.js';
+import { transformText, type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText, Quotes } from './content.js';
 import { Counters } from './counters.js';
 import { firstTextOf, splitFirstLetter } from './first-letter.js';
-import { collapseBorders } from '../contexts/table-borders.js';
 import { isReplaced, naturalSize, type ImageSizes } from './natural.js';
-import { wrapTableParts } from './tables.js';
+import { type Building, make, push } from './make.js';
+import { complete } from './anonymous.js';
 
 export interface BoxTree {
   readonly root: Box;
@@ -19,17 +18,6 @@ export interface BoxTree {
   readonly principal: readonly (Box | null)[];
   /** All boxes of an element, pseudo-elements left out: more than one only for parts the engine splits. */
   readonly count: number;
-}
-
-interface Building {
-  readonly styles: StyleTree;
-  readonly images: ImageSizes;
-  readonly metrics: TextMetrics;
-  readonly limits: LimitLog;
-  readonly principal: (Box | null)[];
-  readonly counters: Counters;
-  readonly quotes: Quotes;
-  next: number;
 }
 
 /** Inner and outer type by display. @spec css-display-3 §2 */
@@ -98,45 +86,6 @@ export function generateBoxes(
     complete(root, building);
   }
   return { root, principal: building.principal, count: building.next };
-}
-
-/** What a box is made from; its style is the cascade's. */
-type Draft = Pick<Box, 'style' | 'outer' | 'inner' | 'parent'> & Partial<Box>;
-
-function make(building: Pick<Building, 'next'>, draft: Draft): Box {
-  const { style, parent } = draft;
-  const frame = draft.frame ?? parent?.mode ?? style.writingMode;
-  const natural = draft.natural ?? null;
-  // Written out: all boxes are of one shape, which makes reading them fast.
-  return {
-    id: building.next++,
-    element: draft.element ?? null,
-    pseudo: draft.pseudo ?? null,
-    style: styleInFlow(style, frame),
-    computed: style,
-    frame,
-    mode: draft.mode ?? ownMode(style, draft, frame),
-    outer: draft.outer,
-    inner: draft.inner,
-    parent,
-    children: [],
-    anonymous: draft.anonymous ?? false,
-    text: draft.text ?? '',
-    natural: isVertical(frame) ? naturalTurned(natural) : natural,
-    centred: draft.centred ?? false,
-    marker: draft.marker ?? '',
-    collapsed: draft.collapsed ?? null,
-    firstLine: draft.firstLine ?? null,
-    viewport: draft.viewport ?? false,
-  };
-}
-
-const PARTS: readonly Inner[] = ['row-group', 'row', 'column', 'column-group'];
-
-/** The flow of a box's content; writing-mode does not apply to everything. @spec css-writing-modes-4 §3.2 */
-function ownMode(style: ComputedStyle, { inner, anonymous }: Omit<Draft, 'style'>, frame: Mode): Mode {
-  if (anonymous || inner === 'text' || inner === 'break' || inner === 'replaced' || PARTS.includes(inner)) return frame;
-  return style.writingMode;
 }
 
 /** An inline box with a flow of its own is one piece in its line. @spec css-writing-modes-4 §3.2 */
@@ -245,17 +194,12 @@ function firstLetter(box: Box, element: ElementNode, building: Building): void {
 
 const isOpen = (style: ComputedStyle): boolean => style.overflowX === 'visible' && style.overflowY === 'visible';
 
-function push(parent: Box, child: Box): Box {
-  parent.children.push(child);
-  return child;
-}
-
 function inputLabel(element: ElementNode, markup: MarkupView): string {
   const type = (markup.attribute(element, 'type') ?? '').toLowerCase();
   return markup.attribute(element, 'value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
 }
 
-function text(parent: Box, data: string, style: ComputedStyle, building: Building): void {
+export function text(parent: Box, data: string, style: ComputedStyle, building: Building): void {
   if (data === '') return;
   const before = style.textTransform === 'none' ? '' : characterBefore(parent);
   push(
@@ -295,7 +239,7 @@ function backdrop(parent: Box, element: ElementNode, building: Building): void {
   push(parent, make(building, { element, pseudo: 'backdrop', style, outer: 'block', inner: 'flow', parent }));
 }
 
-function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building: Building): void {
+export function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building: Building): void {
   const style = building.styles.pseudo(element, name);
   if (!style || style.display === 'none') return;
   building.counters.enter(style, element, null);
@@ -339,67 +283,10 @@ function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building
   if (target !== parent) complete(target, building);
 }
 
-function marker(box: Box, element: ElementNode, style: ComputedStyle, building: Building): void {
+export function marker(box: Box, element: ElementNode, style: ComputedStyle, building: Building): void {
   if (style.listStylePosition !== 'inside' || element.tag === 'summary') {
     if (element.tag !== 'summary') return;
   }
   const text = markerText(style, building.counters.values('list-item').at(-1)!);
   if (text !== '') push(box, make(building, { style, outer: 'inline', inner: 'text', parent: box, text }));
-}
-
-/** Puts the children of one box into the form its layout needs. */
-function complete(box: Box, building: Building): void {
-  if (['table', 'row-group', 'row'].includes(box.inner)) {
-    wrapTableParts(box, (draft) => make(building, draft));
-    if (box.inner === 'table') collapseBorders(box);
-    return;
-  }
-  if (box.inner === 'flow') wrapTableParts(box, (draft) => make(building, draft));
-  if (box.inner === 'flex' || box.inner === 'grid') wrapRuns(box, building, true);
-  else if (box.inner === 'flow' && box.outer !== 'inline' && mixes(box)) wrapRuns(box, building, false);
-}
-
-const mixes = (box: Box): boolean =>
-  box.children.some((child) => isInFlow(child) && !isInlineLevel(child)) &&
-  box.children.some((child) => isInFlow(child) && isInlineLevel(child));
-
-const isBlank = (box: Box): boolean =>
-  box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text) && !keepsSpaces(box.style);
-
-/** Gathers runs of inline-level children into anonymous block boxes. @spec css2 §9.2.1.1, css-flexbox-1 §4 */
-function wrapRuns(box: Box, building: Building, items: boolean): void {
-  const children = box.children.splice(0);
-  let run: Box[] = [];
-  const flush = () => {
-    const visible = items
-      ? run.some((child) => !isBlank(child))
-      : run.some((child) => !isBlank(child) && isInFlow(child));
-    if (visible) {
-      const wrapper = make(building, {
-        style: box.computed,
-        outer: 'block',
-        inner: 'flow',
-        parent: box,
-        anonymous: true,
-        firstLine: box.children.some(isInFlow) ? null : box.firstLine,
-      });
-      for (const child of run) wrapper.children.push(adopt(child, wrapper));
-      box.children.push(wrapper);
-    } else for (const child of run) if (!isBlank(child)) box.children.push(child);
-    run = [];
-  };
-  for (const child of children) {
-    const joins = items ? child.inner === 'text' : isInlineLevel(child) || (run.length > 0 && !isInFlow(child));
-    if (joins) run.push(child);
-    else {
-      flush();
-      box.children.push(child);
-    }
-  }
-  flush();
-}
-
-export function adopt(child: Box, parent: Box): Box {
-  (child as { parent: Box }).parent = parent;
-  return child;
 }

@@ -55,10 +55,3 @@ export function usedMargins(box: Box, basis: number): Edges {
   const { top, right, bottom, left } = specifiedMargins(box, basis);
   return { top: top ?? 0, right: right ?? 0, bottom: bottom ?? 0, left: left ?? 0 };
 }
-
-export const addEdges = (a: Edges, b: Edges): Edges => ({
-  top: a.top + b.top,
-  right: a.right + b.right,
-  bottom: a.bottom + b.bottom,
-  left: a.left + b.left,
-});

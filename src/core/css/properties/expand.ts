@@ -1,10 +1,11 @@
 import { parseComponents, type Component, type Computation } from '../values/index.js';
 import { AFFECTS, type Affects } from './define.js';
 import { logicalProperty, type Flow } from './logical.js';
-import { ALIASES, SHORTHANDS, sourceOf } from './shorthands.js';
+import { ALIASES, SHORTHANDS } from './shorthands.js';
+import { sourceOf } from './shorthand-parts.js';
 import { propertyIndex, PROPERTY_KEYS, cssName, ROWS } from './table.js';
 
-export const WIDE_KEYWORDS = ['inherit', 'initial', 'unset', 'revert', 'revert-layer'] as const;
+const WIDE_KEYWORDS = ['inherit', 'initial', 'unset', 'revert', 'revert-layer'] as const;
 export type WideKeyword = (typeof WIDE_KEYWORDS)[number];
 
 /** One longhand set by a declaration. */

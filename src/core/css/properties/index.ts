@@ -9,15 +9,7 @@ export {
   type Maker,
   type PropertyKey,
 } from './table.js';
-export {
-  affectsOf,
-  expandDeclaration,
-  longhandsOf,
-  WIDE_KEYWORDS,
-  type Longhand,
-  type Refusal,
-  type WideKeyword,
-} from './expand.js';
+export { affectsOf, expandDeclaration, longhandsOf, type Longhand, type Refusal, type WideKeyword } from './expand.js';
 export { isLengthPercentage, AFFECTS, type Affects, type Making, type PropertyRow, type Sizing } from './define.js';
 export type { AspectRatio, Display, VerticalAlign } from './box.js';
 export type { BackgroundImage } from './borders.js';

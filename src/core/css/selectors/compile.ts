@@ -1,9 +1,11 @@
-import parser, { type Attribute, type Node, type Pseudo, type Selector as SelectorNode } from 'postcss-selector-parser';
-import type { ElementNode, MarkupView } from '../../html/index.js';
-import { and, decide, not, or, type FactName, type Guard } from './guard.js';
+import parser, { type Node, type Pseudo, type Selector as SelectorNode } from 'postcss-selector-parser';
+import type { ElementNode } from '../../html/index.js';
+import { and, not, or, type FactName, type Guard } from './guard.js';
 import { nthMatcher, parseAnPlusB } from './nth.js';
 import { directionOf, languageOf, markupMatcher, matchesLanguage, PSEUDO_CLASSES } from './pseudo.js';
 import { pack, type BucketKey, type MatchContext, type Matcher, type PseudoElement, type Selector } from './types.js';
+import { attributeMatcher } from './attribute.js';
+import { type Compound, anyOf, chain } from './chain.js';
 
 /** A selector that no standard accepts here; the whole list is dropped with it. */
 export class SelectorError extends Error {}
@@ -40,11 +42,6 @@ const DYNAMIC = new Set<string>([
   'popover-open',
   'modal',
 ]);
-
-interface Compound {
-  readonly match: Matcher;
-  readonly combinator: string;
-}
 
 interface State {
   specificity: number;
@@ -139,18 +136,6 @@ function parentMatcher(state: State): Matcher {
   return anyOf(parent.filter((p) => p.pseudoElement === null).map((p) => p.match));
 }
 
-function anyOf(matchers: readonly Matcher[]): Matcher {
-  if (matchers.length === 1) return matchers[0]!;
-  return (e, c) => {
-    let guard: Guard = false;
-    for (const match of matchers) {
-      guard = or(guard, match(e, c));
-      if (guard === true) return true;
-    }
-    return guard;
-  };
-}
-
 function compileCompound(nodes: readonly Node[], state: State): Matcher {
   const parts = nodes.map((node) => compileSimple(node, state)).filter((m): m is Matcher => m !== null);
   if (parts.length === 0) return () => true;
@@ -219,51 +204,6 @@ function pseudoElement(node: Pseudo, state: State): null {
   else throw new SelectorError(`unknown pseudo-element ::${name}`);
   state.specificity += pack(0, 0, 1);
   return null;
-}
-
-const CASELESS_ATTRIBUTES = new Set(
-  'accept accept-charset align alink axis bgcolor charset checked clear codetype color compact declare defer dir direction disabled enctype face frame hreflang http-equiv lang language link media method multiple nohref noresize noshade nowrap readonly rel rev rules scope scrolling selected shape target text type valign valuetype vlink'.split(
-    ' ',
-  ),
-);
-
-/** @spec selectors-4 §6 */
-function attributeMatcher(node: Attribute): Matcher {
-  const name = node.attribute.toLowerCase();
-  const raw = node.attribute;
-  const wanted = node.value ?? '';
-  const { operator } = node;
-  const caseless = node.insensitive || (CASELESS_ATTRIBUTES.has(name) && !/\ss\s*\]$/i.test(String(node)));
-  const fold = (text: string) => (caseless ? text.toLowerCase() : text);
-  const value = fold(wanted);
-  const text = String(node).trim();
-  const nameIn = (e: ElementNode) => (e.namespace === 'html' ? name : raw);
-  const ask =
-    (check: (given: string | undefined, e: ElementNode) => boolean): Matcher =>
-    (e, c) => {
-      const own = nameIn(e);
-      if (!c.changeable?.attribute(e, own)) return check(e.attributes.get(own), e);
-      return decide(true, e, text, (m: MarkupView) => check(m.attribute(e, own), e));
-    };
-  if (!operator) return ask((given) => given !== undefined);
-  const test = (check: (given: string) => boolean): Matcher =>
-    ask((given, e) => given !== undefined && check(e.namespace === 'html' ? fold(given) : given));
-  switch (operator) {
-    case '=':
-      return test((given) => given === value);
-    case '~=':
-      return value === '' || /\s/.test(value)
-        ? () => false
-        : test((given) => given.split(/[ \t\n\f\r]+/).includes(value));
-    case '|=':
-      return test((given) => given === value || given.startsWith(`${value}-`));
-    case '^=':
-      return value === '' ? () => false : test((given) => given.startsWith(value));
-    case '$=':
-      return value === '' ? () => false : test((given) => given.endsWith(value));
-    case '*=':
-      return value === '' ? () => false : test((given) => given.includes(value));
-  }
 }
 
 function pseudoClass(node: Pseudo, state: State): Matcher {
@@ -420,38 +360,4 @@ function relation(scope: ElementNode, lead: string, match: Matcher, context: Mat
     stack.push(...e.elements);
   }
   return guard;
-}
-
-/** Matches compounds right to left. @spec selectors-4 §17 (the subject is the last compound) */
-function chain(compounds: readonly Compound[]): Matcher {
-  if (compounds.length === 1 && compounds[0]!.combinator === '') return compounds[0]!.match;
-  return (e, c) => step(compounds, compounds.length - 1, e, c);
-}
-
-function step(compounds: readonly Compound[], at: number, element: ElementNode, c: MatchContext): Guard {
-  const compound = compounds[at]!;
-  const here = compound.match(element, c);
-  if (here === false || at === 0) return here;
-  switch (compound.combinator) {
-    case '>':
-      return element.parent ? and(here, step(compounds, at - 1, element.parent, c)) : false;
-    case '+': {
-      const before = element.parent?.elements[element.position - 1];
-      return before ? and(here, step(compounds, at - 1, before, c)) : false;
-    }
-    case '~': {
-      let guard: Guard = false;
-      for (let i = element.position - 1; i >= 0 && guard !== true; i--)
-        guard = or(guard, step(compounds, at - 1, element.parent!.elements[i]!, c));
-      return and(here, guard);
-    }
-    default: {
-      let guard: Guard = false;
-      for (let a = element.parent; a && guard !== true; a = a.parent) {
-        if (--c.budget.left < 0) return false;
-        guard = or(guard, step(compounds, at - 1, a, c));
-      }
-      return and(here, guard);
-    }
-  }
 }

@@ -74,10 +74,10 @@ const RELATIVE: Readonly<Record<string, Relative>> = {
   cqmax: (c) => Math.max(c.containerWidth, c.containerHeight) / 100,
 };
 
-export const isLengthUnit = (unit: string): boolean => unit in ABSOLUTE || unit in RELATIVE;
+const isLengthUnit = (unit: string): boolean => unit in ABSOLUTE || unit in RELATIVE;
 
 /** A dimension in px. @spec css-values-4 §6 */
-export function toPx(value: number, unit: string, context: ComputeContext): number {
+function toPx(value: number, unit: string, context: ComputeContext): number {
   const absolute = ABSOLUTE[unit];
   return absolute !== undefined ? value * absolute : value * RELATIVE[unit]!(context);
 }

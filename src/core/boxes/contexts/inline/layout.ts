@@ -3,49 +3,13 @@ import { isOutOfFlow, type Box } from '../../box.js';
 import { carriedFrom, horizontal, makeFragment, type Fragment, type OutOfFlow, type Placed } from '../../fragment.js';
 import type { Intrinsic, Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
-import type { Floats } from '../floats.js';
-import { paragraphOf, type Paragraph } from './items.js';
+import { paragraphOf } from './items.js';
 import { intrinsicOf, takeLine, type Line } from './lines.js';
-import { piecesOf, separatorsIn, type Piece } from './pieces.js';
-import { lineHeightOf, placeLine } from './place.js';
-
-/** Where inline content is laid out: its content box inside the float context. */
-export interface InlineSpace {
-  readonly width: number;
-  readonly height: number;
-  readonly floats: Floats;
-  /** Content box's corner in the coordinates of the floats. */
-  readonly x: number;
-  readonly y: number;
-  /** Lays out a block-level box found among inline content; gives its fragment and place. */
-  readonly block: (
-    box: Box,
-    y: number,
-  ) => { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] };
-  /** Lays out a float and finds its place; the result is relative to the content box. */
-  readonly float: (box: Box, top: number) => Placed;
-}
-
-export interface InlineResult {
-  /** Relative to the content box. */
-  readonly children: readonly Placed[];
-  readonly height: number;
-  readonly baseline: number | null;
-  readonly lastBaseline: number | null;
-  readonly outOfFlow: readonly OutOfFlow[];
-  /** Whether any line box was made, be it of no height. */
-  readonly lined: boolean;
-}
-
-interface Running {
-  lined: boolean;
-  y: number;
-  baseline: number | null;
-  lastBaseline: number | null;
-  readonly children: Placed[];
-  readonly outOfFlow: OutOfFlow[];
-  open: readonly Box[];
-}
+import { piecesOf, type Piece } from './pieces.js';
+import { lineHeightOf } from './extents.js';
+import { inFirstLine, firstLineOf } from './first-line.js';
+import { type Running, emit } from './emit.js';
+import type { InlineSpace, InlineResult } from './space.js';
 
 /**
  * Breaks inline content into lines around floats and stacks them.
@@ -61,19 +25,8 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
   };
   const atomicWidth = (box: Box): number => atomic(box).width + horizontal(atomic(box).margin);
   let pieces = piecesOf(paragraphOf(container, layout), space.width, layout, atomicWidth);
-  const run: Running = {
-    y: 0,
-    baseline: null,
-    lastBaseline: null,
-    children: [],
-    outOfFlow: [],
-    open: [],
-    lined: false,
-  };
-  const indent =
-    container.anonymous && container.parent?.children[0] !== container
-      ? 0
-      : resolveLength(container.style.textIndent, space.width);
+  const run = newRun();
+  const indent = indentOf(container, space.width);
   const estimate = lineHeightOf(container.style, layout);
   let from = 0;
   let first = true;
@@ -95,17 +48,17 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     if (!styled) pieces = taken.pieces;
     const placed = placeInLineFloats(taken.line, start, run, space);
     emit(
-      styled ? inFirstLine(container) : container,
-      taken.line,
-      container.style.direction === 'rtl'
-        ? { left: placed.left, right: placed.right - offset }
-        : { left: placed.left + offset, right: placed.right },
+      {
+        container: styled ? inFirstLine(container) : container,
+        line: taken.line,
+        room: indented(placed, offset, container),
+        space,
+        layout,
+        atomics,
+        last: from + taken.line.pieces.length >= pieces.length,
+        first: styled ? { from: container, line: container.firstLine! } : null,
+      },
       run,
-      space,
-      layout,
-      atomics,
-      from + taken.line.pieces.length >= pieces.length,
-      styled ? { from: container, line: container.firstLine! } : null,
     );
     from = Math.max(taken.next, from + 1);
     if (taken.line.visible) first = false;
@@ -120,59 +73,24 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
   };
 }
 
-const firstLines = new WeakMap<Box, { readonly container: Box; readonly paragraph: Paragraph }>();
-
-/** Properties text of the first line takes from it where it has them from the container itself. @spec css-pseudo-4 §2.1.2 */
-const FROM_FIRST_LINE = [
-  'fontFamily',
-  'fontSize',
-  'fontWeight',
-  'fontStyle',
-  'lineHeight',
-  'letterSpacing',
-  'wordSpacing',
-] as const;
-
-function inFirstLine(container: Box): Box {
-  return firstLines.get(container)?.container ?? container;
-}
-
-/** The first line in its own style; null where it has none, or where a word has to be cut. */
-function firstLineOf(
-  container: Box,
-  pieces: readonly Piece[],
-  from: number,
-  room: number,
-  width: number,
-  atomicWidth: (box: Box) => number,
-  layout: Layout,
-): ReturnType<typeof takeLine> | null {
-  const { firstLine: style } = container;
-  if (!style) return null;
-  let known = firstLines.get(container);
-  if (!known) {
-    const paragraph = paragraphOf(container, layout);
-    const items = paragraph.items.map((item) =>
-      item.kind === 'text' ? { ...item, box: textInFirstLine(item.box, container, style) } : item,
-    );
-    known = { container: { ...container, style }, paragraph: { ...paragraph, items, rigid: false } };
-    firstLines.set(container, known);
-  }
-  const own = piecesOf(known.paragraph, width, layout, atomicWidth);
-  if (own.length !== pieces.length) return null;
-  const taken = takeLine(own, from, room, layout);
-  return taken.pieces === own ? taken : null;
-}
-
-const textInFirstLine = (box: Box, container: Box, line: Box['style']): Box => ({
-  ...box,
-  style: styleInFirstLine(box, container, line),
+const newRun = (): Running => ({
+  y: 0,
+  baseline: null,
+  lastBaseline: null,
+  children: [],
+  outOfFlow: [],
+  open: [],
+  lined: false,
 });
 
-function styleInFirstLine({ style }: Box, container: Box, line: Box['style']): Box['style'] {
-  const taken = FROM_FIRST_LINE.filter((key) => style[key] === container.style[key]);
-  return Object.create(style, Object.fromEntries(taken.map((key) => [key, { value: line[key] }]))) as Box['style'];
-}
+/** Indentation of the first line; what goes on after a block inside an inline box has none. @spec css-text-3 §7.1 */
+const indentOf = (container: Box, width: number): number =>
+  container.anonymous && container.parent?.children[0] !== container
+    ? 0
+    : resolveLength(container.style.textIndent, width);
+
+const indented = ({ left, right }: Omit<Room, 'y'>, offset: number, { style }: Box): { left: number; right: number } =>
+  style.direction === 'rtl' ? { left, right: right - offset } : { left: left + offset, right };
 
 /** Floats and absolute boxes at the start of a line take no part in it. */
 function leadingOutOfLine(
@@ -196,17 +114,6 @@ function putFloat(box: Box, run: Running, space: InlineSpace): void {
   const placed = space.float(box, run.y);
   run.children.push(placed);
   run.outOfFlow.push(...carriedFrom(placed));
-}
-
-/** Absolute boxes inside the atomic inlines of a line; a positioned inline box around them is their containing block. */
-function fromAtomics(placed: Placed, inside: Box | null): OutOfFlow[] {
-  const { fragment, x, y } = placed;
-  const { box } = fragment;
-  if (fragment.kind !== 'box') return [];
-  if (box.outer !== 'inline')
-    return carriedFrom(placed).map((entry) => ({ ...entry, inlineContainer: entry.inlineContainer ?? inside }));
-  const around = box.computed.position === 'static' ? inside : box;
-  return fragment.children.flatMap((child) => fromAtomics({ ...child, x: child.x + x, y: child.y + y }, around));
 }
 
 function staticAtLineStart(box: Box, run: Running, space: InlineSpace, container: Box): OutOfFlow {
@@ -304,129 +211,6 @@ function blockInInline(piece: Piece, run: Running, space: InlineSpace): void {
   run.y = bottom;
   if (fragment.baseline !== null) run.baseline ??= y + fragment.baseline;
   if (fragment.lastBaseline !== null) run.lastBaseline = y + fragment.lastBaseline;
-}
-
-function emit(
-  container: Box,
-  line: Line,
-  room: { left: number; right: number },
-  run: Running,
-  space: InlineSpace,
-  layout: Layout,
-  atomics: ReadonlyMap<Box, Fragment>,
-  last: boolean,
-  first: { readonly from: Box; readonly line: Box['style'] } | null,
-): void {
-  const turned = container.mode === 'vertical-lr';
-  const spare = room.right - room.left - line.width;
-  const free = Math.max(0, spare);
-  const paragraph = paragraphOf(first?.from ?? container, layout);
-  const align = alignment(container, paragraph.rtl, last || line.endsForced);
-  const spaces =
-    align !== 'justify'
-      ? 0
-      : line.pieces.reduce((n, p) => n + (p.kind === 'text' ? separatorsIn(p.text) : 0), 0) -
-        (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
-  const expand = spaces > 0 ? free / spaces : 0;
-  const placed = placeLine({
-    pieces: line.pieces,
-    container,
-    basis: space.width,
-    layout,
-    atomics,
-    styleOf: first ? (box) => styleInFirstLine(box, first.from, first.line) : (box) => box.style,
-    open: run.open,
-    trailing: true,
-    reordered: paragraph.levels !== null,
-    turned,
-    expand,
-  });
-  run.open = placed.open;
-  const rtl = container.style.direction === 'rtl';
-  // An overlong line sticks out at its end.
-  const over = rtl && spare < 0;
-  const slack = over ? spare : expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
-  const left = room.left + slack;
-  const upright = turned ? placed.children.map((c) => turnedOver(c, placed.height)) : placed.children;
-  const shown = line.visible ? upright : upright.map(flattened);
-  const holdsAtomics = line.pieces.some((piece) => piece.kind === 'atomic');
-  for (const { fragment, x, y } of shown) {
-    const at = { fragment, x: left + x, y: run.y + y };
-    run.children.push(at);
-    if (holdsAtomics) run.outOfFlow.push(...fromAtomics(at, null));
-  }
-  for (const entry of placed.outOfFlow) {
-    const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
-    const x = inline ? left + entry.x : rtl ? space.width : 0;
-    run.outOfFlow.push({
-      box: entry.box,
-      x: x + entry.offset.x,
-      y: run.y + (inline || !line.visible ? 0 : placed.height) + entry.offset.y,
-      alignX: (inline ? entry.backwards : rtl) ? 'end' : 'start',
-      alignY: 'start',
-      inlineContainer: entry.inlineContainer,
-    });
-  }
-  if (!line.visible) return;
-  run.lined = true;
-  run.baseline ??= run.y + placed.baseline;
-  run.lastBaseline = run.y + placed.baseline;
-  run.y += placed.height;
-  const forced = line.pieces.findLast((piece) => piece.forced);
-  const clear = forced?.kind === 'break' ? forced.box.style.clear : 'none';
-  if (clear !== 'none') {
-    const bottom = space.floats.clearance(clear === 'inline-start' ? 'left' : clear === 'inline-end' ? 'right' : clear);
-    if (bottom !== null) run.y = Math.max(run.y, bottom - space.y);
-  }
-}
-
-/** On a line that is not made, inline boxes keep their place but have no height. @spec css2 §9.4.2 */
-function flattened(placed: Placed): Placed {
-  const { fragment } = placed;
-  return {
-    x: placed.x,
-    y: 0,
-    fragment: Object.freeze({
-      ...fragment,
-      height: 0,
-      children: fragment.children.map((c) => ({ ...flattened(c), x: c.x })),
-    }),
-  };
-}
-
-/** Where blocks stack from left to right, the upper side of vertical lines is the far one. @spec css-writing-modes-4 §6.2 */
-function turnedOver(placed: Placed, height: number): Placed {
-  const { fragment } = placed;
-  const inline = fragment.kind === 'box' && fragment.box.outer === 'inline';
-  const inner = inline
-    ? Object.freeze({ ...fragment, children: fragment.children.map((c) => turnedOver(c, fragment.height)) })
-    : fragment;
-  return { fragment: inner, x: placed.x, y: height - placed.y - fragment.height };
-}
-
-/** @spec css-text-3 §7.1 */
-function alignment(container: Box, rtl: boolean, last: boolean): 'left' | 'right' | 'center' | 'justify' {
-  const { textAlign, textAlignLast } = container.style;
-  const start = rtl ? 'right' : 'left';
-  const value =
-    last && textAlignLast !== 'auto' ? textAlignLast : last && textAlign === 'justify' ? 'start' : textAlign;
-  switch (value) {
-    case 'left':
-    case '-webkit-left':
-      return 'left';
-    case 'right':
-    case '-webkit-right':
-      return 'right';
-    case 'center':
-    case '-webkit-center':
-      return 'center';
-    case 'justify':
-      return 'justify';
-    case 'end':
-      return start === 'left' ? 'right' : 'left';
-    default:
-      return start;
-  }
 }
 
 /** Intrinsic widths of inline content. */

@@ -259,6 +259,10 @@ const widestCharacter = (pieces: readonly Piece[], layout: Layout): number =>
     ),
   );
 
+/** Whether the narrowest width counts breaks inside words. @spec css-text-3 §5.5 (anywhere) */
+const breaksInside = ({ kind, box: { style } }: Piece): boolean =>
+  kind === 'text' && (style.overflowWrap === 'anywhere' || style.wordBreak === 'break-word') && wraps(style);
+
 /** Narrowest and widest the pieces can be set, px. @spec css-sizing-3 §5.1 */
 export function intrinsicOf(
   pieces: readonly Piece[],
@@ -298,13 +302,9 @@ export function intrinsicOf(
     }
     const end = unitEnd(pieces, i);
     const unit = widthOf(pieces, i, end);
-    const anywhere = pieces
-      .slice(i, end)
-      .some(
-        ({ kind, box: { style } }) =>
-          kind === 'text' && (style.overflowWrap === 'anywhere' || style.wordBreak === 'break-word') && wraps(style),
-      );
-    const least = anywhere ? widestCharacter(pieces.slice(i, end), layout) : unit.width - unit.trailing;
+    const least = pieces.slice(i, end).some(breaksInside)
+      ? widestCharacter(pieces.slice(i, end), layout)
+      : unit.width - unit.trailing;
     // Negative margins may draw a part back so far that it fits on the line before it.
     const joins = reached !== 0 && reached + least <= 0;
     if (!joins) min = Math.max(min, narrow);

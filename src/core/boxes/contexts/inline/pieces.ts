@@ -114,7 +114,6 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
   // A break before an item is possible where the text allows it and the text in front of it may wrap.
   const opportunity = (offset: number, style: ComputedStyle): boolean =>
     breaks.has(offset) && wraps(styleBefore ?? style) && (styleBefore !== null || wraps(style));
-  let openBreak = false;
   for (const [i, item] of items.entries()) {
     const { box } = item;
     const level = levels?.[i]?.[0] ?? 0;
@@ -123,29 +122,19 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
       case 'text':
         kernAcross(pieces, item.box, item.text, layout);
         cutText(
-          item.box,
-          item.text,
-          item.start,
-          paragraph,
-          levels?.[i] ?? null,
+          { paragraph, box, text: item.text, start: item.start, levels: levels?.[i] ?? null, layout },
           pieces,
-          layout,
-          openBreak || opportunity(item.start, box.style),
+          opportunity(item.start, box.style),
         );
-        openBreak = false;
         styleBefore = box.style;
         break;
-      case 'open': {
-        const breakBefore = !openBreak && opportunity(item.start, box.parent?.style ?? box.style);
-        openBreak ||= false;
+      case 'open':
         pieces.push({
           ...base,
           width: edgeWidth(box, basis, box.style.direction === 'rtl' ? 'right' : 'left'),
-          breakBefore,
+          breakBefore: opportunity(item.start, box.parent?.style ?? box.style),
         });
-        if (breakBefore) openBreak = false;
         break;
-      }
       case 'close':
         pieces.push({ ...base, width: edgeWidth(box, basis, box.style.direction === 'rtl' ? 'left' : 'right') });
         break;
@@ -249,16 +238,18 @@ export function edgeWidth(box: Box, basis: number, edge: 'left' | 'right'): numb
   return usedMargins(box, basis)[edge] + usedBorder(box)[edge] + usedPadding(box, basis)[edge];
 }
 
-function cutText(
-  box: Box,
-  text: string,
-  start: number,
-  paragraph: Paragraph,
-  levels: Uint8Array | null,
-  pieces: Piece[],
-  layout: Layout,
-  first: boolean,
-): void {
+/** A text of a paragraph that is to be cut where it may be broken. */
+interface Cutting {
+  readonly paragraph: Paragraph;
+  readonly box: Box;
+  readonly text: string;
+  /** Where it begins in the paragraph. */
+  readonly start: number;
+  readonly levels: Uint8Array | null;
+  readonly layout: Layout;
+}
+
+function cutText({ paragraph, box, text, start, levels, layout }: Cutting, pieces: Piece[], first: boolean): void {
   const { style } = box;
   const wrap = wraps(style);
   let from = 0;

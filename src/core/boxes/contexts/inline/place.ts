@@ -1,107 +1,15 @@
-import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
-import { hasInlineContent, isInFlow, type Box } from '../../box.js';
-import { makeFragment, snap, snapUp, vertical, type Edges, type Fragment, type Placed } from '../../fragment.js';
+import type { Box } from '../../box.js';
+import { snapUp, vertical, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
-import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import { relativeOffset } from '../../used/relative.js';
 import { hangsSpaces } from '../../text/index.js';
 import { mergeText } from './lines.js';
 import { edgeWidth, faceOf, separatorsIn, sizeOf, type Piece } from './pieces.js';
 import { visualSteps, type Step } from './visual.js';
-
-/** How far something reaches above and below a baseline, px. */
-interface Extent {
-  readonly above: number;
-  readonly below: number;
-}
-
-/** Line height of a style in px. @spec css-inline-3 §5.1 */
-export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
-  const { lineHeight } = style;
-  if (lineHeight === 'normal') return faceOf(style, layout).lineHeight(sizeOf(style, layout));
-  // As browsers have it: lengths are rounded to the 64th, factors are cut.
-  return 'px' in lineHeight ? Math.round(lineHeight.px * 64) / 64 : snap(lineHeight.factor * style.fontSize + 1e-6);
-}
-
-/** Lines of vertical text share their middles. @spec css-inline-3 §4.1, css-writing-modes-4 §4.2 */
-export const isCentral = ({ writingMode, textOrientation }: ComputedStyle): boolean =>
-  writingMode.startsWith('vertical') && textOrientation !== 'sideways';
-
-function contentExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
-  const face = faceOf(style, layout);
-  const size = sizeOf(style, layout);
-  const above = face.ascent(size);
-  const below = face.descent(size);
-  if (!isCentral(style)) return { above, below };
-  const half = (above + below) / 2;
-  return { above: half, below: half };
-}
-
-const struts = new WeakMap<ComputedStyle, { readonly metrics: Layout['metrics']; readonly strut: Extent }>();
-
-/** Content area with half the leading on each side; the upper half is rounded down, as browsers do. */
-export function leadedExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
-  let known = struts.get(style);
-  if (known?.metrics !== layout.metrics)
-    struts.set(style, (known = { metrics: layout.metrics, strut: findLeaded(style, layout) }));
-  return known.strut;
-}
-
-function findLeaded(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
-  const { above, below } = contentExtent(style, layout);
-  const spare = lineHeightOf(style, layout) - above - below;
-  const upper = Math.floor(spare / 2);
-  return { above: above + upper, below: below + spare - upper };
-}
-
-/** An inline box on the line, or the root inline box that stands for the line itself. */
-interface Level {
-  readonly style: ComputedStyle;
-  readonly parent: Level | null;
-  readonly align: 'baseline' | 'top' | 'bottom';
-  /** How far it and what it holds reach from its own baseline; what is aligned to the line's edges left out. */
-  above: number;
-  below: number;
-  /** Its baseline below its parent's, known when it is closed. */
-  shift: number;
-}
-
-const NOTHING: Extent = Object.freeze({ above: -1e9, below: -1e9 });
-
-const hasVerticalEdges = (style: ComputedStyle): boolean =>
-  style.borderTopWidth > 0 ||
-  style.borderBottomWidth > 0 ||
-  [style.paddingTop, style.paddingBottom].some((v) => v.px !== 0 || v.percent !== 0);
-
-interface Open extends Level {
-  readonly box: Box;
-  readonly startX: number;
-  readonly children: Part[];
-  /** Its left edge is here. */
-  readonly left: boolean;
-}
-
-/** Baseline of a level below the line's top, once the line is assembled. */
-type Baselines = (level: Level) => number;
-
-interface Part {
-  readonly fragment: (baselines: Baselines) => Fragment;
-  readonly x: number;
-  /** Top of the part relative to the line. */
-  readonly top: (baselines: Baselines) => number;
-}
-
-/** An absolute box met on the line; px from the line's start. */
-export interface Static {
-  readonly box: Box;
-  readonly x: number;
-  /** It stands among text that runs from right to left. */
-  readonly backwards: boolean;
-  /** How far relative positioning moves the inline boxes around it. */
-  readonly offset: { readonly x: number; readonly y: number };
-  readonly inlineContainer: Box | null;
-}
+import { type Extent, isCentral, leadedExtent } from './extents.js';
+import { type Level, NOTHING, hasVerticalEdges, type Open, type Part, type Static, levelOf } from './levels.js';
+import { shiftFor, textPart, inlinePart, atomicBaseline } from './parts.js';
 
 export interface LineInput {
   readonly pieces: readonly Piece[];
@@ -129,18 +37,6 @@ export interface LineResult {
   readonly baseline: number;
   readonly outOfFlow: readonly Static[];
   readonly open: readonly Box[];
-}
-
-function levelOf(style: ComputedStyle, parent: Level | null, strut: Extent): Level {
-  const value = parent ? style.verticalAlign : 'baseline';
-  return {
-    style,
-    parent,
-    align: value === 'top' || value === 'bottom' ? value : 'baseline',
-    shift: 0,
-    above: strut.above,
-    below: strut.below,
-  };
 }
 
 /** Places the pieces of one line: inline boxes with their children, baselines, the height of the line box. */
@@ -378,111 +274,4 @@ function assemble({ root, edges, parts, outOfFlow: out }: LineBuilder, open: rea
     y: part.top(baselines),
   }));
   return { children, height, baseline: above, outOfFlow: out, open };
-}
-
-/** How far below its parent's baseline a level's own goes. @param extent of the level and what it holds */
-function shiftFor(style: ComputedStyle, parent: ComputedStyle, extent: Extent, layout: Layout): number {
-  const value = style.verticalAlign;
-  if (typeof value !== 'string') return -snap(resolveLength(value, lineHeightOf(style, layout)));
-  const area = contentExtent(parent, layout);
-  switch (value) {
-    case 'sub':
-      return snap(parent.fontSize / 5 + 1);
-    case 'super':
-      return -snap(parent.fontSize / 3 + 1);
-    case 'middle':
-      return -snap(faceOf(parent, layout).xHeight(sizeOf(parent, layout)) / 2) + (extent.above - extent.below) / 2;
-    case 'text-top':
-      return extent.above - area.above;
-    case 'text-bottom':
-      return area.below - extent.below;
-    default:
-      return 0;
-  }
-}
-
-function textPart(piece: Piece, x: number, width: number, level: Level, layout: Layout): Part {
-  const { above, below } = contentExtent(piece.box.style, layout);
-  const fragment = makeFragment({
-    kind: 'text',
-    box: piece.box,
-    width,
-    height: above + below,
-    text: piece.text,
-    baseline: above,
-  });
-  return { fragment: () => fragment, x, top: (baselines) => baselines(level) - above };
-}
-
-function inlinePart(done: Open, width: number, right: boolean, { basis, layout, turned }: LineInput): Part {
-  const { above, below } = contentExtent(done.style, layout);
-  const { left } = done;
-  const only = (edges: Edges): Edges => ({
-    top: edges.top,
-    bottom: edges.bottom,
-    left: left ? edges.left : 0,
-    right: right ? edges.right : 0,
-  });
-  const margin = only(usedMargins(done.box, basis));
-  const border = only(usedBorder(done.box));
-  const padding = only(usedPadding(done.box, basis));
-  const rise = border.top + padding.top;
-  const x = done.startX + margin.left;
-  const offset = relativeOffset(done.box, basis, NaN);
-  const top = (baselines: Baselines) => baselines(done) - above - rise;
-  return {
-    x: x + offset.x,
-    top: (baselines) => top(baselines) + (turned ? -offset.y : offset.y),
-    fragment: (baselines) => {
-      const y = top(baselines);
-      return makeFragment({
-        box: done.box,
-        width: width - margin.left - margin.right,
-        height: rise + above + below + padding.bottom + border.bottom,
-        margin,
-        border,
-        padding,
-        baseline: rise + above,
-        children: done.children.map((part): Placed => ({
-          fragment: part.fragment(baselines),
-          x: part.x - x,
-          y: part.top(baselines) - y,
-        })),
-      });
-    },
-  };
-}
-
-/** Baseline of an atomic inline from its border-box top; null where it has none of its own. @spec css2 §10.8.1 (inline-block) */
-function atomicBaseline(fragment: Fragment): number | null {
-  const { box } = fragment;
-  if (box.inner === 'replaced')
-    return box.element && /^(input|select|textarea)$/.test(box.element.tag) ? controlBaseline(fragment) : null;
-  if (
-    box.inner === 'flow' &&
-    !box.centred &&
-    (box.style.overflowX !== 'visible' || box.style.overflowY !== 'visible') &&
-    !/clip/.test(box.style.overflowX)
-  )
-    return null;
-  return box.inner === 'flow' && !box.centred ? lastLine(fragment) : fragment.baseline;
-}
-
-/** Baseline of the last line box in normal flow: lines inside tables are not. @spec css2 §10.8.1 */
-function lastLine(fragment: Fragment): number | null {
-  const { box, children } = fragment;
-  if (box.inner !== 'flow' || hasInlineContent(box) || box.frame !== box.mode) return fragment.lastBaseline;
-  for (let i = children.length - 1; i >= 0; i--) {
-    const { fragment: child, y } = children[i]!;
-    if (!isInFlow(child.box) || child.box.inner === 'table') continue;
-    const line = lastLine(child);
-    if (line !== null) return y + line;
-  }
-  return null;
-}
-
-function controlBaseline(fragment: Fragment): number {
-  const type = (fragment.box.element?.attributes.get('type') ?? 'text').toLowerCase();
-  if (type === 'checkbox' || type === 'radio') return fragment.height;
-  return fragment.baseline ?? fragment.height + fragment.margin.bottom;
 }

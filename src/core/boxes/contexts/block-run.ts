@@ -1,0 +1,278 @@
+import type { Job } from './job.js';
+import { establishesFormattingContext, hasInlineContent, isFloating, isOutOfFlow, type Box } from '../box.js';
+import { carriedFrom, makeFragment, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import type { Layout, Space } from '../layout.js';
+import { containedHeight } from '../used/containment.js';
+import { usedMargins } from '../used/edges.js';
+import { relativeOffset } from '../used/relative.js';
+import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
+import { layoutInline } from './inline/layout.js';
+import { lineHeightOf } from './inline/extents.js';
+import { trims, withoutEndMargins } from './margin-trim.js';
+import { joinMargin, joinStruts, NO_STRUT, strutSize, type Strut } from './margins.js';
+import { adoptOutOfFlow } from './positioned.js';
+import { alignedIn } from './static-position.js';
+import { specifiedHeight, percentBasis, filledHeight, frameOf, horizontalMargins, blockWidth } from './flow-sizes.js';
+import { clearValue, type TopStrut, topStrut, holdsFloats } from './flow-margins.js';
+import { type Flow, placeFloat, besideFloats } from './flow-floats.js';
+
+export interface Content {
+  /** Relative to the content box. */
+  readonly children: readonly Placed[];
+  readonly height: number;
+  readonly baseline: number | null;
+  readonly lastBaseline: number | null;
+  readonly outOfFlow: readonly OutOfFlow[];
+  /** Margins left over at the end. */
+  readonly end: Strut;
+  /** Nothing inside has height: the box's own margins may meet. */
+  readonly through: boolean;
+}
+
+interface InFlow {
+  readonly fragment: Fragment;
+  readonly end: Strut;
+  readonly through: boolean;
+}
+
+/** The fragment of a block container whose content is laid out. @param shift how far the content is moved down, px */
+export function finish(
+  { box, width, frame, margin, layout }: Omit<Job, 'space'>,
+  height: number,
+  content: Content,
+  shift = 0,
+): Fragment {
+  const dx = frame.border.left + frame.padding.left;
+  const dy = frame.border.top + frame.padding.top + shift;
+  const children = content.children.map((child): Placed => ({ ...child, x: child.x + dx, y: child.y + dy }));
+  const outOfFlow = content.outOfFlow.map((entry): OutOfFlow => ({ ...entry, x: entry.x + dx, y: entry.y + dy }));
+  const lift = (line: number | null) => (line === null ? null : line + dy);
+  const bare = makeFragment({
+    box,
+    width,
+    height,
+    children,
+    margin,
+    border: frame.border,
+    padding: frame.padding,
+    baseline: lift(content.baseline),
+    lastBaseline: lift(content.lastBaseline),
+    outOfFlow,
+  });
+  return adoptOutOfFlow(bare, layout);
+}
+
+export function layoutContent(
+  box: Box,
+  width: number,
+  basis: number,
+  flow: Flow,
+  absorbs: boolean,
+  layout: Layout,
+): Content {
+  return hasInlineContent(box)
+    ? inlineContent(box, width, basis, flow, layout)
+    : blockContent(box, width, basis, flow, absorbs, layout);
+}
+
+function inlineContent(box: Box, width: number, basis: number, flow: Flow, layout: Layout): Content {
+  const placeBlock = (child: Box, y: number) => {
+    const run = new BlockRun(width, basis, flow, false, layout, box);
+    run.startAt(y);
+    run.child(child);
+    const placed = run.children[run.children.length - 1]!;
+    return { placed, bottom: run.cursor + strutSize(run.strut), outOfFlow: run.outOfFlow };
+  };
+  const result = layoutInline(
+    box,
+    {
+      width,
+      height: basis,
+      floats: flow.floats,
+      x: flow.x,
+      y: flow.y,
+      block: placeBlock,
+      float: (child, top) => placeFloat(child, top, width, basis, flow, layout),
+    },
+    layout,
+  );
+  return { ...result, end: NO_STRUT, through: result.height === 0 && !result.lined };
+}
+
+function blockContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
+  const run = new BlockRun(width, basis, flow, absorbs || trims(box, 'start'), layout, box);
+  for (const child of box.children) run.child(child);
+  const trimming = trims(box, 'end');
+  return {
+    children: trimming ? withoutEndMargins(run.children, run.cursor, width) : run.children,
+    height: run.cursor,
+    baseline: run.baseline,
+    lastBaseline: run.lastBaseline,
+    outOfFlow: run.outOfFlow,
+    end: trimming ? NO_STRUT : run.strut,
+    through: run.empty,
+  };
+}
+
+/** Stacks block-level children, collapsing their margins. Positions are relative to the content box. */
+class BlockRun {
+  cursor = 0;
+  strut: Strut = NO_STRUT;
+  empty = true;
+  baseline: number | null = null;
+  lastBaseline: number | null = null;
+  readonly children: Placed[] = [];
+  readonly outOfFlow: OutOfFlow[] = [];
+
+  constructor(
+    readonly width: number,
+    readonly basis: number,
+    readonly flow: Flow,
+    /** The parent's own top margin already holds the margins of the first children. */
+    public absorbing: boolean,
+    readonly layout: Layout,
+    readonly parent: Box,
+  ) {}
+
+  startAt(y: number): void {
+    this.cursor = y;
+  }
+
+  child(box: Box): void {
+    if (isOutOfFlow(box)) this.static(box);
+    else if (isFloating(box)) this.float(box);
+    else if (establishesFormattingContext(box)) this.independent(box);
+    else this.inFlow(box);
+  }
+
+  private get pending(): number {
+    return this.absorbing ? 0 : strutSize(this.strut);
+  }
+
+  private static(box: Box): void {
+    const rect = { x: 0, y: this.cursor + this.pending, width: this.width, height: 0 };
+    this.outOfFlow.push(alignedIn(box, this.parent, rect));
+  }
+
+  private float(box: Box): void {
+    const placed = placeFloat(box, this.cursor + this.pending, this.width, this.basis, this.flow, this.layout);
+    this.children.push(placed);
+    this.outOfFlow.push(...carriedFrom(placed));
+  }
+
+  /** Top of a child whose margins begin with the given strut, and whether clearance put it there. */
+  private topFor(box: Box, top: Strut): { y: number; cleared: boolean } {
+    const joined = this.absorbing ? NO_STRUT : joinStruts(this.strut, top);
+    const y = this.cursor + strutSize(joined);
+    const clear = clearValue(box);
+    const low = clear ? this.flow.floats.clearance(clear) : null;
+    if (low === null) return { y, cleared: false };
+    // A child that clears floats keeps its margin apart from the parent's.
+    const own = this.absorbing ? this.cursor + strutSize(top) : y;
+    return low - this.flow.y > own ? { y: low - this.flow.y, cleared: true } : { y, cleared: false };
+  }
+
+  /** A first child further down that has to clear floats keeps its margins to itself. */
+  private settled(top: TopStrut): Pick<TopStrut, 'strut' | 'through' | 'place'> {
+    const { clearing } = top;
+    const low = clearing ? this.flow.floats.clearance(clearing.clear) : null;
+    if (!clearing || low === null) return top;
+    const joined = this.absorbing ? clearing.strut : joinStruts(this.strut, clearing.strut);
+    const { without } = clearing;
+    return low - this.flow.y > this.cursor + strutSize(joined)
+      ? { strut: without, place: without, through: false }
+      : top;
+  }
+
+  private inFlow(box: Box): void {
+    const { layout, width, basis } = this;
+    const found = topStrut(box, width, this.flow.floats.empty, layout);
+    const top = this.settled(found);
+    const { y, cleared } = this.topFor(box, top.place);
+    const { fragment, end, through } = layoutBlock(box, width, basis, { ...this.flow, y: this.flow.y + y }, layout);
+    this.put(fragment, y);
+    if (through && !cleared) {
+      if (!this.absorbing) this.strut = joinStruts(this.strut, joinStruts(top.strut, end));
+      return;
+    }
+    this.advance(fragment, y, end);
+  }
+
+  private independent(box: Box): void {
+    const { width, flow } = this;
+    const margins = usedMargins(box, width);
+    const top = joinMargin(NO_STRUT, margins.top);
+    const { y } = this.topFor(box, top);
+    const { fragment, y: at, x } = besideFloats(box, y, width, this.basis, flow, this.layout);
+    const offset = relativeOffset(box, width, this.basis);
+    this.children.push({ fragment, x: x + offset.x, y: at + offset.y });
+    this.advance(fragment, at, joinMargin(NO_STRUT, fragment.margin.bottom));
+  }
+
+  private put(fragment: Fragment, y: number): void {
+    const offset = relativeOffset(fragment.box, this.width, this.basis);
+    this.children.push({ fragment, x: fragment.margin.left + offset.x, y: y + offset.y });
+    const { outOfFlow } = fragment;
+    if (outOfFlow.length > 0)
+      this.outOfFlow.push(...carriedFrom({ fragment, x: fragment.margin.left + offset.x, y: y + offset.y }));
+  }
+
+  private advance(fragment: Fragment, y: number, end: Strut): void {
+    if (establishesFormattingContext(fragment.box)) {
+      this.outOfFlow.push(...carriedFrom(this.children[this.children.length - 1]!));
+    }
+    this.absorbing = false;
+    this.empty = false;
+    this.cursor = y + fragment.height;
+    this.strut = end;
+    if (fragment.baseline !== null) this.baseline ??= y + fragment.baseline;
+    if (fragment.lastBaseline !== null) this.lastBaseline = y + fragment.lastBaseline;
+  }
+}
+
+/** An in-flow block container that shares its parent's formatting context: away from floats it is laid out once for a room. */
+function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, layout: Layout): InFlow {
+  if (!flow.floats.empty || holdsFloats(box)) return layoutBlockAnew(box, containing, basis, flow, layout);
+  const make = () => layoutBlockAnew(box, containing, basis, flow, layout);
+  return layout.recall(box, `in/${containing}/${basis}`, make, (found, moving) => {
+    const fragment = moving.fragment(found.fragment);
+    return fragment && { ...found, fragment };
+  });
+}
+
+function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow, layout: Layout): InFlow {
+  const frame = frameOf(box, containing);
+  const width = blockWidth(box, containing, frame, layout);
+  const side = horizontalMargins(box, width, containing);
+  const own = usedMargins(box, containing);
+  const margin: Edges = { ...own, ...side };
+  const space: Space = { width: containing, height: basis };
+  const specified = specifiedHeight(box, space, frame, width);
+  const inner: Flow = {
+    floats: flow.floats,
+    x: flow.x + margin.left + frame.border.left + frame.padding.left,
+    y: flow.y + frame.border.top + frame.padding.top,
+  };
+  const joinsTop = frame.border.top === 0 && frame.padding.top === 0;
+  const content = layoutContent(
+    box,
+    Math.max(0, width - frameWidth(frame)),
+    percentBasis(box, specified, frame, space, margin, layout),
+    inner,
+    joinsTop,
+    layout,
+  );
+  const openBelow = frame.border.bottom === 0 && frame.padding.bottom === 0;
+  const joinsBottom = openBelow && specified === null;
+  const lineless = box.marker !== '' && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
+  const natural =
+    (containedHeight(box) ?? Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) +
+    frameHeight(frame);
+  const filled = Math.max(natural, filledHeight(box, margin, basis, layout));
+  const height = clampHeight(box, specified ?? filled, basis, frame, filled);
+  const through = content.through && joinsTop && openBelow && height === 0;
+  const fragment = finish({ box, width, frame, margin, layout }, height, content);
+  const bottom = joinMargin(NO_STRUT, margin.bottom);
+  const end = through || (joinsBottom && height <= natural) ? joinStruts(content.end, bottom) : bottom;
+  return { fragment, end, through };
+}

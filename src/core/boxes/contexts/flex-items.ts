@@ -1,0 +1,231 @@
+import { resolveLength } from '../../css/index.js';
+import { isFormControl, type Box } from '../box.js';
+import { horizontal, snap, vertical, type Fragment } from '../fragment.js';
+import type { Layout, Space } from '../layout.js';
+import { specifiedMargins, usedMargins, type Margins } from '../used/edges.js';
+import {
+  clampHeight,
+  clampWidth,
+  frameHeight,
+  frameWidth,
+  heightFor,
+  preferredRatio,
+  widthFor,
+  type Frame,
+} from '../used/sizes.js';
+import { hasPercentSize, replacedSize } from '../used/replaced.js';
+import { frameOf } from './flow-sizes.js';
+
+/** The container's axes and sizes; all lengths px, NaN where not definite. */
+export interface Container {
+  readonly box: Box;
+  readonly row: boolean;
+  /** Main and cross axis run against x or y. */
+  readonly mainBackwards: boolean;
+  readonly crossBackwards: boolean;
+  readonly wraps: boolean;
+  readonly width: number;
+  readonly height: number;
+  readonly mainSize: number;
+  readonly crossSize: number;
+  readonly mainGap: number;
+  readonly crossGap: number;
+  readonly layout: Layout;
+}
+
+export interface Item {
+  readonly box: Box;
+  readonly frame: Frame;
+  readonly margins: Margins;
+  readonly mainMargin: number;
+  readonly crossMargin: number;
+  /** Border-box sizes along the main axis. */
+  readonly base: number;
+  /** Border and padding along the main axis. */
+  readonly minFrame: number;
+  readonly min: number;
+  readonly max: number;
+  readonly hypothetical: number;
+  main: number;
+  frozen: boolean;
+  fragment: Fragment | null;
+  mainAt: number;
+  /** What each auto margin got, along each axis. */
+  autoMain: number;
+  autoCross: number;
+  crossAt: number;
+  align: string;
+}
+
+export function byOrder(a: Item, b: Item): number {
+  return orderOf(a.box) - orderOf(b.box);
+}
+
+const orderOf = (box: Box): number => (box.anonymous ? 0 : box.style.order);
+
+export function container(box: Box, width: number, height: number, layout: Layout): Container {
+  const { style } = box;
+  const row = style.flexDirection.startsWith('row');
+  const rtl = style.direction === 'rtl';
+  const reverse = style.flexDirection.endsWith('reverse');
+  const gap = (value: typeof style.rowGap, basis: number) =>
+    value === 'normal' ? 0 : snap(resolveLength(value, basis) || 0);
+  const gaps = { x: gap(style.columnGap, width), y: gap(style.rowGap, height) };
+  return {
+    box,
+    row,
+    mainBackwards: row ? rtl !== reverse : reverse,
+    crossBackwards: (style.flexWrap === 'wrap-reverse') !== (!row && rtl),
+    wraps: style.flexWrap !== 'nowrap',
+    width,
+    height,
+    mainSize: row ? width : height,
+    crossSize: row ? height : width,
+    mainGap: row ? gaps.x : gaps.y,
+    crossGap: row ? gaps.y : gaps.x,
+    layout,
+  };
+}
+
+export function alignOf(box: Box, c: Container): string {
+  const own = box.anonymous ? 'auto' : box.style.alignSelf;
+  const value = own === 'auto' ? c.box.style.alignItems : own;
+  return value === 'normal' ? 'stretch' : value;
+}
+
+export const crossAuto = (box: Box, row: boolean): boolean =>
+  box.anonymous || (row ? box.style.height : box.style.width) === 'auto';
+
+export const hasAutoCross = (margins: Margins, row: boolean): boolean =>
+  row ? margins.top === null || margins.bottom === null : margins.left === null || margins.right === null;
+
+/** Flex base size, automatic minimum and hypothetical size. @spec css-flexbox-1 §9.2, §4.5 */
+export function makeItem(box: Box, c: Container, definite: boolean): Item {
+  const frame = frameOf(box, c.width);
+  const margins = specifiedMargins(box, c.width);
+  const used = usedMargins(box, c.width);
+  const { row } = c;
+  const base = {
+    box,
+    frame,
+    margins,
+    mainMargin: row ? horizontal(used) : vertical(used),
+    crossMargin: row ? vertical(used) : horizontal(used),
+    align: alignOf(box, c),
+  };
+  const extra = row ? frameWidth(frame) : frameHeight(frame);
+  const size = Math.max(extra, baseSize(box, frame, base, c, definite));
+  const max = mainLimit(box, 'max', frame, c) ?? Infinity;
+  const min = Math.max(extra, automaticMinimum(box, frame, base, c, max));
+  return {
+    ...base,
+    base: size,
+    minFrame: extra,
+    min,
+    max,
+    hypothetical: Math.max(min, Math.min(max, size)),
+    main: size,
+    frozen: false,
+    fragment: null,
+    mainAt: 0,
+    crossAt: 0,
+    autoMain: 0,
+    autoCross: 0,
+  };
+}
+
+type Partial_ = Pick<Item, 'margins' | 'crossMargin' | 'align'>;
+
+function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, c: Container): number | null {
+  if (box.anonymous) return null;
+  const { style } = box;
+  if (c.row)
+    return widthFor(box, which === 'min' ? style.minWidth : style.maxWidth, c.width, NaN, frame, () =>
+      c.layout.intrinsic(box),
+    );
+  return heightFor(box, which === 'min' ? style.minHeight : style.maxHeight, c.height, frame);
+}
+
+function baseSize(box: Box, frame: Frame, item: Partial_, c: Container, definite: boolean): number {
+  const { style } = box;
+  const intrinsic = () => c.layout.intrinsic(box);
+  const basis = box.anonymous ? 'auto' : style.flexBasis;
+  const value = basis === 'auto' ? (box.anonymous ? 'auto' : c.row ? style.width : style.height) : basis;
+  if (value !== 'content') {
+    const size = c.row
+      ? widthFor(box, value, c.width, c.width, frame, intrinsic)
+      : heightFor(box, value, definite ? c.height : NaN, frame);
+    if (size !== null) return size;
+  }
+  return contentSize(box, frame, item, c);
+}
+
+/** The border-box main size the content asks for. */
+function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): number {
+  if (box.inner === 'replaced') {
+    const cross = stretchedCross(box, item, c);
+    return c.row
+      ? replacedSize(box, c.width, c.height, frame, { height: cross, byContent: 'width' }).width
+      : replacedSize(box, c.width, c.height, frame, { width: cross, byContent: 'height' }).height;
+  }
+  if (c.row) {
+    const ratio = preferredRatio(box);
+    const cross =
+      ratio === null
+        ? null
+        : (heightFor(box, box.style.height, c.height, frame) ?? stretchedCross(box, item, c) ?? null);
+    if (ratio !== null && cross !== null) return (cross - frameHeight(frame)) * ratio + frameWidth(frame);
+    return c.layout.intrinsic(box).max + frameWidth(frame);
+  }
+  return c.layout.place(box, { ...columnSpace(box, item, c), byContent: true }).height;
+}
+
+/** Definite cross size a stretched item of a single line has. @spec css-flexbox-1 §9.9 */
+export function stretchedCross(box: Box, item: Partial_, c: Container): number | undefined {
+  if (
+    c.wraps ||
+    item.align !== 'stretch' ||
+    !crossAuto(box, c.row) ||
+    hasAutoCross(item.margins, c.row) ||
+    Number.isNaN(c.crossSize)
+  )
+    return undefined;
+  const size = Math.max(0, c.crossSize - item.crossMargin);
+  return c.row
+    ? clampHeight(box, size, c.height, frameOf(box, c.width))
+    : clampWidth(box, size, c.width, size, frameOf(box, c.width), () => c.layout.intrinsic(box));
+}
+
+export function columnSpace(box: Box, item: Partial_, c: Container): Space {
+  const fixed = stretchedCross(box, item, c);
+  return fixed !== undefined
+    ? { width: c.width, height: c.height, fixedWidth: fixed }
+    : { width: c.width, height: c.height, shrink: true };
+}
+
+/** @spec css-flexbox-1 §4.5 */
+function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, max: number): number {
+  const own = mainLimit(box, 'min', frame, c);
+  if (own !== null) return own;
+  const scrolls =
+    !box.anonymous &&
+    (c.row ? box.style.overflowX : box.style.overflowY) !== 'visible' &&
+    (c.row ? box.style.overflowX : box.style.overflowY) !== 'clip';
+  if (scrolls) return 0;
+  const specified = box.anonymous
+    ? null
+    : c.row
+      ? widthFor(box, box.style.width, c.width, NaN, frame, () => c.layout.intrinsic(box))
+      : heightFor(box, box.style.height, c.height, frame);
+  const content = minContent(box, frame, item, c);
+  return Math.min(specified ?? Infinity, content, max);
+}
+
+/** Form controls sized by a percentage may be squeezed to nothing. @spec css-sizing-3 §5.2.2 */
+const isCompressible = (box: Box): boolean => isFormControl(box) && hasPercentSize(box);
+
+function minContent(box: Box, frame: Frame, item: Partial_, c: Container): number {
+  if (c.row && isCompressible(box)) return frameWidth(frame);
+  if (box.inner === 'replaced' || !c.row) return contentSize(box, frame, item, c);
+  return c.layout.intrinsic(box).min + frameWidth(frame);
+}

@@ -1,0 +1,113 @@
+import type { Space } from '../layout.js';
+import { containedHeight } from '../used/containment.js';
+import { clampHeight, frameHeight, heightFor, type Frame } from '../used/sizes.js';
+import { NO_GROUP, type BaselineGroup } from './baselines.js';
+import type { Container, Item } from './flex-items.js';
+
+export interface Line {
+  readonly items: readonly Item[];
+  cross: number;
+  at: number;
+  /** What the items aligned by their first and by their last baselines share. */
+  first: BaselineGroup;
+  last: BaselineGroup;
+}
+
+/** @spec css-flexbox-1 §9.3 */
+export function collectLines(items: readonly Item[], c: Container, space: Space, frame: Frame): Line[] {
+  const line = (of: readonly Item[]): Line => ({ items: of, cross: 0, at: 0, first: NO_GROUP, last: NO_GROUP });
+  let room = c.mainSize;
+  if (Number.isNaN(room))
+    room = (heightFor(c.box, c.box.style.maxHeight, space.height, frame) ?? Infinity) - frameHeight(frame);
+  if (!c.wraps) return [line(items)];
+  const lines: Line[] = [];
+  let run: Item[] = [];
+  let used = 0;
+  for (const item of items) {
+    const size = item.hypothetical + item.mainMargin;
+    if (run.length > 0 && used + c.mainGap + size > room + 1 / 64) {
+      lines.push(line(run));
+      run = [];
+      used = 0;
+    }
+    used += size + (run.length > 0 ? c.mainGap : 0);
+    run.push(item);
+  }
+  lines.push(line(run));
+  return lines;
+}
+
+/** Main size of a column whose height follows its content. */
+export function columnMain(lines: readonly Line[], c: Container, space: Space, frame: Frame): number {
+  const contained = containedHeight(c.box);
+  const longest =
+    contained ??
+    Math.max(
+      0,
+      ...lines.map(
+        (line) =>
+          line.items.reduce((sum, item) => sum + item.hypothetical + item.mainMargin, 0) +
+          c.mainGap * Math.max(0, line.items.length - 1),
+      ),
+    );
+  return Math.max(0, clampHeight(c.box, longest + frameHeight(frame), space.height, frame) - frameHeight(frame));
+}
+
+/** @spec css-flexbox-1 §9.7 */
+export function resolveFlexible(items: readonly Item[], room: number, indefinite: boolean): void {
+  if (indefinite) {
+    for (const item of items) item.main = item.hypothetical;
+    return;
+  }
+  const outer = (size: (item: Item) => number) => items.reduce((sum, item) => sum + size(item) + item.mainMargin, 0);
+  const growing = outer((item) => item.hypothetical) < room;
+  const factor = (item: Item) =>
+    item.box.anonymous ? (growing ? 0 : 1) : growing ? item.box.style.flexGrow : item.box.style.flexShrink;
+  for (const item of items) {
+    item.frozen = factor(item) === 0 || (growing ? item.base > item.hypothetical : item.base < item.hypothetical);
+    item.main = item.frozen ? item.hypothetical : item.base;
+  }
+  const initial = room - outer((item) => (item.frozen ? item.main : item.base));
+  for (let round = 0; round <= items.length; round++) {
+    const free = items.filter((item) => !item.frozen);
+    if (free.length === 0) return;
+    let remaining = room - outer((item) => (item.frozen ? item.main : item.base));
+    const sum = free.reduce((total, item) => total + factor(item), 0);
+    if (sum < 1 && Math.abs(initial * sum) < Math.abs(remaining)) remaining = initial * sum;
+    share(free, remaining, growing, factor, sum);
+    freezeViolations(free);
+  }
+}
+
+function share(
+  free: readonly Item[],
+  remaining: number,
+  growing: boolean,
+  factor: (item: Item) => number,
+  sum: number,
+): void {
+  const scaled = free.reduce((total, item) => total + factor(item) * shrinkBase(item), 0);
+  for (const item of free) {
+    if (growing) item.main = item.base + (sum > 0 ? (remaining * factor(item)) / sum : 0);
+    else item.main = item.base + (scaled > 0 ? (remaining * factor(item) * shrinkBase(item)) / scaled : 0);
+  }
+}
+
+/** Shrinking is weighed by the inner base size. */
+function shrinkBase(item: Item): number {
+  return Math.max(0, item.base - item.minFrame);
+}
+
+function freezeViolations(free: readonly Item[]): void {
+  let total = 0;
+  const clamped = free.map((item) => {
+    const target = Math.max(item.min, Math.min(item.max, item.main));
+    total += target - item.main;
+    return target;
+  });
+  free.forEach((item, i) => {
+    const violation = clamped[i]! - item.main;
+    item.frozen = total === 0 || (total > 0 ? violation > 0 : violation < 0);
+    if (item.frozen) item.main = clamped[i]!;
+  });
+}

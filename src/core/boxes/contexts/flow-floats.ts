@@ -1,0 +1,90 @@
+import type { Box } from '../box.js';
+import { horizontal, vertical, type Fragment, type Placed } from '../fragment.js';
+import type { Layout } from '../layout.js';
+import { usedMargins } from '../used/edges.js';
+import { relativeOffset } from '../used/relative.js';
+import { frameWidth } from '../used/sizes.js';
+import type { Floats } from './floats.js';
+import { frameOf } from './flow-sizes.js';
+import { clearValue } from './flow-margins.js';
+
+/** The block formatting context a box takes part in, and where its content box lies in it. */
+export interface Flow {
+  readonly floats: Floats;
+  readonly x: number;
+  readonly y: number;
+}
+
+export function placeFloat(box: Box, top: number, width: number, basis: number, flow: Flow, layout: Layout): Placed {
+  const { floats } = flow;
+  const fragment = layout.place(box, { width, height: basis, shrink: true });
+  const { margin } = fragment;
+  const side = floatSide(box);
+  const cleared = clearValue(box);
+  const low = cleared ? floats.clearance(cleared) : null;
+  const from = low === null ? flow.y + top : Math.max(flow.y + top, low);
+  const at = floats.place(
+    side,
+    fragment.width + horizontal(margin),
+    Math.max(0, fragment.height + vertical(margin)),
+    from,
+    flow.x,
+    flow.x + width,
+  );
+  const offset = relativeOffset(box, width, basis);
+  return { fragment, x: at.x - flow.x + margin.left + offset.x, y: at.y - flow.y + margin.top + offset.y };
+}
+
+function floatSide(box: Box): 'left' | 'right' {
+  const { float } = box.style;
+  const rtl = box.parent?.style.direction === 'rtl';
+  if (float === 'inline-start') return rtl ? 'right' : 'left';
+  if (float === 'inline-end') return rtl ? 'left' : 'right';
+  return float === 'right' ? 'right' : 'left';
+}
+
+/** A formatting context does not overlap floats: it narrows or moves down. @spec css2 §9.5 */
+export function besideFloats(
+  box: Box,
+  top: number,
+  width: number,
+  basis: number,
+  flow: Flow,
+  layout: Layout,
+): { fragment: Fragment; x: number; y: number } {
+  const { floats } = flow;
+  const alone = layout.place(box, { width, height: basis });
+  const margins = usedMargins(box, width);
+  if (floats.empty) return { fragment: alone, x: alone.margin.left, y: top };
+  const automatic = box.anonymous || box.style.width === 'auto';
+  for (let y = top; ;) {
+    const gap = floats.gap(flow.y + y, flow.y + y + Math.max(1, alone.height), flow.x, flow.x + width);
+    const left = Math.max(gap.left - flow.x, margins.left);
+    const right = Math.min(gap.right - flow.x, width - margins.right);
+    const free = gap.left <= flow.x && gap.right >= flow.x + width;
+    if (free) return { fragment: alone, x: alone.margin.left, y };
+    const stretches = automatic && box.inner !== 'table' && box.inner !== 'replaced' && box.frame === box.mode;
+    const shrinks = automatic && box.inner === 'table';
+    const narrowest = stretches || shrinks ? layout.intrinsic(box).min + frameWidth(frameOf(box, width)) : alone.width;
+    if (narrowest <= right - left + 1 / 64) {
+      const fragment = stretches
+        ? layout.place(box, { width, height: basis, fixedWidth: Math.min(alone.width, right - left) })
+        : shrinks && alone.width > right - left
+          ? layout.place(box, { width: right - left, height: basis })
+          : alone;
+      const rtl = box.parent?.style.direction === 'rtl';
+      return {
+        fragment,
+        x: rtl
+          ? right - fragment.width
+          : gap.left > flow.x
+            ? left
+            : Math.max(left, Math.min(fragment.margin.left, right - fragment.width)),
+        y,
+      };
+    }
+    const next = floats.nextBottom(flow.y + y);
+    if (next === null) return { fragment: alone, x: alone.margin.left, y };
+    y = next - flow.y;
+  }
+}

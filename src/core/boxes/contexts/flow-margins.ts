@@ -1,0 +1,124 @@
+import { establishesFormattingContext, hasInlineContent, isFloating, isInFlow, type Box } from '../box.js';
+import type { Layout } from '../layout.js';
+import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
+import { frameWidth, preferredRatio, type Frame } from '../used/sizes.js';
+import { trims } from './margin-trim.js';
+import { keepsSpaces } from '../text/index.js';
+import { joinMargin, joinStruts, NO_STRUT, type Strut } from './margins.js';
+import { frameOf, blockWidth } from './flow-sizes.js';
+
+type Clear = 'left' | 'right' | 'both';
+
+export function clearValue(box: Box): Clear | null {
+  if (box.anonymous) return null;
+  const { clear } = box.style;
+  const rtl = box.parent?.style.direction === 'rtl';
+  if (clear === 'none') return null;
+  if (clear === 'inline-start') return rtl ? 'right' : 'left';
+  if (clear === 'inline-end') return rtl ? 'left' : 'right';
+  return clear;
+}
+
+export interface TopStrut {
+  /** A first child that clears floats: where clearance moves it, its margins stay out of the strut. */
+  readonly clearing: { readonly clear: Clear; readonly strut: Strut; readonly without: Strut } | null;
+  readonly strut: Strut;
+  readonly through: boolean;
+  /** The margins that decide where the box itself stands. */
+  readonly place: Strut;
+}
+
+/**
+ * The margins that meet at the top of a box: its own and those of its first children, looked up ahead of layout.
+ * @spec css2 §8.3.1
+ */
+export function topStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): TopStrut {
+  // Every ancestor looks down the same first children: each box answers once.
+  return layout.recall(
+    box,
+    `top/${containing}/${noFloats}`,
+    () => findTopStrut(box, containing, noFloats, layout),
+    (found) => found,
+  );
+}
+
+function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): TopStrut {
+  const margins = usedMargins(box, containing);
+  const own = joinMargin(NO_STRUT, margins.top);
+  let strut = own;
+  let clearing: TopStrut['clearing'] = null;
+  const stop = (): TopStrut => ({ strut, through: false, place: strut, clearing });
+  /** The margins meet right through: the box itself is placed as if its bottom margin were not there. */
+  const pass = (): TopStrut => ({
+    strut: joinMargin(strut, margins.bottom),
+    through: true,
+    place: strut,
+    clearing,
+  });
+  if (establishesFormattingContext(box) || trims(box, 'start')) return stop();
+  const frame = frameOf(box, containing);
+  if (frame.border.top > 0 || frame.padding.top > 0) return stop();
+  if (hasInlineContent(box)) return through(box, frame) && isBlank(box) ? pass() : stop();
+  const width = Math.max(0, blockWidth(box, containing, frame, layout) - frameWidth(frame));
+  let inside = false;
+  for (const child of box.children) {
+    if (isFloating(child)) inside = true;
+    if (!isInFlow(child)) continue;
+    const clear = clearValue(child);
+    if (clear && (inside || (!noFloats && clearing))) return stop();
+    const inner = topStrut(child, width, noFloats && !inside, layout);
+    if (clear && !noFloats) clearing = { clear, strut: joinStruts(strut, inner.place), without: strut };
+    else if (inner.clearing) {
+      if (clearing || inside) {
+        strut = joinStruts(strut, inner.clearing.without);
+        return stop();
+      }
+      const { clear: side, strut: met, without } = inner.clearing;
+      clearing = { clear: side, strut: joinStruts(strut, met), without: joinStruts(strut, without) };
+    }
+    if (holdsFloats(child)) inside = true;
+    strut = joinStruts(strut, inner.strut);
+    if (!inner.through) return stop();
+  }
+  return through(box, frame) ? pass() : stop();
+}
+
+const floating = new WeakMap<Box, boolean>();
+
+/** Whether floats inside a box belong to the formatting context around it. */
+export function holdsFloats(box: Box): boolean {
+  if (establishesFormattingContext(box)) return false;
+  let known = floating.get(box);
+  if (known === undefined) {
+    known = box.children.some((child) => isFloating(child) || holdsFloats(child));
+    floating.set(box, known);
+  }
+  return known;
+}
+
+/** Whether a box without content would let its margins meet. */
+export function through(box: Box, frame: Frame): boolean {
+  if (box.anonymous) return true;
+  const { height, minHeight } = box.style;
+  const none = (value: typeof height) =>
+    typeof value === 'string' || (!('fit' in value) && value.px === 0 && value.percent === 0 && !value.curve);
+  return (
+    box.marker === '' &&
+    frame.border.bottom === 0 &&
+    frame.padding.bottom === 0 &&
+    none(height) &&
+    none(minHeight) &&
+    preferredRatio(box) === null
+  );
+}
+
+/** Inline content that makes no line: collapsible space and empty inline boxes. */
+function isBlank(box: Box): boolean {
+  return box.children.every((child) => {
+    if (!isInFlow(child)) return true;
+    if (child.inner === 'text') return /^[ \t\r\n\f\u200b]*$/.test(child.text) && !keepsSpaces(child.style);
+    if (child.outer !== 'inline' || child.inner !== 'flow') return false;
+    const edges = [usedMargins(child, 0), usedBorder(child), usedPadding(child, 0)];
+    return edges.every((e) => e.left === 0 && e.right === 0) && isBlank(child);
+  });
+}

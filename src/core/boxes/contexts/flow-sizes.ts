@@ -1,0 +1,150 @@
+import { isFloating, isInFlow, isOutOfFlow, type Box } from '../box.js';
+import { horizontal, vertical, type Edges } from '../fragment.js';
+import type { Intrinsic, Layout, Space } from '../layout.js';
+import { alignmentOf, aligningOf, edgeOf, offsetTo, type Alignment } from '../used/alignment.js';
+import { specifiedMargins, usedBorder, usedMargins, usedPadding } from '../used/edges.js';
+import {
+  clampHeight,
+  clampWidth,
+  frameHeight,
+  frameWidth,
+  heightFor,
+  preferredRatio,
+  shrinkToFit,
+  widthFor,
+  type Frame,
+} from '../used/sizes.js';
+
+const heightDependence = new WeakMap<Box, boolean>();
+
+/** Whether anything inside a box refers to its height. */
+export function dependsOnHeight(box: Box): boolean {
+  let known = heightDependence.get(box);
+  if (known === undefined) {
+    known = box.children.some(
+      (child) => (!child.anonymous && child.inner !== 'text' && refersToHeight(child)) || dependsOnHeight(child),
+    );
+    heightDependence.set(box, known);
+  }
+  return known;
+}
+
+function refersToHeight(box: Box): boolean {
+  const { style } = box;
+  if (isPage(box)) return true;
+  const relative = (value: typeof style.height) =>
+    typeof value !== 'string' && ('fit' in value || value.percent !== 0 || value.curve !== null);
+  const inset = (value: typeof style.top) => value !== 'auto' && (value.percent !== 0 || value.curve !== null);
+  if (style.height === 'stretch' || relative(style.height) || relative(style.minHeight) || relative(style.maxHeight))
+    return true;
+  return style.position === 'relative' && (inset(style.top) || inset(style.bottom));
+}
+
+export function specifiedHeight(box: Box, space: Space, frame: Frame, width: number): number | null {
+  if (box.anonymous) return null;
+  const height = space.byContent ? null : heightFor(box, box.style.height, space.height, frame);
+  if (height !== null) return height;
+  const ratio = preferredRatio(box);
+  if (ratio === null || (box.style.height !== 'auto' && !space.byContent)) return null;
+  return box.style.boxSizing === 'border-box'
+    ? width / ratio
+    : (width - frameWidth(frame)) / ratio + frameHeight(frame);
+}
+
+/** What percentage heights inside refer to. @spec css2 §10.5 */
+export function percentBasis(
+  box: Box,
+  specified: number | null,
+  frame: Frame,
+  space: Space,
+  margin: Edges,
+  layout: Layout,
+): number {
+  if (box.anonymous) return space.height;
+  if (space.fixedHeight !== undefined) return space.definite === false ? NaN : space.fixedHeight - frameHeight(frame);
+  if (specified === null) return passesHeight(box, layout) ? heightPassed(box, space.height, margin, frame) : NaN;
+  return Math.max(0, clampHeight(box, specified, space.height, frame) - frameHeight(frame));
+}
+
+/** In quirks mode percentages look through automatic heights. @spec quirks §3.5 */
+const passesHeight = (box: Box, { quirks }: Layout): boolean =>
+  quirks &&
+  !isOutOfFlow(box) &&
+  box.outer !== 'table-part' &&
+  box.style.height === 'auto' &&
+  !['flex', 'grid'].includes(box.parent?.inner ?? '');
+
+const isPage = ({ element }: Box): boolean =>
+  element !== null && (element.parent === null || (element.tag === 'body' && element.parent.parent === null));
+
+const heightPassed = (box: Box, height: number, margin: Edges, frame: Frame): number =>
+  isPage(box) ? Math.max(0, height - vertical(margin) - frameHeight(frame)) : height;
+
+/** In quirks mode html and body fill the viewport. @spec quirks §3.6, §3.7 */
+export const filledHeight = (box: Box, margin: Edges, height: number, { quirks }: Layout): number =>
+  quirks && isPage(box) && isInFlow(box) && !isFloating(box) && !Number.isNaN(height) ? height - vertical(margin) : 0;
+
+export function frameOf(box: Box, basis: number): Frame {
+  return { border: usedBorder(box), padding: usedPadding(box, basis) };
+}
+
+/** Used horizontal margins of a block-level box whose width is known. @spec css2 §10.3.3, css-align-3 §5.1 (-webkit- alignment) */
+export function horizontalMargins(box: Box, width: number, containing: number): { left: number; right: number } {
+  const { left, right } = specifiedMargins(box, containing);
+  const spare = containing - width - (left ?? 0) - (right ?? 0);
+  const rtl = box.parent?.style.direction === 'rtl';
+  if (left === null && right === null) {
+    if (spare < 0) return rtl ? { left: spare, right: 0 } : { left: 0, right: 0 };
+    return { left: spare / 2, right: spare / 2 };
+  }
+  if (left === null) return { left: rtl || spare >= 0 ? spare : 0, right: right ?? 0 };
+  if (right === null) return { left, right: Math.max(0, spare) };
+  const justified = blockJustification(box);
+  if (justified) {
+    const edge =
+      justified.safe !== false && spare < 0 ? (rtl ? 'high' : 'low') : edgeOf(justified, rtl ? 'high' : 'low');
+    const shift = offsetTo(edge, spare);
+    return { left: left + shift, right: right + spare - shift };
+  }
+  const align = box.parent?.style.textAlign;
+  if (spare > 0 && align === '-webkit-center') return { left: left + spare / 2, right };
+  if (spare > 0 && align === '-webkit-right') return { left: left + spare, right };
+  if (rtl && align !== '-webkit-left') return { left: left + spare, right };
+  return { left, right };
+}
+
+/** How a block-level box is justified in its containing block, where it does not simply fill it. @spec css-align-3 §6.1 */
+function blockJustification(box: Box): Alignment | null {
+  const { parent, style } = box;
+  if (box.anonymous || !parent || style.justifySelf === 'auto') return null;
+  const made = alignmentOf(style.justifySelf, 'inline', aligningOf(parent), aligningOf(box));
+  return made.to === 'normal' || made.to === 'stretch' ? null : made;
+}
+
+/** Border-box width of a block-level box in normal flow. @spec css2 §10.3.3, §10.4 */
+export function blockWidth(box: Box, containing: number, frame: Frame, layout: Layout): number {
+  const margins = usedMargins(box, containing);
+  const available = containing - horizontal(margins);
+  if (box.anonymous) return Math.max(available, 0);
+  const intrinsic = () => layout.intrinsic(box);
+  const width =
+    widthFor(box, box.style.width, containing, available, frame, intrinsic) ??
+    widthByRatio(box, frame) ??
+    (blockJustification(box)
+      ? fitting(available, intrinsic(), frameWidth(frame))
+      : Math.max(available, frameWidth(frame)));
+  return clampWidth(box, width, containing, available, frame, intrinsic);
+}
+
+const fitting = (available: number, { min, max }: Intrinsic, extra: number): number =>
+  shrinkToFit(min + extra, max + extra, available);
+
+/** A fixed height and a preferred ratio give the width. @spec css-sizing-4 §4.2 */
+function widthByRatio(box: Box, frame: Frame): number | null {
+  const ratio = preferredRatio(box);
+  const height = ratio === null ? null : heightFor(box, box.style.height, NaN, frame);
+  if (ratio === null || height === null) return null;
+  return box.style.boxSizing === 'border-box'
+    ? height * ratio
+    : (height - frameHeight(frame)) * ratio + frameWidth(frame);
+}

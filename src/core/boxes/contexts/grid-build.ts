@@ -1,0 +1,215 @@
+import { isLengthPercentage, resolveLength, type TrackSize } from '../../css/index.js';
+import { isInFlow, type Box } from '../box.js';
+import { horizontal, snap } from '../fragment.js';
+import type { Intrinsic, Layout } from '../layout.js';
+import { usedMargins } from '../used/edges.js';
+import { frameHeight, frameWidth, heightFor, widthFor } from '../used/sizes.js';
+import { distribute } from './distribute.js';
+import { frameOf } from './flow-sizes.js';
+import {
+  expandTracks,
+  placeItems,
+  type Axis,
+  type LineAxis,
+  type Lines,
+  type PlacedItem,
+  type Slot,
+} from './grid-place.js';
+import type { Demand } from './grid-tracks.js';
+
+export interface Grid {
+  readonly items: readonly PlacedItem[];
+  readonly rows: readonly TrackSize[];
+  readonly columns: readonly TrackSize[];
+  readonly emptyRows: readonly boolean[];
+  readonly emptyColumns: readonly boolean[];
+  /** Named lines and where the explicit grid begins, for absolute children. */
+  readonly rowAxis: LineAxis;
+  readonly columnAxis: LineAxis;
+}
+
+export const gapOf = (value: Box['style']['rowGap'], basis: number): number =>
+  value === 'normal' ? 0 : snap(resolveLength(value, basis) || 0);
+
+const NO_CONTENT: Intrinsic = Object.freeze({ min: 0, max: 0 });
+
+/** Builds the grid: explicit tracks, items in their slots, implicit tracks around. @spec css-grid-2 §7, §8 */
+export function buildGrid(box: Box, width: number, height: number): Grid {
+  const { style } = box;
+  const { least, most } = limitsOf(box);
+  const columns = expandTracks(
+    style.gridTemplateColumns,
+    style.gridTemplateAreas,
+    'columns',
+    repetitions(width, gapOf(style.columnGap, width), least.x, most.x),
+  );
+  const rows = expandTracks(
+    style.gridTemplateRows,
+    style.gridTemplateAreas,
+    'rows',
+    repetitions(height, gapOf(style.rowGap, height), least.y, most.y),
+  );
+  const boxes = box.children.filter(isInFlow).sort((a, b) => orderOf(a) - orderOf(b));
+  const { items, rowOffset, columnOffset } = placeItems(boxes, rows, columns, style.gridAutoFlow);
+  const moved = items.map((item): PlacedItem => ({
+    box: item.box,
+    rows: shift(item.rows, -rowOffset),
+    columns: shift(item.columns, -columnOffset),
+  }));
+  const across = implicitTracks(
+    rows,
+    rowOffset,
+    style.gridAutoRows,
+    moved.map((item) => item.rows),
+  );
+  const along = implicitTracks(
+    columns,
+    columnOffset,
+    style.gridAutoColumns,
+    moved.map((item) => item.columns),
+  );
+  return {
+    items: moved,
+    rows: across.sizes,
+    columns: along.sizes,
+    emptyRows: across.empty,
+    emptyColumns: along.empty,
+    rowAxis: { axis: rows, offset: rowOffset, count: across.sizes.length },
+    columnAxis: { axis: columns, offset: columnOffset, count: along.sizes.length },
+  };
+}
+
+/** Content-box limits of a grid, px; NaN where there is none that is definite. */
+function limitsOf(box: Box) {
+  const { style } = box;
+  const frame = frameOf(box, 0);
+  const content = (outer: number | null, extra: number) => (outer === null ? NaN : Math.max(0, outer - extra));
+  const across = (size: typeof style.minWidth) =>
+    box.anonymous || typeof size === 'string' || !isLengthPercentage(size)
+      ? NaN
+      : content(
+          widthFor(box, size, NaN, NaN, frame, () => NO_CONTENT),
+          frameWidth(frame),
+        );
+  const down = (size: typeof style.minHeight) =>
+    box.anonymous ? NaN : content(heightFor(box, size, NaN, frame), frameHeight(frame));
+  return {
+    least: { x: across(style.minWidth), y: down(style.minHeight) },
+    most: { x: across(style.maxWidth), y: down(style.maxHeight) },
+  };
+}
+
+/** How often automatic repeats come: where the size is not known, a maximum counts as it and a minimum is to be filled. @spec css-grid-1 §7.2.3.2 */
+const repetitions =
+  (known: number, gap: number, low: number, high: number) =>
+  (repeat: readonly TrackSize[], others: readonly TrackSize[]): number => {
+    const filling = Number.isNaN(known) && Number.isNaN(high) && low > 0;
+    const available = !Number.isNaN(known) ? known : !Number.isNaN(high) ? high : low;
+    if (Number.isNaN(available) || repeat.length === 0) return 1;
+    const size = (t: TrackSize) =>
+      [t.max, t.min]
+        .map((b) => (typeof b !== 'string' && !('fr' in b) ? resolveLength(b, available) : NaN))
+        .find((v) => !Number.isNaN(v)) ?? 0;
+    const one = repeat.reduce((sum, t) => sum + Math.max(1, size(t)) + gap, 0);
+    const rest = others.reduce((sum, t) => sum + size(t) + gap, 0);
+    const times = (available + gap - rest) / one;
+    return Math.max(1, filling ? Math.ceil(times - 1e-6) : Math.floor(times + 1e-6));
+  };
+
+/** All tracks of an axis, those around the explicit ones too, and which fitted ones are empty. @spec css-grid-1 §7.5, §7.2.3.2 */
+function implicitTracks(
+  axis: Axis,
+  offset: number,
+  autos: readonly TrackSize[],
+  slots: readonly Slot[],
+): { readonly sizes: readonly TrackSize[]; readonly empty: readonly boolean[] } {
+  const count = Math.max(axis.explicit.length - offset, ...slots.map((slot) => slot.end), 0);
+  const sizes = Array.from({ length: count }, (_, i) => {
+    const at = i + offset;
+    if (at >= 0 && at < axis.explicit.length) return axis.explicit[at]!;
+    const k = at < 0 ? autos.length - 1 - ((-at - 1) % autos.length) : (at - axis.explicit.length) % autos.length;
+    return autos[k]!;
+  });
+  const empty = sizes.map((_, i) => {
+    const at = i + offset;
+    const fitted = axis.fitted !== null && at >= axis.fitted[0] && at < axis.fitted[1];
+    return fitted && !slots.some((slot) => slot.start <= i && slot.end > i);
+  });
+  return { sizes, empty };
+}
+
+const shift = (slot: Slot, by: number): Slot => ({ start: slot.start + by, end: slot.end + by });
+
+const orderOf = (box: Box): number => (box.anonymous ? 0 : box.style.order);
+
+export const plain = (value: string): string => value.replace(/^(safe|unsafe) /, '');
+
+const scrolls = (value: string): boolean => value !== 'visible' && value !== 'clip';
+
+interface Asking {
+  readonly min: number;
+  readonly max: number;
+  /** Margins, borders and padding together, and the margins alone. */
+  readonly floor: number;
+  readonly margins: number;
+  readonly size: Box['style']['width'];
+  readonly minSize: Box['style']['minWidth'];
+  /** The minimum as a border-box size, if it is one. */
+  readonly own: number | null;
+  readonly overflow: string;
+}
+
+/** What an item asks of its tracks along one axis. @spec css-grid-2 §6.6, §12.5 */
+export function demandOf(box: Box, slot: Slot, asking: Asking): Demand {
+  const { min, max, floor, margins, size, minSize, own, overflow } = asking;
+  const free = box.anonymous || dependsOnContent(size);
+  const automatic = free && (box.anonymous || minSize === 'auto');
+  const shrinks = automatic && !box.anonymous && scrolls(overflow);
+  const least = shrinks ? floor : automatic || !free ? min : Math.max(floor, (own ?? 0) + margins);
+  return { ...slot, min, max, least, automatic, floor };
+}
+
+/** Widths the items ask of the columns. */
+export function columnDemands(grid: Grid, layout: Layout): Demand[] {
+  return grid.items.map(({ box, columns }): Demand => {
+    const { width: size, minWidth: minSize, overflowX: overflow } = box.style;
+    const margins = horizontal(usedMargins(box, 0));
+    const frame = frameOf(box, 0);
+    const floor = margins + frameWidth(frame);
+    const own = box.anonymous ? null : widthFor(box, minSize, NaN, NaN, frame, () => layout.intrinsic(box));
+    return demandOf(box, columns, { ...layout.contribution(box), floor, margins, size, minSize, own, overflow });
+  });
+}
+
+const dependsOnContent = (size: Box['style']['width']): boolean =>
+  size === 'auto' || (isLengthPercentage(size) && Number.isNaN(resolveLength(size, NaN)));
+
+export const stretches = (value: string): boolean => value === 'normal' || value === 'stretch';
+
+/** Length of all tracks with the gaps between those that are not collapsed. */
+export const lengthOf = (sizes: readonly number[], collapsed: readonly boolean[], gap: number): number =>
+  sizes.reduce((a, b) => a + b, 0) + gap * Math.max(0, sizes.filter((_, i) => !collapsed[i]).length - 1);
+
+export function linesOf(
+  sizes: readonly number[],
+  collapsed: readonly boolean[],
+  gap: number,
+  available: number,
+  align: string,
+): Lines {
+  const shown = sizes.filter((_, i) => !collapsed[i]).length;
+  const used = lengthOf(sizes, collapsed, gap);
+  const spare = Number.isNaN(available) ? 0 : available - used;
+  const { offset, between } = distribute(stretches(plain(align)) ? 'start' : align, spare, shown);
+  let at = offset;
+  let any = false;
+  const starts = sizes.map((size, i) => {
+    if (collapsed[i]) return at;
+    if (any) at += gap + between;
+    any = true;
+    const start = at;
+    at += size;
+    return start;
+  });
+  return { starts, sizes, total: used };
+}

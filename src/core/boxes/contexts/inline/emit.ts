@@ -1,0 +1,156 @@
+import type { Box } from '../../box.js';
+import type { Fragment, OutOfFlow, Placed } from '../../fragment.js';
+import type { Layout } from '../../layout.js';
+import { paragraphOf } from './items.js';
+import type { Line } from './lines.js';
+import { separatorsIn } from './pieces.js';
+import { placeLine } from './place.js';
+import { styleInFirstLine } from './first-line.js';
+import { type InlineSpace, fromAtomics } from './space.js';
+
+export interface Running {
+  lined: boolean;
+  y: number;
+  baseline: number | null;
+  lastBaseline: number | null;
+  readonly children: Placed[];
+  readonly outOfFlow: OutOfFlow[];
+  open: readonly Box[];
+}
+
+/** A line that was taken, and the room it goes into. */
+export interface Emitting {
+  readonly container: Box;
+  readonly line: Line;
+  readonly room: { readonly left: number; readonly right: number };
+  readonly space: InlineSpace;
+  readonly layout: Layout;
+  readonly atomics: ReadonlyMap<Box, Fragment>;
+  /** The last line of its paragraph. */
+  readonly last: boolean;
+  /** The container whose first line it is and that line's style, where it has one of its own. */
+  readonly first: { readonly from: Box; readonly line: Box['style'] } | null;
+}
+
+/** Places a line and adds it to the run. @spec css-text-3 §6, css2 §9.4.2 */
+export function emit(emitting: Emitting, run: Running): void {
+  const { container, line, space, layout, atomics, first } = emitting;
+  const { left, expand, rtl } = alignLine(emitting);
+  const turned = container.mode === 'vertical-lr';
+  const placed = placeLine({
+    pieces: line.pieces,
+    container,
+    basis: space.width,
+    layout,
+    atomics,
+    styleOf: first ? (box) => styleInFirstLine(box, first.from, first.line) : (box) => box.style,
+    open: run.open,
+    trailing: true,
+    reordered: paragraphOf(first?.from ?? container, layout).levels !== null,
+    turned,
+    expand,
+  });
+  run.open = placed.open;
+  const upright = turned ? placed.children.map((c) => turnedOver(c, placed.height)) : placed.children;
+  const shown = line.visible ? upright : upright.map(flattened);
+  const holdsAtomics = line.pieces.some((piece) => piece.kind === 'atomic');
+  for (const { fragment, x, y } of shown) {
+    const at = { fragment, x: left + x, y: run.y + y };
+    run.children.push(at);
+    if (holdsAtomics) run.outOfFlow.push(...fromAtomics(at, null));
+  }
+  for (const entry of placed.outOfFlow) {
+    const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
+    const x = inline ? left + entry.x : rtl ? space.width : 0;
+    run.outOfFlow.push({
+      box: entry.box,
+      x: x + entry.offset.x,
+      y: run.y + (inline || !line.visible ? 0 : placed.height) + entry.offset.y,
+      alignX: (inline ? entry.backwards : rtl) ? 'end' : 'start',
+      alignY: 'start',
+      inlineContainer: entry.inlineContainer,
+    });
+  }
+  if (!line.visible) return;
+  run.lined = true;
+  run.baseline ??= run.y + placed.baseline;
+  run.lastBaseline = run.y + placed.baseline;
+  run.y += placed.height;
+  clearAfter(line, space, run);
+}
+
+/** Where a line begins, and how much wider its spaces get. @spec css-text-3 §6.1, §6.4 */
+function alignLine({ container, line, room, layout, last, first }: Emitting) {
+  const spare = room.right - room.left - line.width;
+  const free = Math.max(0, spare);
+  const align = alignment(container, paragraphOf(first?.from ?? container, layout).rtl, last || line.endsForced);
+  const spaces =
+    align !== 'justify'
+      ? 0
+      : line.pieces.reduce((n, p) => n + (p.kind === 'text' ? separatorsIn(p.text) : 0), 0) -
+        (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
+  const expand = spaces > 0 ? free / spaces : 0;
+  const rtl = container.style.direction === 'rtl';
+  // An overlong line sticks out at its end.
+  const over = rtl && spare < 0;
+  const slack = over ? spare : expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
+  return { left: room.left + slack, expand, rtl };
+}
+
+/** A forced break may clear floats. @spec css2 §9.5.2 */
+function clearAfter(line: Line, space: InlineSpace, run: Running): void {
+  const forced = line.pieces.findLast((piece) => piece.forced);
+  const clear = forced?.kind === 'break' ? forced.box.style.clear : 'none';
+  if (clear === 'none') return;
+  const bottom = space.floats.clearance(clear === 'inline-start' ? 'left' : clear === 'inline-end' ? 'right' : clear);
+  if (bottom !== null) run.y = Math.max(run.y, bottom - space.y);
+}
+
+/** On a line that is not made, inline boxes keep their place but have no height. @spec css2 §9.4.2 */
+function flattened(placed: Placed): Placed {
+  const { fragment } = placed;
+  return {
+    x: placed.x,
+    y: 0,
+    fragment: Object.freeze({
+      ...fragment,
+      height: 0,
+      children: fragment.children.map((c) => ({ ...flattened(c), x: c.x })),
+    }),
+  };
+}
+
+/** Where blocks stack from left to right, the upper side of vertical lines is the far one. @spec css-writing-modes-4 §6.2 */
+function turnedOver(placed: Placed, height: number): Placed {
+  const { fragment } = placed;
+  const inline = fragment.kind === 'box' && fragment.box.outer === 'inline';
+  const inner = inline
+    ? Object.freeze({ ...fragment, children: fragment.children.map((c) => turnedOver(c, fragment.height)) })
+    : fragment;
+  return { fragment: inner, x: placed.x, y: height - placed.y - fragment.height };
+}
+
+/** @spec css-text-3 §7.1 */
+function alignment(container: Box, rtl: boolean, last: boolean): 'left' | 'right' | 'center' | 'justify' {
+  const { textAlign, textAlignLast } = container.style;
+  const start = rtl ? 'right' : 'left';
+  const value =
+    last && textAlignLast !== 'auto' ? textAlignLast : last && textAlign === 'justify' ? 'start' : textAlign;
+  switch (value) {
+    case 'left':
+    case '-webkit-left':
+      return 'left';
+    case 'right':
+    case '-webkit-right':
+      return 'right';
+    case 'center':
+    case '-webkit-center':
+      return 'center';
+    case 'justify':
+      return 'justify';
+    case 'end':
+      return start === 'left' ? 'right' : 'left';
+    default:
+      return start;
+  }
+}

@@ -1,0 +1,49 @@
+import type { ComputedStyle } from '../../../cascade/index.js';
+import { snap } from '../../fragment.js';
+import type { Layout } from '../../layout.js';
+import { faceOf, sizeOf } from './pieces.js';
+
+/** How far something reaches above and below a baseline, px. */
+export interface Extent {
+  readonly above: number;
+  readonly below: number;
+}
+
+/** Line height of a style in px. @spec css-inline-3 §5.1 */
+export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
+  const { lineHeight } = style;
+  if (lineHeight === 'normal') return faceOf(style, layout).lineHeight(sizeOf(style, layout));
+  // As browsers have it: lengths are rounded to the 64th, factors are cut.
+  return 'px' in lineHeight ? Math.round(lineHeight.px * 64) / 64 : snap(lineHeight.factor * style.fontSize + 1e-6);
+}
+
+/** Lines of vertical text share their middles. @spec css-inline-3 §4.1, css-writing-modes-4 §4.2 */
+export const isCentral = ({ writingMode, textOrientation }: ComputedStyle): boolean =>
+  writingMode.startsWith('vertical') && textOrientation !== 'sideways';
+
+export function contentExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
+  const face = faceOf(style, layout);
+  const size = sizeOf(style, layout);
+  const above = face.ascent(size);
+  const below = face.descent(size);
+  if (!isCentral(style)) return { above, below };
+  const half = (above + below) / 2;
+  return { above: half, below: half };
+}
+
+const struts = new WeakMap<ComputedStyle, { readonly metrics: Layout['metrics']; readonly strut: Extent }>();
+
+/** Content area with half the leading on each side; the upper half is rounded down, as browsers do. */
+export function leadedExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
+  let known = struts.get(style);
+  if (known?.metrics !== layout.metrics)
+    struts.set(style, (known = { metrics: layout.metrics, strut: findLeaded(style, layout) }));
+  return known.strut;
+}
+
+function findLeaded(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
+  const { above, below } = contentExtent(style, layout);
+  const spare = lineHeightOf(style, layout) - above - below;
+  const upper = Math.floor(spare / 2);
+  return { above: above + upper, below: below + spare - upper };
+}

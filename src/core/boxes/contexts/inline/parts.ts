@@ -1,0 +1,118 @@
+import { resolveLength } from '../../../css/index.js';
+import type { ComputedStyle } from '../../../cascade/index.js';
+import { hasInlineContent, isInFlow } from '../../box.js';
+import { makeFragment, snap, type Edges, type Fragment, type Placed } from '../../fragment.js';
+import type { Layout } from '../../layout.js';
+import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
+import { relativeOffset } from '../../used/relative.js';
+import { faceOf, sizeOf, type Piece } from './pieces.js';
+import { type Extent, lineHeightOf, contentExtent } from './extents.js';
+import type { Level, Open, Baselines, Part } from './levels.js';
+import type { LineInput } from './place.js';
+
+/** How far below its parent's baseline a level's own goes. @param extent of the level and what it holds */
+export function shiftFor(style: ComputedStyle, parent: ComputedStyle, extent: Extent, layout: Layout): number {
+  const value = style.verticalAlign;
+  if (typeof value !== 'string') return -snap(resolveLength(value, lineHeightOf(style, layout)));
+  const area = contentExtent(parent, layout);
+  switch (value) {
+    case 'sub':
+      return snap(parent.fontSize / 5 + 1);
+    case 'super':
+      return -snap(parent.fontSize / 3 + 1);
+    case 'middle':
+      return -snap(faceOf(parent, layout).xHeight(sizeOf(parent, layout)) / 2) + (extent.above - extent.below) / 2;
+    case 'text-top':
+      return extent.above - area.above;
+    case 'text-bottom':
+      return area.below - extent.below;
+    default:
+      return 0;
+  }
+}
+
+export function textPart(piece: Piece, x: number, width: number, level: Level, layout: Layout): Part {
+  const { above, below } = contentExtent(piece.box.style, layout);
+  const fragment = makeFragment({
+    kind: 'text',
+    box: piece.box,
+    width,
+    height: above + below,
+    text: piece.text,
+    baseline: above,
+  });
+  return { fragment: () => fragment, x, top: (baselines) => baselines(level) - above };
+}
+
+export function inlinePart(done: Open, width: number, right: boolean, { basis, layout, turned }: LineInput): Part {
+  const { above, below } = contentExtent(done.style, layout);
+  const { left } = done;
+  const only = (edges: Edges): Edges => ({
+    top: edges.top,
+    bottom: edges.bottom,
+    left: left ? edges.left : 0,
+    right: right ? edges.right : 0,
+  });
+  const margin = only(usedMargins(done.box, basis));
+  const border = only(usedBorder(done.box));
+  const padding = only(usedPadding(done.box, basis));
+  const rise = border.top + padding.top;
+  const x = done.startX + margin.left;
+  const offset = relativeOffset(done.box, basis, NaN);
+  const top = (baselines: Baselines) => baselines(done) - above - rise;
+  return {
+    x: x + offset.x,
+    top: (baselines) => top(baselines) + (turned ? -offset.y : offset.y),
+    fragment: (baselines) => {
+      const y = top(baselines);
+      return makeFragment({
+        box: done.box,
+        width: width - margin.left - margin.right,
+        height: rise + above + below + padding.bottom + border.bottom,
+        margin,
+        border,
+        padding,
+        baseline: rise + above,
+        children: done.children.map((part): Placed => ({
+          fragment: part.fragment(baselines),
+          x: part.x - x,
+          y: part.top(baselines) - y,
+        })),
+      });
+    },
+  };
+}
+
+/** Baseline of an atomic inline from its border-box top; null where it has none of its own. @spec css2 §10.8.1 (inline-block) */
+export function atomicBaseline(fragment: Fragment): number | null {
+  const { box } = fragment;
+  if (box.inner === 'replaced')
+    return box.element && /^(input|select|textarea)$/.test(box.element.tag) ? controlBaseline(fragment) : null;
+  if (
+    box.inner === 'flow' &&
+    !box.centred &&
+    (box.style.overflowX !== 'visible' || box.style.overflowY !== 'visible') &&
+    !/clip/.test(box.style.overflowX)
+  )
+    return null;
+  return box.inner === 'flow' && !box.centred ? lastLine(fragment) : fragment.baseline;
+}
+
+/** Baseline of the last line box in normal flow: lines inside tables are not. @spec css2 §10.8.1 */
+function lastLine(fragment: Fragment): number | null {
+  const { box, children } = fragment;
+  if (box.inner !== 'flow' || hasInlineContent(box) || box.frame !== box.mode) return fragment.lastBaseline;
+  for (let i = children.length - 1; i >= 0; i--) {
+    const { fragment: child, y } = children[i]!;
+    if (!isInFlow(child.box) || child.box.inner === 'table') continue;
+    const line = lastLine(child);
+    if (line !== null) return y + line;
+  }
+  return null;
+}
+
+function controlBaseline(fragment: Fragment): number {
+  const type = (fragment.box.element?.attributes.get('type') ?? 'text').toLowerCase();
+  if (type === 'checkbox' || type === 'radio') return fragment.height;
+  return fragment.baseline ?? fragment.height + fragment.margin.bottom;
+}

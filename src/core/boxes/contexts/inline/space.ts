@@ -1,0 +1,42 @@
+import type { Box } from '../../box.js';
+import { carriedFrom, type OutOfFlow, type Placed } from '../../fragment.js';
+import type { Floats } from '../floats.js';
+
+/** Where inline content is laid out: its content box inside the float context. */
+export interface InlineSpace {
+  readonly width: number;
+  readonly height: number;
+  readonly floats: Floats;
+  /** Content box's corner in the coordinates of the floats. */
+  readonly x: number;
+  readonly y: number;
+  /** Lays out a block-level box found among inline content; gives its fragment and place. */
+  readonly block: (
+    box: Box,
+    y: number,
+  ) => { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] };
+  /** Lays out a float and finds its place; the result is relative to the content box. */
+  readonly float: (box: Box, top: number) => Placed;
+}
+
+export interface InlineResult {
+  /** Relative to the content box. */
+  readonly children: readonly Placed[];
+  readonly height: number;
+  readonly baseline: number | null;
+  readonly lastBaseline: number | null;
+  readonly outOfFlow: readonly OutOfFlow[];
+  /** Whether any line box was made, be it of no height. */
+  readonly lined: boolean;
+}
+
+/** Absolute boxes inside the atomic inlines of a line; a positioned inline box around them is their containing block. */
+export function fromAtomics(placed: Placed, inside: Box | null): OutOfFlow[] {
+  const { fragment, x, y } = placed;
+  const { box } = fragment;
+  if (fragment.kind !== 'box') return [];
+  if (box.outer !== 'inline')
+    return carriedFrom(placed).map((entry) => ({ ...entry, inlineContainer: entry.inlineContainer ?? inside }));
+  const around = box.computed.position === 'static' ? inside : box;
+  return fragment.children.flatMap((child) => fromAtomics({ ...child, x: child.x + x, y: child.y + y }, around));
+}

@@ -1,0 +1,175 @@
+import { isLengthPercentage } from '../../css/index.js';
+import type { Box } from '../box.js';
+import type { Intrinsic, Layout } from '../layout.js';
+import { usedBorder, usedPadding } from '../used/edges.js';
+import { frameWidth, widthFor, type Frame } from '../used/sizes.js';
+import { tableGrid, type Cell, type TableGrid } from './table-grid.js';
+
+interface Columns {
+  readonly min: number[];
+  readonly max: number[];
+  /** Widths asked for, px. */
+  readonly fixed: (number | null)[];
+  readonly percent: (number | null)[];
+}
+
+export const spacingOf = (box: Box): { x: number; y: number } => {
+  if (box.style.borderCollapse === 'collapse') return { x: 0, y: 0 };
+  const [x, y] = box.style.borderSpacing;
+  return { x: x.px, y: y.px };
+};
+
+const widthOfCell = (cell: Cell) => (cell.box.anonymous ? 'auto' : cell.box.style.width);
+
+/** Widths a cell asks of its columns: its content decides the least, a fixed width only the rest. @spec css-tables-3 §3.8.1 */
+function cellSizes({ box }: Cell, layout: Layout): Intrinsic {
+  if (box.anonymous) return layout.contribution(box);
+  const frame: Frame = { border: usedBorder(box), padding: usedPadding(box, 0) };
+  const intrinsic = layout.intrinsic(box);
+  const extra = frameWidth(frame);
+  const { style } = box;
+  const read = (value: typeof style.width) => widthFor(box, value, NaN, NaN, frame, () => intrinsic);
+  const low = read(style.minWidth) ?? 0;
+  const high = read(style.maxWidth) ?? Infinity;
+  const min = Math.max(low, intrinsic.min + extra);
+  const asked = read(style.width);
+  return { min, max: Math.max(min, Math.min(high, asked ?? intrinsic.max + extra)) };
+}
+
+/** Column widths the cells ask for. @spec css-tables-3 §3.8 */
+export function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: number, layout: Layout): Columns {
+  const zeros = () => new Array<number>(grid.columns).fill(0);
+  const nothing = () => new Array<number | null>(grid.columns).fill(null);
+  const columns: Columns = { min: zeros(), max: zeros(), fixed: nothing(), percent: nothing() };
+  grid.columnBoxes.forEach((box, i) => {
+    const width = box?.style.width;
+    if (width === undefined || typeof width === 'string' || !isLengthPercentage(width)) return;
+    if (width.percent > 0) columns.percent[i] = width.percent;
+    else columns.fixed[i] = width.px;
+  });
+  const cells = grid.rows.slice(0, fixedLayout ? 1 : undefined).flatMap((row) => row.cells);
+  for (const cell of cells.filter((c) => c.columnSpan === 1)) {
+    const i = cell.column;
+    const size = cellSizes(cell, layout);
+    columns.min[i] = Math.max(columns.min[i]!, size.min);
+    columns.max[i] = Math.max(columns.max[i]!, size.max);
+    const width = widthOfCell(cell);
+    if (typeof width === 'string' || !isLengthPercentage(width)) continue;
+    if (width.percent > 0) columns.percent[i] = Math.max(columns.percent[i] ?? 0, width.percent);
+    else columns.fixed[i] = Math.max(columns.fixed[i] ?? 0, fixedLayout ? outerWidthOf(cell, width.px) : size.max);
+  }
+  for (const cell of cells.filter((c) => c.columnSpan > 1))
+    if (fixedLayout) shareFixed(cell, columns, spacing);
+    else spread(cell, columns, spacing, layout);
+  return columns;
+}
+
+const outerWidthOf = ({ box }: Cell, width: number): number =>
+  box.style.boxSizing === 'border-box'
+    ? width
+    : width + frameWidth({ border: usedBorder(box), padding: usedPadding(box, 0) });
+
+/** Under fixed layout a spanning cell of the first row gives each of its columns an equal part. */
+function shareFixed(cell: Cell, columns: Columns, spacing: number): void {
+  const width = widthOfCell(cell);
+  if (typeof width === 'string' || !isLengthPercentage(width)) return;
+  const n = cell.columnSpan;
+  for (let i = cell.column; i < cell.column + n; i++) {
+    if (columns.fixed[i] !== null || columns.percent[i] !== null) continue;
+    if (width.percent > 0) columns.percent[i] = width.percent / n;
+    else columns.fixed[i] = Math.max(0, (outerWidthOf(cell, width.px) - spacing * (n - 1)) / n);
+  }
+}
+
+/** A spanning cell widens its columns in proportion to what they have. */
+function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): void {
+  const indexes = Array.from({ length: cell.columnSpan }, (_, i) => cell.column + i).filter(
+    (i) => i < columns.min.length,
+  );
+  const size = cellSizes(cell, layout);
+  for (const key of ['min', 'max'] as const) {
+    const have = indexes.reduce((sum, i) => sum + columns[key][i]!, 0) + spacing * (indexes.length - 1);
+    const extra = size[key] - have;
+    if (extra <= 0) continue;
+    const weights = indexes.map((i) => columns.max[i]! || 1);
+    const total = weights.reduce((a, b) => a + b, 0);
+    indexes.forEach((i, n) => (columns[key][i] = columns[key][i]! + (extra * weights[n]!) / total));
+  }
+}
+
+export const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
+
+export function tableIntrinsic(box: Box, layout: Layout): Intrinsic {
+  const grid = tableGrid(box);
+  const spacing = spacingOf(box).x;
+  const columns = measureColumns(grid, false, spacing, layout);
+  const gaps = grid.columns > 0 ? spacing * (grid.columns + 1) : 0;
+  // Captions stand outside the borders of the table.
+  const around = frameWidth({ border: usedBorder(box), padding: usedPadding(box, 0) });
+  const captions = Math.max(0, ...grid.captions.map((c) => layout.contribution(c).min - around));
+  const max = columns.max.map((value, i) => Math.max(value, columns.fixed[i] ?? 0));
+  const needed = Math.max(0, ...max.map((value, i) => (columns.percent[i] ? value / (columns.percent[i]! / 100) : 0)));
+  return {
+    min: Math.max(sum(columns.min) + gaps, captions),
+    max: Math.max(sum(max) + gaps, captions, Math.min(needed + gaps, 1e6)),
+  };
+}
+
+/** Distributes a table's width over its columns. @spec css-tables-3 §3.9, css2 §17.5.2 */
+export function columnWidths(columns: Columns, available: number, fixedLayout: boolean): number[] {
+  return fixedLayout ? fixedWidths(columns, available) : automaticWidths(columns, available);
+}
+
+/** @spec css2 §17.5.2.1 */
+function fixedWidths({ min, percent, fixed }: Columns, available: number): number[] {
+  const widths = min.map((_, i) => (percent[i] !== null ? (available * percent[i]!) / 100 : (fixed[i] ?? 0)));
+  const spare = available - sum(widths);
+  if (spare <= 0) return widths;
+  const autos = widths.flatMap((_, i) => (percent[i] === null && fixed[i] === null ? [i] : []));
+  if (autos.length > 0) for (const i of autos) widths[i] = widths[i]! + spare / autos.length;
+  else {
+    const total = sum(widths);
+    widths.forEach((w, i) => (widths[i] = w + (total > 0 ? (spare * w) / total : spare / widths.length)));
+  }
+  return widths;
+}
+
+/** Between two of four guesses: minimum, with percentages, with fixed widths, with all content on one line. */
+function automaticWidths(columns: Columns, available: number): number[] {
+  const { min, max, percent, fixed } = columns;
+  const share = (i: number) => Math.max(min[i]!, (available * percent[i]!) / 100);
+  const widest = (i: number) => Math.max(min[i]!, max[i]!, fixed[i] ?? 0);
+  const guesses = [
+    min.map((w) => w),
+    min.map((w, i) => (percent[i] !== null ? share(i) : w)),
+    min.map((w, i) => (percent[i] !== null ? share(i) : fixed[i] !== null ? Math.max(w, fixed[i]!) : w)),
+    min.map((_, i) => (percent[i] !== null ? share(i) : widest(i))),
+  ];
+  if (available <= sum(guesses[0]!)) return guesses[0]!;
+  for (let k = 1; k < guesses.length; k++) {
+    const [low, high] = [guesses[k - 1]!, guesses[k]!];
+    const [from, to] = [sum(low), sum(high)];
+    if (available > to) continue;
+    const part = to > from ? (available - from) / (to - from) : 0;
+    return low.map((w, i) => w + (high[i]! - w) * part);
+  }
+  return withSpare(columns, guesses[3]!, available - sum(guesses[3]!));
+}
+
+/** Room beyond all content goes first to columns nothing constrains. @spec css-tables-3 §3.9.1 */
+function withSpare({ max, percent, fixed }: Columns, widths: number[], spare: number): number[] {
+  const all = widths.map((_, i) => i);
+  const free = all.filter((i) => percent[i] === null && fixed[i] === null);
+  const groups: readonly (readonly [readonly number[], (i: number) => number])[] = [
+    [free.filter((i) => max[i]! > 0), (i) => max[i]!],
+    [free, () => 1],
+    [all.filter((i) => percent[i] === null && widths[i]! > 0), (i) => widths[i]!],
+    [all.filter((i) => (percent[i] ?? 0) > 0), (i) => percent[i]!],
+    [all, () => 1],
+  ];
+  const [targets, weight] = groups.find(([list]) => list.length > 0) ?? [[], () => 1];
+  const total = sum(targets.map(weight));
+  const out = [...widths];
+  for (const i of targets) out[i] = out[i]! + (spare * weight(i)) / total;
+  return out;
+}

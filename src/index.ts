@@ -1,0 +1,161 @@
+/**
+ * Rope Ladder as a library: pages are opened once and looked at as often as wanted. Lengths are CSS px; results are
+ * plain frozen data. Wrong arguments throw ArgumentError, pages that cannot be read SourceError; both have a `remedy`.
+ */
+import { shippedOutlines } from './sources/index.js';
+import { drawSheet, type MarkName } from './formats/index.js';
+import {
+  ArgumentError,
+  auditPage,
+  checkWidth,
+  deepFreeze,
+  describeMenus,
+  framesOf,
+  ladderOf,
+  longhandsNamed,
+  measurePage,
+  poseAfter,
+  why as whyOf,
+  type AuditedMenu,
+  type AuditOptions,
+  type AuditResult,
+  type ElementNode,
+  type LadderResult,
+  type Measured,
+  type Move,
+  type Page,
+  type WhyResult,
+} from './core/index.js';
+
+export { loadFile as openFile, loadText as openText, SourceError, type FileOptions } from './sources/index.js';
+export {
+  ArgumentError,
+  CHECKS,
+  openPage,
+  openPageNow,
+  type AuditedMenu,
+  type AuditOptions,
+  type AuditResult,
+  type Check,
+  type Finding,
+  type LadderResult,
+  type Measured,
+  type Move,
+  type OpenOptions,
+  type Page,
+  type PageText,
+  type Reader,
+  type WhyResult,
+} from './core/index.js';
+
+/** Narrowest and widest width that is looked at, and the height of the screen. */
+export interface View {
+  readonly from?: number;
+  readonly to?: number;
+  /** These widths only. */
+  readonly at?: readonly number[];
+  readonly height?: number;
+}
+
+const FROM = 320;
+const TO = 1920;
+const HEIGHT = 800;
+
+function viewOf({ from = FROM, to = TO, height = HEIGHT, at }: View) {
+  for (const [name, value] of [
+    ['from', from],
+    ['to', to],
+    ['height', height],
+  ] as const)
+    checkWidth(name, value);
+  if (from > to) throw new ArgumentError(`from ${from} is wider than to ${to}`, 'Swap the two.');
+  if (at?.length === 0) throw new ArgumentError('at names no width', 'Name at least one, such as 375.');
+  for (const width of at ?? []) checkWidth('at', width);
+  return { from, to, height, at: at ?? null };
+}
+
+/** Everything an audit finds: at every rung, in every pose and state the checks ask for. */
+export const audit = (page: Page, options: Partial<AuditOptions> = {}): AuditResult =>
+  deepFreeze(auditPage(page, options));
+
+/** The engine's raw model of a page at some widths: boxes, computed styles, names, roles, keyboard order. */
+export function measure(page: Page, widths: readonly number[], height = HEIGHT): Measured {
+  if (widths.length === 0) throw new ArgumentError('widths names no width', 'Name at least one, such as 375.');
+  for (const width of [...widths, height]) checkWidth('widths', width);
+  return deepFreeze(measurePage(page, widths, height));
+}
+
+/** The menus of a page, their items and toggles. */
+export const menus = (page: Page): readonly AuditedMenu[] => deepFreeze(describeMenus(page));
+
+/** The width bands of a page, what begins each, and the form every menu takes in it. */
+export const rungs = (page: Page, view: View = {}): LadderResult => deepFreeze(ladderOf(page, viewOf(view)));
+
+/** One element by a selector. Throws ArgumentError where nothing matches. */
+function oneOf(page: Page, selector: string): ElementNode {
+  const [found] = page.find(selector);
+  if (!found) throw new ArgumentError(`nothing on ${page.name} matches “${selector}”`, 'Check the selector.');
+  return found;
+}
+
+/** A move by selector: `{ by: 'hover', on: '#fares' }`. */
+export interface MoveOn {
+  readonly by: Move['by'];
+  readonly on: string;
+}
+
+const poseOf = (page: Page, moves: readonly MoveOn[]) =>
+  poseAfter(
+    page.document,
+    moves.map(({ by, on }): Move => ({ by, element: oneOf(page, on) })),
+  );
+
+/** Which declaration decides a longhand of an element at each width, and why the others do not. */
+export function why(
+  page: Page,
+  selector: string,
+  property: string,
+  view: View & { readonly moves?: readonly MoveOn[] } = {},
+): WhyResult {
+  const [longhand, ...more] = longhandsNamed(property);
+  if (longhand !== property || more.length > 0)
+    throw new ArgumentError(
+      longhand === undefined ? `there is no property “${property}”` : `“${property}” stands for several properties`,
+      longhand === undefined ? 'Check its spelling.' : `Ask for one of ${[longhand, ...more].join(', ')}.`,
+    );
+  const { moves = [] } = view;
+  const poseText = moves.map(({ by, on }) => `${by}:${on}`).join(' ') || 'closed';
+  return deepFreeze(
+    whyOf(page, oneOf(page, selector), property, { ...viewOf(view), pose: poseOf(page, moves), poseText }),
+  );
+}
+
+/** A drawing of a page's menus, as SVG. */
+export interface Drawn {
+  readonly svg: string;
+  readonly width: number;
+  readonly height: number;
+}
+
+/** Draws the menus as visitors see them: a contact sheet of every look, or single widths and poses. */
+export async function draw(
+  page: Page,
+  view: View & { readonly moves?: readonly MoveOn[]; readonly marks?: readonly MarkName[] } = {},
+): Promise<Drawn> {
+  const { at, ...rest } = viewOf(view);
+  const { moves = [], marks = [] } = view;
+  const name = moves.map(({ by, on }) => `${by}:${on}`).join(' ');
+  const frames = framesOf(page, {
+    ...rest,
+    region: 'menu',
+    ...(at ? { widths: at } : {}),
+    ...(moves.length > 0 ? { pose: { state: poseOf(page, moves), name } } : {}),
+  });
+  const { svg, width, height } = drawSheet(
+    page,
+    frames,
+    { marks, pins: () => [], legend: [] },
+    await shippedOutlines(),
+  );
+  return Object.freeze({ svg, width, height });
+}
