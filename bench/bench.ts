@@ -10,6 +10,7 @@ import safeParse from 'postcss-safe-parser';
 import { auditPage, openPageNow, setting } from '../src/core/index.js';
 import type { SheetCache } from '../src/core/sheets/index.js';
 import { loadFile } from '../src/sources/index.js';
+import { linkCosts } from './links.js';
 import { inTurn, median } from './run.js';
 
 const PAGE = 'demo/launched/index.html';
@@ -153,3 +154,4 @@ await wholeProcess();
 await warm();
 await cascade();
 await layout();
+linkCosts();

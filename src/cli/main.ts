@@ -1,6 +1,6 @@
 import { createRequire } from 'node:module';
-import yargs from 'yargs';
-import { ArgumentError } from '../core/index.js';
+import yargs, { type Argv } from 'yargs';
+import { ArgumentError, nearest } from '../core/index.js';
 import { FormatError } from '../formats/index.js';
 import { SourceError } from '../sources/index.js';
 import { auditCommand } from './commands/audit.js';
@@ -9,7 +9,7 @@ import { drawCommand } from './commands/draw.js';
 import { measureCommand } from './commands/measure.js';
 import { rungsCommand } from './commands/rungs.js';
 import { whyCommand } from './commands/why.js';
-import { EXIT, UsageError } from './errors.js';
+import { EXIT, sentence, UsageError } from './errors.js';
 import { finish } from './finish.js';
 import { STANDARD_INPUT } from './options.js';
 import { runPending } from './work.js';
@@ -38,8 +38,8 @@ async function main(words: readonly string[]): Promise<void> {
     .completion('completion', 'Print a completion script for your shell')
     .wrap(Math.min(100, process.stdout.columns ?? 100))
     .exitProcess(false)
-    .fail((message, error) => {
-      throw error ?? new UsageError(message ?? 'wrong use', 'See rope-ladder --help.');
+    .fail((message, error, asked) => {
+      throw error ?? misused(message, asked);
     });
   try {
     await parser.parseAsync();
@@ -47,6 +47,24 @@ async function main(words: readonly string[]): Promise<void> {
   } catch (error) {
     report(error);
   }
+}
+
+const COMMANDS = [auditCommand, measureCommand, rungsCommand, whyCommand, drawCommand, checksCommand].map(
+  ({ command }) => String(command).split(' ')[0]!,
+);
+
+/** What to say of words the parser does not take, with the nearest command or option it knows. */
+function misused(message: string | undefined, asked: Argv): UsageError {
+  const [word] = /^Unknown arguments?: (.+)$/.exec(message ?? '')?.[1]?.split(', ') ?? [];
+  if (word === undefined) return new UsageError(message ?? 'wrong use', 'See rope-ladder --help.');
+  const [command] = nearest(word, COMMANDS);
+  if (command !== undefined) return new UsageError(`there is no command “${word}”`, `Did you mean ${command}?`);
+  let help = '';
+  asked.showHelp((text) => (help += text));
+  const known = [...help.matchAll(/--([a-z][a-z-]+)/g)].map((found) => found[1]!);
+  const [near] = nearest(word.replace(/^-+/, ''), known);
+  if (near !== undefined) return new UsageError(`there is no option --${word}`, `Did you mean --${near}?`);
+  return new UsageError(message!, 'See rope-ladder --help.');
 }
 
 function report(error: unknown): void {
@@ -66,11 +84,6 @@ function report(error: unknown): void {
   if (process.env.ROPE_LADDER_DEBUG) process.stderr.write(`${(error as Error).stack}\n`);
   else process.stderr.write('Set ROPE_LADDER_DEBUG=1 to see where.\n');
   finish(EXIT.unaudited);
-}
-
-function sentence(text: string): string {
-  const trimmed = text.trim();
-  return `${trimmed.charAt(0).toUpperCase()}${trimmed.slice(1)}${/[.!?]$/.test(trimmed) ? '' : '.'}`;
 }
 
 process.stdout.on('error', (error: NodeJS.ErrnoException) => {

@@ -8,6 +8,7 @@ const WIDTH_CAP = 10_000;
 
 /** Whole px from text such as `375` or `320,768`. */
 export function parseWidths(given: readonly (string | number)[], option: string): readonly number[] {
+  if (given.length === 0) throw new UsageError(`${option} names no width`, `For example ${option} 375.`);
   return given
     .flatMap((part) => String(part).split(','))
     .map((text) => {

@@ -31,5 +31,7 @@ export const sourceOptions = ({ root, font }: SourceArguments) => ({
 /** Reads the page a reading command names. */
 export async function readPage(name: string, args: SourceArguments): Promise<Page> {
   const options = sourceOptions(args);
+  if (name === STANDARD_INPUT && process.stdin.isTTY)
+    process.stderr.write('Reading the page from the terminal; end it with Ctrl-D.\n');
   return name === STANDARD_INPUT ? loadStream(process.stdin, options) : loadFile(name, options);
 }

@@ -1,6 +1,6 @@
-import { existsSync } from 'node:fs';
-import { dirname, extname } from 'node:path';
-import writeFileAtomic from 'write-file-atomic';
+import { accessSync, constants, existsSync, statSync } from 'node:fs';
+import { rename, rm, writeFile } from 'node:fs/promises';
+import { dirname, extname, join } from 'node:path';
 import type { AuditResult } from '../core/index.js';
 import { toJson } from './json.js';
 
@@ -8,9 +8,14 @@ export type Format = (results: readonly AuditResult[]) => string;
 
 const FORMATS: Readonly<Record<string, Format>> = { '.json': toJson };
 
-/** A file name whose ending names no format. */
+/** An output that cannot be written: its ending names no format, or its place takes no file. */
 export class FormatError extends Error {
-  readonly remedy = `Endings known so far: ${Object.keys(FORMATS).join(', ')}.`;
+  constructor(
+    message: string,
+    readonly remedy = `Endings known so far: ${Object.keys(FORMATS).join(', ')}.`,
+  ) {
+    super(message);
+  }
 }
 
 /** The format a file's ending asks for. */
@@ -21,9 +26,43 @@ export function formatFor(file: string): Format {
   return format;
 }
 
-/** Writes a file whole or not at all. */
-export async function writeWhole(file: string, content: string | Uint8Array): Promise<void> {
+/** Throws FormatError where a file could not be written, before any work is done for it. */
+export function checkWritable(file: string): void {
   const folder = dirname(file);
-  if (!existsSync(folder)) throw new FormatError(`the folder ${folder} does not exist, so ${file} was not written`);
-  await writeFileAtomic(file, typeof content === 'string' ? content : Buffer.from(content));
+  if (!existsSync(folder))
+    throw new FormatError(`the folder ${folder} does not exist`, `Make it first, then ${file} can be written.`);
+  if (existsSync(file) && statSync(file).isDirectory())
+    throw new FormatError(`${file} is a folder`, `Name a file in it, such as ${join(file, 'audit.json')}.`);
+  try {
+    accessSync(existsSync(file) ? file : folder, constants.W_OK);
+  } catch {
+    throw new FormatError(`${file} cannot be written`, 'Check the permissions of the file and its folder.');
+  }
+}
+
+const REASONS: Readonly<Record<string, string>> = {
+  ENOSPC: 'the disk is full',
+  EDQUOT: 'there is no room left for you on the disk',
+  EROFS: 'the disk is read-only',
+  EACCES: 'its place may not be written to',
+  EPERM: 'its place may not be written to',
+  EISDIR: 'it is a folder',
+};
+
+/** Writes a file whole or not at all. Throws FormatError where that fails. */
+export async function writeWhole(file: string, content: string | Uint8Array): Promise<void> {
+  checkWritable(file);
+  const beside = `${file}.${process.pid}.part`;
+  try {
+    // A file beside it takes its place once all is there: a full disk leaves the old one as it was.
+    await writeFile(beside, content, { flush: true });
+    await rename(beside, file);
+  } catch (error) {
+    await rm(beside, { force: true });
+    const { code = '', message } = error as NodeJS.ErrnoException;
+    throw new FormatError(
+      `${file} was not written: ${REASONS[code] ?? message}`,
+      'Nothing of it is left behind; make room or choose another place.',
+    );
+  }
 }

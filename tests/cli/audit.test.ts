@@ -1,7 +1,9 @@
 import { CHECKS } from '../../src/core/index.js';
-import { existsSync, readdirSync, readFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { auditModel } from '../../src/formats/schema.js';
+import { spawnSync } from 'node:child_process';
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { join, resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
+import { auditModel, type AuditModel } from '../../src/formats/schema.js';
 import { Site } from '../support/command.js';
 
 const MENU =
@@ -18,6 +20,11 @@ const site = new Site({
   'lost.html': page('a{color:#111;display:inline-block;padding:8px}').replace('site.css', 'nowhere.css'),
   'broken.html': page('a{color:#111;display:inline-block;padding:8px} @media (((( { p { color'),
   'hostile.html': page('a{color:#aaa}', MENU.replace('Home', 'Ho\u001b[31mme\u0007')),
+  'odd.html': page('a{color:#111;display:inline-block;padding:8px}', MENU.replace('Home', 'Ho\0me')).replace(
+    'site.css',
+    'data:text/css;base64,%%%',
+  ),
+  'folder.json/keep.txt': 'a folder',
   'site.css': 'body { margin: 0; font: 16px/24px Arial }',
   'sub/deep.html': page('a{color:#111;display:inline-block;padding:8px}').replace('site.css', '/site.css'),
 });
@@ -98,13 +105,20 @@ describe('exit codes and --fail-on', () => {
 describe('wrong use', () => {
   test.each<[string[], RegExp]>([
     [[], /Name a command/],
-    [['aduit', 'clean.html'], /Unknown (argument|command)/],
+    [['aduit', 'clean.html'], /There is no command “aduit”\. Did you mean audit\?/],
+    [['audit', 'clean.html', '--onyl', 'text-contrast'], /There is no option --onyl\. Did you mean --only\?/],
+    [['audit', 'clean.html', '--at'], /--at names no width.*--at 375/s],
+    [['audit', 'clean.html', '--at', ''], /--at takes whole px.*not “”/s],
+    [['audit', 'clean.html', '--only', ','], /--only names no check/],
+    [['audit', 'clean.html', '--only', 'text-contrst'], /no check “text-contrst”.*Did you mean text-contrast\?/s],
+    [['audit', 'clean.html', '--write', 'sub'], /no format is known for “sub”/i],
+    [['audit', 'clean.html', '--write', 'folder.json'], /folder\.json is a folder.*folder\.json\/audit\.json/s],
     [['audit'], /Not enough non-option arguments/],
     [['audit', 'clean.html', '--nonsense'], /Unknown argument: nonsense/],
     [['audit', 'clean.html', '--at', 'wide'], /--at takes whole px.*not “wide”.*For example/s],
     [['audit', 'clean.html', '--at', '0'], /--at takes whole px/],
     [['audit', 'clean.html', '--from', '900', '--to', '400'], /--from 900 is wider than --to 400/],
-    [['audit', 'clean.html', '--only', 'contrast'], /there is no check “contrast”.*text-contrast/is],
+    [['audit', 'clean.html', '--only', 'contrast'], /there is no check “contrast”.*(text|control)-contrast/is],
     [['audit', 'clean.html', '--level', 'B'], /Invalid values/],
     [['audit', 'clean.html', '--write', 'out.docx'], /no format is known for “out.docx”.*\.json/is],
     [['audit', 'clean.html', '--write', 'no/such/folder/out.json'], /folder .* does not exist/],
@@ -123,12 +137,39 @@ describe('pages that cannot be read', () => {
     ['gone.html', /gone\.html does not exist.*Check the path/s],
     ['empty.html', /empty\.html is empty/],
     ['picture.html', /picture\.html is not a text file/],
-    ['sub', /sub is a folder.*sub\/index\.html/s],
+    ['sub', /sub is a folder.*sub\/index\.html/is],
   ])('%s', (name, message) => {
     const { code, err } = site.run(['audit', name]);
     expect(code).toBe(3);
     expect(err).toMatch(message);
     expect(err).not.toMatch(/\n\s+at /);
+  });
+
+  test('a missing page names those beside it', () => {
+    expect(site.run(['audit', 'clena.html']).err).toContain('Beside it there is clean.html');
+  });
+
+  test('standard input without end is given up', () => {
+    const { code, err } = site.run(['audit', '-'], { input: '<p>x'.repeat(9_000_000) });
+    expect(code).toBe(3);
+    expect(err).toMatch(/standard input is larger than 32 MB or does not end/i);
+  });
+
+  test('null characters and malformed addresses are no obstacle', () => {
+    const { code, out } = site.run(['audit', 'odd.html', '--json']);
+    expect(code).toBe(0);
+    const [page] = (JSON.parse(out) as AuditModel).pages;
+    expect(page!.limits.map((l) => l.subject)).toEqual(
+      expect.arrayContaining(['null characters in the page', 'sheet data:text/css;base64,%%%']),
+    );
+  });
+
+  test('several pages end with one summary over all', () => {
+    const { out } = site.run(['audit', 'pale.html', 'clean.html', 'gone.html']);
+    expect(out.trimEnd().split('\n').at(-1)).toBe(
+      'All pages  3 pages: 1 with findings, 1 without, 1 could not be audited. 1 finding: 1 hinders.',
+    );
+    expect(site.run(['audit', 'clean.html']).out).not.toContain('All pages');
   });
 
   test('the others are audited all the same', () => {
@@ -171,6 +212,50 @@ describe('--json and --write', () => {
     expect(err).toContain('Written: result.json');
     expect(auditModel.parse(JSON.parse(readFileSync(join(site.folder, 'result.json'), 'utf8'))).pages).toHaveLength(1);
     expect(readdirSync(site.folder).filter((name) => name.startsWith('result.json'))).toEqual(['result.json']);
+  });
+
+  test('a reader that leaves early is no error', () => {
+    const { status, stderr } = spawnSync(
+      'sh',
+      ['-c', `"${process.execPath}" "${resolve('dist/bin.js')}" audit pale.html --json | head -c 9`],
+      {
+        cwd: site.folder,
+        encoding: 'utf8',
+      },
+    );
+    expect(status).toBe(0);
+    expect(stderr).toBe('');
+  });
+
+  test('an output that fails is told, keeps the view and the other outputs, and leaves the old file', () => {
+    const old = join(site.folder, 'locked.json');
+    writeFileSync(old, 'old');
+    // A file where the part beside it would be written cannot be a folder: whoever may write everywhere meets it too.
+    const blocked = spawnSync(
+      process.execPath,
+      [
+        '--import',
+        pathToFileURL(resolve('tests/support/full-disk.mjs')).href,
+        resolve('dist/bin.js'),
+        'audit',
+        'pale.html',
+        '--write',
+        'locked.json',
+        '--write',
+        'free.json',
+      ],
+      {
+        cwd: site.folder,
+        encoding: 'utf8',
+        env: { ...process.env, FULL_FOR: 'locked.json' },
+      },
+    );
+    expect(blocked.status).toBe(2);
+    expect(blocked.stdout).toContain('menu-1');
+    expect(blocked.stderr).toMatch(/locked\.json was not written: the disk is full/);
+    expect(blocked.stderr).toContain('Written: free.json');
+    expect(readFileSync(old, 'utf8')).toBe('old');
+    expect(readdirSync(site.folder).filter((name) => name.endsWith('.part'))).toEqual([]);
   });
 
   test('nothing is written when the use is wrong', () => {

@@ -1,8 +1,7 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { auditPage, LEVELS, WEIGHTS, type AuditResult, type Level, type Weight } from '../../core/index.js';
-import { formatFor, writeWhole } from '../../formats/index.js';
-import { SourceError } from '../../sources/index.js';
-import { EXIT, type ExitCode } from '../errors.js';
+import { checkWritable, formatFor, FormatError, writeWhole } from '../../formats/index.js';
+import { EXIT, failureOf, sentence, type ExitCode, type Failure } from '../errors.js';
 import { finish } from '../finish.js';
 import { parseChecks, parseRange, parseWidth, parseWidths } from '../options.js';
 import { progressOn } from '../progress.js';
@@ -10,6 +9,7 @@ import { readPage, withSources, type SourceArguments } from '../source-options.j
 import { terminalOf } from '../terminal.js';
 import { later } from '../work.js';
 import { auditView } from '../views/audit.js';
+import { runSummary } from '../views/summary.js';
 
 interface AuditArguments extends SourceArguments {
   pages: string[];
@@ -61,9 +61,10 @@ const builder = (argv: Argv): Argv<AuditArguments> =>
 async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> {
   const options = readOptions(args);
   const outputs = (args.write ?? []).map((file) => ({ file, format: formatFor(file) }));
+  for (const { file } of outputs) checkWritable(file);
   const progress = await progressOn(process.stderr, args.quiet);
   const results: AuditResult[] = [];
-  const failures: SourceError[] = [];
+  const failures: Failure[] = [];
   for (const name of args.pages) {
     try {
       progress.say(`Reading ${name}`);
@@ -72,20 +73,41 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
         auditPage(page, { ...options, onCheck: (id, i, n) => progress.say(`${name}: ${id} (${i + 1} of ${n})`) }),
       );
     } catch (error) {
-      if (!(error instanceof SourceError)) throw error;
-      failures.push(error);
+      failures.push(failureOf(name, error));
     }
   }
   progress.stop();
-  for (const { file, format } of outputs) await writeWhole(file, format(results));
   const terminal = terminalOf(process.stdout, args.color, process.env);
-  const text = args.json
-    ? formatFor('.json')(results)
-    : results.map((result) => auditView(result, terminal)).join('\n');
-  process.stdout.write(text);
-  for (const { file } of outputs) process.stderr.write(`Written: ${file}\n`);
-  for (const failure of failures) process.stderr.write(`${failure.message}. ${failure.remedy}\n`);
-  finish(exitCode(results, failures.length > 0, args.failOn));
+  if (args.json) process.stdout.write(formatFor('.json')(results));
+  else {
+    process.stdout.write(results.map((result) => auditView(result, terminal)).join('\n'));
+    if (args.pages.length > 1) process.stdout.write(`\n${runSummary(results, failures.length, terminal)}\n`);
+  }
+  for (const { name, message, remedy } of failures)
+    process.stderr.write(
+      `${sentence(args.pages.length > 1 && !message.includes(name) ? `${name}: ${message}` : message)} ${remedy}\n`,
+    );
+  const unwritten = await writeAll(outputs, results);
+  finish(unwritten > 0 && failures.length === 0 ? EXIT.usage : exitCode(results, failures.length > 0, args.failOn));
+}
+
+/** Writes every output; one that fails is told and keeps no other from being written. Gives how many failed. */
+async function writeAll(
+  outputs: readonly { readonly file: string; readonly format: (results: readonly AuditResult[]) => string }[],
+  results: readonly AuditResult[],
+): Promise<number> {
+  let failed = 0;
+  for (const { file, format } of outputs) {
+    try {
+      await writeWhole(file, format(results));
+      process.stderr.write(`Written: ${file}\n`);
+    } catch (error) {
+      if (!(error instanceof FormatError)) throw error;
+      failed++;
+      process.stderr.write(`${sentence(error.message)} ${error.remedy}\n`);
+    }
+  }
+  return failed;
 }
 
 function readOptions(args: AuditArguments) {

@@ -4,15 +4,14 @@ import {
   compareText,
   formatPosition,
   printWidths,
-  WEIGHTS,
   type AuditedMenu,
   type AuditResult,
   type Finding,
   type Limit,
-  type Weight,
 } from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { indent, NO_LINES, PLAIN_STYLE, plural } from './layout.js';
+import { countedFindings, WEIGHT_PAINT } from './summary.js';
 
 type Paint = (text: string) => string;
 
@@ -90,12 +89,6 @@ function beginning({ starts }: AuditResult['rungs'][number], room: number): stri
   return short.length <= room ? short : `${condition.slice(0, Math.max(8, room - more.length - 1))}…${more}`;
 }
 
-const WEIGHT_PAINT: Readonly<Record<Weight, 'red' | 'yellow' | 'blue'>> = {
-  blocks: 'red',
-  hinders: 'yellow',
-  polish: 'blue',
-};
-
 function findingsParts(result: AuditResult, terminal: Terminal): string[] {
   const groups = new Map<string | null, Finding[]>();
   for (const finding of result.findings)
@@ -170,22 +163,8 @@ function limitsPart({ limits, crashed }: AuditResult, terminal: Terminal): strin
   return `${colours.bold('Not taken into account')}\n${lines.join('\n')}`;
 }
 
-function summary({ findings, checks, menus, rungs }: AuditResult, { colours, columns }: Terminal): string {
-  const faults = findings.filter((f) => f.verdict === 'fault');
-  const counted = WEIGHTS.map((weight) => ({ weight, count: faults.filter((f) => f.weight === weight).length })).filter(
-    ({ count }) => count > 0,
-  );
-  const looks = findings.length - faults.length;
-  const worded = counted.map(({ weight, count }) =>
-    colours[WEIGHT_PAINT[weight]](
-      `${count} ${weight === 'polish' ? 'to polish' : count === 1 ? weight : weight.replace(/s$/, '')}`,
-    ),
-  );
-  if (looks > 0) worded.push(colours.magenta(`${looks} to look at`));
-  const result =
-    worded.length > 0 ? `${plural(findings.length, 'finding')}: ${worded.join(', ')}.` : colours.green('No findings.');
-  return wrapAnsi(
-    `${colours.bold(result)} ${colours.dim(`${plural(checks.length, 'check')}, ${plural(menus.length, 'menu')}, ${plural(rungs.length, 'rung')}.`)}`,
-    columns,
-  );
+function summary({ findings, checks, menus, rungs }: AuditResult, terminal: Terminal): string {
+  const { colours, columns } = terminal;
+  const scope = `${plural(checks.length, 'check')}, ${plural(menus.length, 'menu')}, ${plural(rungs.length, 'rung')}.`;
+  return wrapAnsi(`${colours.bold(countedFindings(findings, terminal))} ${colours.dim(scope)}`, columns);
 }

@@ -1,4 +1,4 @@
-import { collapseSpace, textContent, type ElementNode } from '../html/index.js';
+import { collapseSpace, descendants, textContent, type ElementNode } from '../html/index.js';
 import type { Glance } from '../scene/index.js';
 import { isIconFont } from './icons.js';
 import { nameOf } from './name.js';
@@ -16,13 +16,40 @@ export function labelOf(element: ElementNode, view: Glance): string {
   return wordy ? clip(collapseSpace(textContent(element).replace(/[\ue000-\uf8ff]/g, ''))) : '';
 }
 
-/** How a sentence speaks of a control: `“Fares”`, or where a nameless one leads or stands. */
+/** What a control without a name is called in a sentence. */
+function kindOf(element: ElementNode, view: Glance): string {
+  const role = roleOf(element, view);
+  if (role === 'link' || element.tag === 'a') return 'link';
+  return role === 'generic' ? element.tag : role;
+}
+
+/** How a sentence speaks of a control: `“Fares”`, or by hidden words, or by where a nameless one leads or stands. */
 export function subjectOf(element: ElementNode, view: Glance): string {
-  const label = labelOf(element, view);
-  if (label !== '') return `“${label}”`;
+  const words = labelOf(element, view) || hiddenWords(element, view);
+  if (words !== '') return `“${words}”`;
+  const kind = kindOf(element, view);
   const href = element.attributes.get('href')?.trim();
-  if (href) return `The link without a name to ${clip(href)}`;
-  const named = element.id !== null ? `#${element.id}` : element.classes[0] ? `.${element.classes[0]}` : element.tag;
-  const kind = roleOf(element, view);
-  return `The ${kind === 'button' || kind === 'link' ? kind : element.tag} without a name (${named})`;
+  if (href && href !== '#') return `The ${kind} without a name to ${clip(href)}`;
+  return `The ${kind} without a name (${standsAt(element)})`;
+}
+
+/** Words of a control that do not show where it is looked at: they tell a reader which one is meant. */
+const hiddenWords = (element: ElementNode, view: Glance): string =>
+  isIconFont(view.style(element), view.metrics) ||
+  [...descendants(element)].some(
+    (e) =>
+      isIconFont(view.style(e), view.metrics) &&
+      textContent(e).trim() !== '' &&
+      textContent(e).trim() === textContent(element).trim(),
+  )
+    ? ''
+    : clip(collapseSpace(textContent(element).replace(/[\ue000-\uf8ff]/g, '')));
+
+/** The nearest id or class at or around an element. */
+function standsAt(element: ElementNode): string {
+  for (let e: ElementNode | null = element; e; e = e.parent) {
+    if (e.id !== null) return e === element ? `#${e.id}` : `in #${e.id}`;
+    if (e.classes[0] !== undefined) return e === element ? `.${e.classes[0]}` : `in .${e.classes[0]}`;
+  }
+  return element.tag;
 }

@@ -43,6 +43,8 @@ export class PageDraft {
     readonly options: PageOptions = {},
   ) {
     this.sheets = options.sheets ?? new Map();
+    if (text.html.includes('\0'))
+      this.limits.add('repaired', 'null characters in the page', 'they are dropped, as browsers do');
     this.document = parseHtml(new SourceText(text.name, text.html), {
       scripting: options.scripting ?? true,
       limits: this.limits,

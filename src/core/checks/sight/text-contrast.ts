@@ -71,13 +71,15 @@ const atRest = (control: Control, subject: Subject): Observation[] =>
 
 /** Hover and focus, where they change the text or what lies beneath it; what was wrong at rest is not told again. */
 function inStates(control: Control, subject: Subject): Observation[] {
-  const rest = new Set(atRest(control, subject).map(looks));
+  const [rest] = atRest(control, subject);
   return statesOf(control, subject).flatMap(({ state, scene }) =>
-    observe({ control, scene, state, level: subject.level }).filter((o) => !rest.has(looks(o)) && o.verdict !== 'look'),
+    observe({ control, scene, state, level: subject.level }).filter((o) => o.verdict !== 'look' && isNews(o, rest)),
   );
 }
 
-const looks = ({ data, message }: Observation): string => `${message} ${data.ink} ${data.ground} ${data.what}`;
+/** Whether a state stands out less than the control does at rest: otherwise mending that mends it too. */
+const isNews = ({ measured, needed }: Observation, rest: Observation | undefined): boolean =>
+  !rest?.measured || measured!.value / needed!.value < rest.measured.value / rest.needed!.value - 0.01;
 
 const LARGE = 24;
 const LARGE_BOLD = 18.66;
