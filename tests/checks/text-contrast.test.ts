@@ -285,6 +285,16 @@ describe('what text-contrast says', () => {
     expect(finding!.places).toHaveLength(2);
   });
 
+  test.each([
+    ['<a href=h><b>Home</b></a>', '“Home” is'],
+    ['<a href=h aria-label="Home page"><b>H</b></a>', '“H” in “Home page” is'],
+    ['<a href=h>Offers <b>new</b></a>', '“new” in “Offers new” is'],
+    ['<a href=h><img alt=Crest width=9 height=9> <b>Tidewrack</b></a>', '“Tidewrack” in “Crest Tidewrack” is'],
+  ])('the words that fail are the ones named: %s', (item, says) => {
+    const html = page('a{color:#222}b{color:#999;text-transform:uppercase}', `<li>${item}</li>${links('Fares')}`);
+    expect(auditText(html, { at: [1000], only: ['text-contrast'] }).findings[0]!.says).toContain(says);
+  });
+
   test('the remedy really passes', () => {
     for (const ink of ['#999', '#e08a3c', '#7fa3ae', '#f00', '#ff0']) {
       const better = /the text (#\w+)/.exec(audit(`a{color:${ink}}`)[0]!.mends)![1]!;

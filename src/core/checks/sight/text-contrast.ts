@@ -1,6 +1,7 @@
 import { figure, type State } from '../../findings/index.js';
 import { isIconFont, isPrivate } from '../../naming/index.js';
-import type { PaintItem } from '../../paint/index.js';
+import { collapseSpace, textContent } from '../../html/index.js';
+import { elementOf, type PaintItem } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Control } from '../shared/controls.js';
@@ -134,7 +135,7 @@ function failed(reading: Reading, { control, scene, state }: Standing, level: 'A
     state,
     message: `${remedy ? 'low' : 'hopeless'}${level === 'AAA' ? '-enhanced' : ''}`,
     data: {
-      subject: control.subject,
+      subject: wordsOf(reading, control),
       when: WHEN[state],
       ink: hexOf(reading.ink),
       ground: hexOf(reading.ground),
@@ -147,6 +148,14 @@ function failed(reading: Reading, { control, scene, state }: Standing, level: 'A
     needed: figure(reading.needed, ':1'),
     cause: inkCause(reading, remedy, scene),
   };
+}
+
+/** The words that stand out too little, and whose they are where that is called something else. */
+function wordsOf({ item }: Reading, control: Control): string {
+  const element = elementOf(item);
+  const words = element ? collapseSpace(textContent(element)) : '';
+  const same = words === '' || words.length > 60 || words.toLowerCase() === control.label.toLowerCase();
+  return same || control.label === '' ? control.subject : `“${words}” in ${control.subject}`;
 }
 
 const notTold = ({ what }: Unknown, { control, state }: Standing): Observation => ({
