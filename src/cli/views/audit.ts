@@ -58,18 +58,14 @@ function toggleName({ label, selector }: AuditedMenu['toggles'][number]): string
 function ladderPart({ menus, rungs }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
   if (menus.length === 0) return '';
-  const room = columns - 24 - menus.length * 12;
-  const wide = room >= 20;
   const form = (pair: readonly [string, string]) => (pair[0] === pair[1] ? pair[0] : `${pair[0]} → ${pair[1]}`);
-  const table = new Table({
-    head: ['px', ...menus.map((m) => m.id), ...(wide ? ['begins with'] : [])],
-    style: PLAIN_STYLE,
-    chars: NO_LINES,
-  });
-  for (const rung of rungs) {
-    const begins = wide ? [colours.dim(beginning(rung, room))] : [];
-    table.push([`${rung.from}–${rung.to}`, ...menus.map((m) => form(rung.forms[m.id]!)), ...begins]);
-  }
+  const head = ['px', ...menus.map((m) => m.id)];
+  const rows = rungs.map((rung) => [`${rung.from}–${rung.to}`, ...menus.map((m) => form(rung.forms[m.id]!))]);
+  const taken = head.map((title, i) => Math.max(title.length, ...rows.map((row) => row[i]!.length)) + 2);
+  const room = columns - taken.reduce((sum, wide) => sum + wide, 2);
+  const wide = room >= 20;
+  const table = new Table({ head: [...head, ...(wide ? ['begins with'] : [])], style: PLAIN_STYLE, chars: NO_LINES });
+  rungs.forEach((rung, i) => table.push([...rows[i]!, ...(wide ? [colours.dim(beginning(rung, room))] : [])]));
   return `${colours.bold('Ladder')}  ${colours.dim('the form each menu shows between two breakpoints')}\n${table
     .toString()
     .split('\n')
