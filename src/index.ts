@@ -2,6 +2,7 @@
  * Rope Ladder as a library: pages are opened once and looked at as often as wanted. Lengths are CSS px; results are
  * plain frozen data. Wrong arguments throw ArgumentError, pages that cannot be read SourceError; both have a `remedy`.
  */
+import { AUDIT, checkForm, DRAW, VIEW, WHY } from './arguments.js';
 import { shippedOutlines } from './sources/index.js';
 import { drawSheet, type MarkName } from './formats/index.js';
 import {
@@ -75,8 +76,10 @@ function viewOf({ from = FROM, to = TO, height = HEIGHT, at }: View) {
 }
 
 /** Everything an audit finds: at every rung, in every pose and state the checks ask for. */
-export const audit = (page: Page, options: Partial<AuditOptions> = {}): AuditResult =>
-  deepFreeze(auditPage(page, options));
+export function audit(page: Page, options: Partial<AuditOptions> = {}): AuditResult {
+  checkForm(AUDIT, options, 'audit');
+  return deepFreeze(auditPage(page, options));
+}
 
 /** The engine's raw model of a page at some widths: boxes, computed styles, names, roles, keyboard order. */
 export function measure(page: Page, widths: readonly number[], height = HEIGHT): Measured {
@@ -89,7 +92,10 @@ export function measure(page: Page, widths: readonly number[], height = HEIGHT):
 export const menus = (page: Page): readonly AuditedMenu[] => deepFreeze(describeMenus(page));
 
 /** The width bands of a page, what begins each, and the form every menu takes in it. */
-export const rungs = (page: Page, view: View = {}): LadderResult => deepFreeze(ladderOf(page, viewOf(view)));
+export function rungs(page: Page, view: View = {}): LadderResult {
+  checkForm(VIEW, view, 'rungs');
+  return deepFreeze(ladderOf(page, viewOf(view)));
+}
 
 /** One element by a selector. Throws ArgumentError where nothing matches. */
 function oneOf(page: Page, selector: string): ElementNode {
@@ -117,6 +123,7 @@ export function why(
   property: string,
   view: View & { readonly moves?: readonly MoveOn[] } = {},
 ): WhyResult {
+  checkForm(WHY, view, 'why');
   const [longhand, ...more] = longhandsNamed(property);
   if (longhand !== property || more.length > 0)
     throw new ArgumentError(
@@ -142,6 +149,7 @@ export async function draw(
   page: Page,
   view: View & { readonly moves?: readonly MoveOn[]; readonly marks?: readonly MarkName[] } = {},
 ): Promise<Drawn> {
+  checkForm(DRAW, view, 'draw');
   const { at, ...rest } = viewOf(view);
   const { moves = [], marks = [] } = view;
   const name = moves.map(({ by, on }) => `${by}:${on}`).join(' ');

@@ -263,6 +263,12 @@ const widestCharacter = (pieces: readonly Piece[], layout: Layout): number =>
 const breaksInside = ({ kind, box: { style } }: Piece): boolean =>
   kind === 'text' && (style.overflowWrap === 'anywhere' || style.wordBreak === 'break-word') && wraps(style);
 
+/** What a line loses at its end: preserved spaces hang only where they do not fit, and here everything does. */
+function lostAtEnd(pieces: readonly Piece[], start: number, end: number): number {
+  const last = pieces[end - 1];
+  return last?.kind === 'text' && hangsSpaces(last.box.style) ? 0 : trailingOf(pieces, start, end);
+}
+
 /** Narrowest and widest the pieces can be set, px. @spec css-sizing-3 §5.1 */
 export function intrinsicOf(
   pieces: readonly Piece[],
@@ -278,10 +284,7 @@ export function intrinsicOf(
   let narrow = 0;
   let reached = 0;
   const closeLine = (end: number) => {
-    // Preserved spaces hang only where they do not fit, and here everything does.
-    const last = pieces[end - 1];
-    const hangs = last?.kind === 'text' && hangsSpaces(last.box.style) ? 0 : trailingOf(pieces, lineStart, end);
-    max = Math.max(max, line.without(hangs) + floating);
+    max = Math.max(max, line.without(lostAtEnd(pieces, lineStart, end)) + floating);
     line = new Sum();
     floating = 0;
     lineStart = end;
@@ -310,14 +313,13 @@ export function intrinsicOf(
     if (!joins) min = Math.max(min, narrow);
     narrow = joins ? reached + least : least;
     reached = joins ? reached + unit.width : unit.width;
-    for (let j = i; j < end; j++) {
-      if (pieces[j]!.kind === 'float') {
-        const size = floats(pieces[j]!);
-        min = Math.max(min, size.min);
-        floating += size.max;
-      }
+    for (const inside of pieces.slice(i, end)) {
+      line.add(inside);
+      if (inside.kind !== 'float') continue;
+      const size = floats(inside);
+      min = Math.max(min, size.min);
+      floating += size.max;
     }
-    for (let j = i; j < end; j++) line.add(pieces[j]!);
     if (pieces[end - 1]!.forced) {
       closeLine(end);
       reached = 0;
