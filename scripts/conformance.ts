@@ -1,6 +1,6 @@
 /**
  * Scores the engine against the conformance folder beside the project, if it is there.
- *   npm run conformance -- [--only slug,…] [--list N] [--set real|wpt|aria] [--floor]
+ *   npm run conformance -- [--only slug,…] [--list N] [--set real|more|reduced|wpt|aria] [--floor]
  */
 import { execFileSync } from 'node:child_process';
 import { existsSync, readFileSync, readdirSync, realpathSync, writeFileSync } from 'node:fs';
@@ -13,6 +13,13 @@ const FLOOR = 'conformance-floor.json';
 const REAL_WIDTHS = [320, 375, 600, 768, 991, 992, 1024, 1280, 1440];
 
 type Scores = Record<string, number>;
+
+/** Sets of whole pages; those that share a site root lie in one folder. */
+const PAGE_SETS = [
+  { name: 'real', folder: 'real', title: 'real pages', roots: 'each', widths: REAL_WIDTHS },
+  { name: 'more', folder: 'real-more', title: 'more real pages', roots: 'each', widths: REAL_WIDTHS },
+  { name: 'reduced', folder: 'reduced', title: 'reduced pages', roots: 'one', widths: [1280] },
+] as const;
 
 function option(name: string): string | null {
   const at = process.argv.indexOf(name);
@@ -111,26 +118,16 @@ async function main(): Promise<void> {
     ...(option('--widths') ? ['--widths', option('--widths')!] : []),
   ];
   const scores: Scores = {};
-  if (!set || set === 'real') {
-    report(
-      'real pages',
-      await measureManifest(
-        join(ROOT, 'real/manifest.json'),
-        (e) => join(ROOT, 'real', e.slug),
-        join(OUT, 'real'),
-        REAL_WIDTHS,
-        800,
-        only,
-      ),
-    );
-    console.log(score(join(ROOT, 'real/truth'), join(OUT, 'real'), extra).trimEnd());
-    take(
-      scoreJson(join(ROOT, 'real/truth'), join(OUT, 'real'), only ? ['--only', only.join()] : []),
-      'real',
-      ['menu', 'page'],
-      scores,
-    );
-  }
+  for (const { name, folder, title, roots, widths } of PAGE_SETS)
+    if ((!set || set === name) && existsSync(join(ROOT, folder))) {
+      const truth = join(ROOT, folder, 'truth');
+      const rootOf = (slug: string) => (roots === 'each' ? join(ROOT, folder, slug) : join(ROOT, folder));
+      const manifest = join(ROOT, folder, 'manifest.json');
+      report(title, await measureManifest(manifest, (e) => rootOf(e.slug), join(OUT, folder), widths, 800, only));
+      console.log(score(truth, join(OUT, folder), extra).trimEnd());
+      const scored = scoreJson(truth, join(OUT, folder), only ? ['--only', only.join()] : []);
+      take(scored, name, ['menu', 'page'], scores);
+    }
   if (!set || set === 'wpt') {
     report(
       'standard pages',
