@@ -35,8 +35,12 @@ q::before { content: open-quote }
 q::after { content: close-quote }
 ruby { display: ruby }
 rt { display: ruby-text; font-size: 50% }
-bdi, output { unicode-bidi: isolate }
-bdo { unicode-bidi: bidi-override }
+address, blockquote, center, dialog, div, figure, figcaption, footer, form, header, hr, legend, listing, main, p,
+plaintext, pre, search, xmp, article, aside, h1, h2, h3, h4, h5, h6, hgroup, nav, section, table, caption, colgroup, col,
+thead, tbody, tfoot, tr, td, th, dir, dd, dl, dt, menu, ol, ul, li, bdi, output, [dir=ltr i], [dir=rtl i], [dir=auto i]
+  { unicode-bidi: isolate }
+bdo, bdo[dir] { unicode-bidi: isolate-override }
+textarea[dir=auto i], pre[dir=auto i] { unicode-bidi: plaintext }
 [dir=rtl i], bdi:dir(rtl) { direction: rtl }
 [dir=ltr i] { direction: ltr }
 blockquote, figure, listing, p, plaintext, pre, xmp { margin-block: 1em }
@@ -92,6 +96,7 @@ input, select, button, textarea { letter-spacing: initial; word-spacing: initial
   font: 400 13.3333px sans-serif; margin: 0 }
 input, textarea, select { color: fieldtext; background-color: field; cursor: text }
 input { border: 2px inset light-dark(#767676, #858585); padding: 1px 2px; overflow: clip }
+input:not([type=file i], [type=image i], [type=checkbox i], [type=radio i]) { overflow: clip !important }
 input[type=hidden i] { background-color: initial; cursor: default; border: initial; padding: initial }
 textarea { border: 1px solid #767676; padding: 2px; white-space: pre-wrap; font-family: monospace; overflow: auto;
   flex-direction: column; overflow-wrap: break-word }

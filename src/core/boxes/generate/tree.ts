@@ -124,15 +124,9 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     );
     return;
   }
-  if (element.tag === 'wbr') {
-    building.principal[element.index] = push(
-      parent,
-      make(building, { element, style, outer: 'inline', inner: 'flow', parent }),
-    );
-    push(
-      building.principal[element.index]!,
-      make(building, { style, outer: 'inline', inner: 'text', parent, text: '\u200b' }),
-    );
+  // It is an occasion to break, not a box.
+  if (element.tag === 'wbr' && element.namespace === 'html') {
+    push(parent, make(building, { style, outer: 'inline', inner: 'text', parent, text: '\u200b' }));
     return;
   }
   const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);

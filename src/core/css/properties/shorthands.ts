@@ -229,6 +229,26 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   columns,
 };
 
+const OLD_SIDES = [
+  ['start', 'inline-start'],
+  ['end', 'inline-end'],
+  ['before', 'block-start'],
+  ['after', 'block-end'],
+] as const;
+
+/** Names logical sides and sizes had before they were standardised; browsers still take them. */
+const OLD_LOGICAL: Readonly<Record<string, string>> = Object.fromEntries([
+  ...OLD_SIDES.flatMap(([old, side]) => [
+    [`-webkit-margin-${old}`, `margin-${side}`],
+    [`-webkit-padding-${old}`, `padding-${side}`],
+    ...['', '-color', '-style', '-width'].map((part) => [`-webkit-border-${old}${part}`, `border-${side}${part}`]),
+  ]),
+  ...['', 'min-', 'max-'].flatMap((bound) => [
+    [`-webkit-${bound}logical-width`, `${bound}inline-size`],
+    [`-webkit-${bound}logical-height`, `${bound}block-size`],
+  ]),
+]);
+
 /** Other spellings of properties. */
 export const ALIASES: Readonly<Record<string, string>> = {
   'word-wrap': 'overflow-wrap',
@@ -240,6 +260,7 @@ export const ALIASES: Readonly<Record<string, string>> = {
   mask: 'mask-image',
   '-webkit-text-decoration': 'text-decoration',
   'font-width': 'font-stretch',
+  ...OLD_LOGICAL,
   ...Object.fromEntries(
     'align-content align-items align-self animation animation-delay animation-direction animation-duration animation-fill-mode animation-iteration-count animation-name animation-play-state animation-timing-function appearance backface-visibility background-clip background-origin background-size border-radius box-sizing clip-path column-count column-width columns filter flex flex-basis flex-direction flex-flow flex-grow flex-shrink flex-wrap justify-content order perspective perspective-origin transform transform-origin transform-style transition transition-delay transition-duration transition-property transition-timing-function user-select column-gap'
       .split(' ')
