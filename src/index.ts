@@ -8,8 +8,10 @@ import { drawSheet, type MarkName } from './formats/index.js';
 import {
   ArgumentError,
   auditPage,
+  checkView,
   checkWidth,
   deepFreeze,
+  DEFAULTS,
   describeMenus,
   framesOf,
   ladderOf,
@@ -58,21 +60,10 @@ export interface View {
   readonly height?: number;
 }
 
-const FROM = 320;
-const TO = 1920;
-const HEIGHT = 800;
-
-function viewOf({ from = FROM, to = TO, height = HEIGHT, at }: View) {
-  for (const [name, value] of [
-    ['from', from],
-    ['to', to],
-    ['height', height],
-  ] as const)
-    checkWidth(name, value);
-  if (from > to) throw new ArgumentError(`from ${from} is wider than to ${to}`, 'Swap the two.');
-  if (at?.length === 0) throw new ArgumentError('at names no width', 'Name at least one, such as 375.');
-  for (const width of at ?? []) checkWidth('at', width);
-  return { from, to, height, at: at ?? null };
+function viewOf({ from = DEFAULTS.from, to = DEFAULTS.to, height = DEFAULTS.height, at }: View) {
+  const view = { from, to, height, at: at ?? null };
+  checkView(view);
+  return view;
 }
 
 /** Everything an audit finds: at every rung, in every pose and state the checks ask for. */
@@ -82,7 +73,7 @@ export function audit(page: Page, options: Partial<AuditOptions> = {}): AuditRes
 }
 
 /** The engine's raw model of a page at some widths: boxes, computed styles, names, roles, keyboard order. */
-export function measure(page: Page, widths: readonly number[], height = HEIGHT): Measured {
+export function measure(page: Page, widths: readonly number[], height = DEFAULTS.height): Measured {
   if (widths.length === 0) throw new ArgumentError('widths names no width', 'Name at least one, such as 375.');
   for (const width of [...widths, height]) checkWidth('widths', width);
   return deepFreeze(measurePage(page, widths, height));

@@ -32,19 +32,21 @@ const WIDEST = 10_000;
 /** The options of an audit, made whole. Throws ArgumentError where one cannot be meant so. */
 export function auditOptions(given: Partial<AuditOptions>): AuditOptions {
   const options = { ...DEFAULTS, ...given };
-  const { from, to, at, height, level, only, skip } = options;
-  for (const [name, value] of [
-    ['from', from],
-    ['to', to],
-    ['height', height],
-  ] as const)
-    checkWidth(name, value);
-  if (from > to) throw new ArgumentError(`from ${from} is wider than to ${to}`, 'Swap the two.');
-  if (at?.length === 0) throw new ArgumentError('at names no width', 'Name at least one width in px, such as 375.');
-  for (const width of at ?? []) checkWidth('at', width);
+  const { level, only, skip } = options;
+  checkView(options);
   if (!LEVELS.includes(level)) throw new ArgumentError(`there is no level ${level}`, `Levels: ${LEVELS.join(', ')}.`);
   for (const id of [...(only ?? []), ...skip]) checkId(id);
   return options;
+}
+
+/** Throws ArgumentError where widths or the height cannot be meant so. */
+export function checkView({ from, to, at, height }: Pick<AuditOptions, 'from' | 'to' | 'at' | 'height'>): void {
+  checkWidth('from', from);
+  checkWidth('to', to);
+  checkWidth('height', height);
+  if (from > to) throw new ArgumentError(`from ${from} is wider than to ${to}`, 'Swap the two.');
+  if (at?.length === 0) throw new ArgumentError('at names no width', 'Name at least one width in px, such as 375.');
+  for (const width of at ?? []) checkWidth('at', width);
 }
 
 /** Throws ArgumentError where a figure is no width or height in whole px. */

@@ -47,6 +47,21 @@ export interface Match {
   readonly rule: StyleRule | null;
 }
 
+/** A match of no rule, as keyframes are: it wins over all normal declarations. @spec css-cascade-5 §6.1 */
+export const NO_RULE: Omit<Match, 'id' | 'declarations'> = {
+  origin: 'author',
+  rank: 'animation',
+  layer: null,
+  specificity: 0,
+  order: 0,
+  proximity: Infinity,
+  conditions: [],
+  containers: [],
+  guard: true,
+  selector: null,
+  rule: null,
+};
+
 /** Matches of an element, weakest first by the normal (not important) order. */
 export interface ElementMatches {
   readonly own: readonly Match[];

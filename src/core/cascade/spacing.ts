@@ -1,25 +1,15 @@
 import { SourceText } from '../base/index.js';
 import { parseStyleAttribute } from '../sheets/index.js';
-import type { Match, MatchedDocument } from './match.js';
+import { NO_RULE, type Match, type MatchedDocument } from './match.js';
 
 /** The least a page must stand without losing content. @spec WCAG 2.2 SC 1.4.12 */
 const SPACING = 'line-height: 1.5 !important; letter-spacing: 0.12em !important; word-spacing: 0.16em !important';
 const PARAGRAPHS = 'margin-bottom: 2em !important';
 
 const spacing = (id: string, text: string): Match => ({
+  ...NO_RULE,
   id,
-  origin: 'author',
-  rank: 'animation',
-  layer: null,
-  specificity: 0,
-  order: 0,
-  proximity: Infinity,
   declarations: parseStyleAttribute(new SourceText('text spacing', text)),
-  conditions: [],
-  containers: [],
-  guard: true,
-  selector: null,
-  rule: null,
 });
 
 /** The same document with text spaced by its reader, whatever the page says. */

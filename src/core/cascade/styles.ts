@@ -15,7 +15,7 @@ import type { PoseView } from './state.js';
 import { containerHolds, nearestSize, NO_CONTAINERS, type ContainerSizes } from './containers.js';
 import { explainMatches, type Explanation, type Idle } from './explain.js';
 import { computeStyle, flowOf, type ComputeOptions, type FontUnits } from './compute.js';
-import { fromAttributes, type Match, type MatchedDocument } from './match.js';
+import { fromAttributes, NO_RULE, type Match, type MatchedDocument } from './match.js';
 import type { ComputedStyle } from './style.js';
 
 /** The computed styles of a page at one setting. */
@@ -52,20 +52,6 @@ const ATOMIC = new Set([
 ]);
 
 const CONTROLS = new Set(['input', 'select', 'textarea', 'button', 'meter', 'progress']);
-
-const ANIMATION: Omit<Match, 'id' | 'declarations'> = {
-  origin: 'author',
-  rank: 'animation',
-  layer: null,
-  specificity: 0,
-  order: 0,
-  proximity: Infinity,
-  conditions: [],
-  containers: [],
-  guard: true,
-  selector: null,
-  rule: null,
-};
 
 /** A style as computed once; where viewport lengths took part, one for each viewport. */
 interface Shared {
@@ -281,7 +267,7 @@ export class Cascade {
         : [];
     });
     if (frames.every((f) => f.declarations.length === 0)) return null;
-    const added = frames.map(({ name, declarations }): Match => ({ ...ANIMATION, id: `k:${name}`, declarations }));
+    const added = frames.map(({ name, declarations }): Match => ({ ...NO_RULE, id: `k:${name}`, declarations }));
     return this.#block([...new Set(block.entries.map((e) => e.match)), ...added]);
   }
 

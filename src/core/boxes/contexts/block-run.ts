@@ -1,6 +1,6 @@
 import type { Job } from './job.js';
 import { establishesFormattingContext, hasInlineContent, isFloating, isOutOfFlow, type Box } from '../box.js';
-import { carriedFrom, makeFragment, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import { carriedFrom, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
@@ -10,7 +10,7 @@ import { layoutInline } from './inline/layout.js';
 import { lineHeightOf } from './inline/extents.js';
 import { trims, withoutEndMargins } from './margin-trim.js';
 import { joinMargin, joinStruts, NO_STRUT, strutSize, type Strut } from './margins.js';
-import { adoptOutOfFlow } from './positioned.js';
+import { containerFragment } from './container-fragment.js';
 import { alignedIn } from './static-position.js';
 import { specifiedHeight, percentBasis, filledHeight, frameOf, horizontalMargins, blockWidth } from './flow-sizes.js';
 import { clearValue, type TopStrut, topStrut, holdsFloats } from './flow-margins.js';
@@ -36,30 +36,20 @@ interface InFlow {
 }
 
 /** The fragment of a block container whose content is laid out. @param shift how far the content is moved down, px */
-export function finish(
-  { box, width, frame, margin, layout }: Omit<Job, 'space'>,
-  height: number,
-  content: Content,
-  shift = 0,
-): Fragment {
-  const dx = frame.border.left + frame.padding.left;
-  const dy = frame.border.top + frame.padding.top + shift;
+export function finish(job: Omit<Job, 'space'>, height: number, content: Content, shift = 0): Fragment {
+  const { border, padding } = job.frame;
+  const dx = border.left + padding.left;
+  const dy = border.top + padding.top + shift;
   const children = content.children.map((child): Placed => ({ ...child, x: child.x + dx, y: child.y + dy }));
   const outOfFlow = content.outOfFlow.map((entry): OutOfFlow => ({ ...entry, x: entry.x + dx, y: entry.y + dy }));
   const lift = (line: number | null) => (line === null ? null : line + dy);
-  const bare = makeFragment({
-    box,
-    width,
+  return containerFragment(job, {
     height,
     children,
-    margin,
-    border: frame.border,
-    padding: frame.padding,
     baseline: lift(content.baseline),
     lastBaseline: lift(content.lastBaseline),
     outOfFlow,
   });
-  return adoptOutOfFlow(bare, layout);
 }
 
 export function layoutContent(

@@ -10,7 +10,7 @@ import { edgeOf, type Edge } from '../used/alignment.js';
 import { standingOf } from './baselines.js';
 import { staticAt } from './static-position.js';
 import { frameOf, specifiedHeight } from './flow-sizes.js';
-import { adoptOutOfFlow } from './positioned.js';
+import { containerFragment } from './container-fragment.js';
 import { type Container, type Item, byOrder, container, alignOf, makeItem } from './flex-items.js';
 import { type Line, collectLines, columnMain, resolveFlexible } from './flex-lines.js';
 import { layoutItem, alignsBaseline, settleLines, stretch } from './flex-cross.js';
@@ -56,7 +56,7 @@ function assemble(
   content: { width: number; height: number },
   outer: Outer,
 ): Fragment {
-  const { frame, margin, space, specified, width } = outer;
+  const { frame, space, specified } = outer;
   const { box, layout } = c;
   const height =
     space.fixedHeight ?? clampHeight(box, specified ?? content.height + frameHeight(frame), space.height, frame);
@@ -78,19 +78,7 @@ function assemble(
   const [baseline, lastBaseline] = (['baseline', 'last baseline'] as const).map((which) =>
     containerBaseline(lines, c, which, dy),
   ) as [number | null, number | null];
-  const bare = makeFragment({
-    box,
-    width,
-    height,
-    children,
-    margin,
-    border: frame.border,
-    padding: frame.padding,
-    baseline,
-    lastBaseline,
-    outOfFlow,
-  });
-  return adoptOutOfFlow(bare, layout);
+  return containerFragment({ ...outer, box, layout }, { height, children, baseline, lastBaseline, outOfFlow });
 }
 
 /** @spec css-flexbox-1 §8.5 */

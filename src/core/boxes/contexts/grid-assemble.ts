@@ -1,23 +1,17 @@
 import type { Rect } from '../../base/index.js';
 import { containsAbsolute, containsFixed, isOutOfFlow, type Box } from '../box.js';
-import { makeFragment, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
-import type { Layout, Space } from '../layout.js';
+import type { Fragment, OutOfFlow, Placed } from '../fragment.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, frameHeight, type Frame } from '../used/sizes.js';
+import { clampHeight, frameHeight } from '../used/sizes.js';
 import { standingOf } from './baselines.js';
 import { placeInArea, type RowBaselines } from './grid-items.js';
 import { absoluteSlot, spanOf, type Lines, type PlacedItem } from './grid-place.js';
-import { adoptOutOfFlow } from './positioned.js';
+import { containerFragment } from './container-fragment.js';
+import type { Job } from './job.js';
 import { alignedIn } from './static-position.js';
 import type { Grid } from './grid-build.js';
 
-interface Assembling {
-  readonly box: Box;
-  readonly width: number;
-  readonly frame: Frame;
-  readonly margin: Edges;
-  readonly space: Space;
-  readonly layout: Layout;
+interface Assembling extends Job {
   readonly grid: Grid;
   readonly columns: Lines;
   readonly rows: Lines;
@@ -29,7 +23,7 @@ interface Assembling {
 }
 
 export function assemble(a: Assembling): Fragment {
-  const { box, width, frame, margin, space, layout, grid, columns, rows, specified, inner } = a;
+  const { box, frame, space, layout, grid, columns, rows, specified, inner } = a;
   const height =
     space.fixedHeight ?? clampHeight(box, specified ?? a.available + frameHeight(frame), space.height, frame);
   const dx = frame.border.left + frame.padding.left;
@@ -54,19 +48,7 @@ export function assemble(a: Assembling): Fragment {
   const content: Rect = { x: dx, y: dy, width: inner, height: Math.max(0, height - frameHeight(frame)) };
   for (const child of box.children) if (isOutOfFlow(child)) outOfFlow.push(absoluteChild(child, a, height, content));
   const [baseline, lastBaseline] = containerBaselines(standing, a);
-  const bare = makeFragment({
-    box,
-    width,
-    height,
-    children,
-    margin,
-    border: frame.border,
-    padding: frame.padding,
-    baseline,
-    lastBaseline,
-    outOfFlow,
-  });
-  return adoptOutOfFlow(bare, layout);
+  return containerFragment(a, { height, children, baseline, lastBaseline, outOfFlow });
 }
 
 /** An absolute child is placed in its area where the grid is its containing block. @spec css-grid-2 §9 */

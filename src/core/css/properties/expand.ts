@@ -1,8 +1,7 @@
-import { parseComponents, type Component, type Computation } from '../values/index.js';
+import { parseComponents, sourceOf, type Component, type Computation } from '../values/index.js';
 import { AFFECTS, type Affects } from './define.js';
 import { logicalProperty, type Flow } from './logical.js';
 import { ALIASES, SHORTHANDS } from './shorthands.js';
-import { sourceOf } from './shorthand-parts.js';
 import { propertyIndex, PROPERTY_KEYS, cssName, ROWS } from './table.js';
 
 const WIDE_KEYWORDS = ['inherit', 'initial', 'unset', 'revert', 'revert-layer'] as const;

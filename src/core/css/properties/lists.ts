@@ -1,5 +1,5 @@
 import { calc } from '@csstools/css-calc';
-import { isIdent, splitCommas, type Component } from '../values/index.js';
+import { isIdent, itemText, splitCommas, type Component } from '../values/index.js';
 import { row, type PropertyRow, type Traits } from './define.js';
 
 /** Keywords side by side, in the order written; the value `empty` alone stands for none of them. */
@@ -32,7 +32,7 @@ export function commaList(initial: string, traits: Traits = {}): PropertyRow<rea
       const parts = splitCommas(items);
       if (parts.length === 0 || parts.some((part) => part.length === 0 || part.some((item) => item.type === 'bad')))
         return null;
-      const list = parts.map((part) => part.map((item) => textOf(item)).join(' '));
+      const list = parts.map((part) => part.map(itemText).join(' '));
       return () => list;
     },
     (value) => value.join(', '),
@@ -80,28 +80,6 @@ export function counterChanges(missing: number, traits: Traits = {}): PropertyRo
     (value) => (value.length === 0 ? 'none' : value.map(([name, by]) => `${name} ${by}`).join(' ')),
     traits,
   );
-}
-
-/** A component as a sheet would write it. */
-function textOf(item: Component): string {
-  switch (item.type) {
-    case 'ident':
-      return item.raw;
-    case 'number':
-      return String(item.value);
-    case 'percentage':
-      return `${item.value}%`;
-    case 'dimension':
-      return `${item.value}${item.unit}`;
-    case 'function':
-      return item.node.toString();
-    case 'string':
-      return JSON.stringify(item.value);
-    case 'delim':
-      return item.value;
-    default:
-      return '';
-  }
 }
 
 function readTime(item: Component | undefined): number | null {

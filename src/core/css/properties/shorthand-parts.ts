@@ -1,4 +1,4 @@
-import type { Component, Computation } from '../values/index.js';
+import { sourceOf, type Component, type Computation } from '../values/index.js';
 import { PROPERTIES, propertyIndex, PROPERTY_KEYS } from './table.js';
 import { logicalProperty } from './logical.js';
 
@@ -17,38 +17,6 @@ export const accepts = (longhand: string, items: readonly Component[]): boolean 
   const index = propertyIndex(longhand) ?? propertyIndex(logicalProperty(longhand)?.like ?? '');
   return index !== undefined && PROPERTIES[PROPERTY_KEYS[index]!].parse(items, sourceOf(items)) !== null;
 };
-
-/** Text of components good enough for rows that keep text. */
-export function sourceOf(items: readonly Component[]): string {
-  return items.map(itemText).join(' ').replace(/ ,/g, ',');
-}
-
-function itemText(item: Component): string {
-  switch (item.type) {
-    case 'ident':
-      return item.raw;
-    case 'number':
-      return String(item.value);
-    case 'percentage':
-      return `${item.value}%`;
-    case 'dimension':
-      return `${item.value}${item.unit}`;
-    case 'string':
-      return JSON.stringify(item.value);
-    case 'hash':
-      return `#${item.value}`;
-    case 'url':
-      return `url("${item.value}")`;
-    case 'delim':
-      return item.value;
-    case 'function':
-      return item.node.toString();
-    case 'block':
-      return `${item.open}${sourceOf(item.args)}${item.open === '[' ? ']' : item.open === '(' ? ')' : '}'}`;
-    case 'bad':
-      return '';
-  }
-}
 
 /** One to four values for four sides, as margin has them. */
 export function sides(names: readonly string[]): Shorthand {

@@ -4,3 +4,4 @@ export * from './length.js';
 export * from './colour.js';
 export * from './gradient.js';
 export * from './position.js';
+export * from './source.js';
