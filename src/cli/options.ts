@@ -1,10 +1,8 @@
-import { checkId } from '../core/index.js';
+import { checkId, WIDEST } from '../core/index.js';
 import { UsageError } from './errors.js';
 
 /** Stands for `-` among the words: the argument parser drops a lone hyphen from a list of positionals. */
 export const STANDARD_INPUT = 'standard-input:';
-
-const WIDTH_CAP = 10_000;
 
 /** Whole px from text such as `375` or `320,768`. */
 export function parseWidths(given: readonly (string | number)[], option: string): readonly number[] {
@@ -13,9 +11,9 @@ export function parseWidths(given: readonly (string | number)[], option: string)
     .flatMap((part) => String(part).split(','))
     .map((text) => {
       const width = Number(text.trim());
-      if (!Number.isInteger(width) || width < 1 || width > WIDTH_CAP)
+      if (!Number.isInteger(width) || width < 1 || width > WIDEST)
         throw new UsageError(
-          `${option} takes whole px from 1 to ${WIDTH_CAP}, not “${text}”`,
+          `${option} takes whole px from 1 to ${WIDEST}, not “${text}”`,
           `For example ${option} 375 or ${option} 320,768,1280.`,
         );
       return width;

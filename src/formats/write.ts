@@ -1,6 +1,6 @@
 import { accessSync, constants, existsSync, statSync } from 'node:fs';
-import { rename, rm, writeFile } from 'node:fs/promises';
 import { dirname, extname, join } from 'node:path';
+import writeFileAtomic from 'write-file-atomic';
 import type { AuditResult } from '../core/index.js';
 import { toJson } from './json.js';
 
@@ -52,13 +52,9 @@ const REASONS: Readonly<Record<string, string>> = {
 /** Writes a file whole or not at all. Throws FormatError where that fails. */
 export async function writeWhole(file: string, content: string | Uint8Array): Promise<void> {
   checkWritable(file);
-  const beside = `${file}.${process.pid}.part`;
   try {
-    // A file beside it takes its place once all is there: a full disk leaves the old one as it was.
-    await writeFile(beside, content, { flush: true });
-    await rename(beside, file);
+    await writeFileAtomic(file, typeof content === 'string' ? content : Buffer.from(content));
   } catch (error) {
-    await rm(beside, { force: true });
     const { code = '', message } = error as NodeJS.ErrnoException;
     throw new FormatError(
       `${file} was not written: ${REASONS[code] ?? message}`,

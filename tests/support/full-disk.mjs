@@ -1,11 +1,14 @@
 /** Makes the disk full for one file: loaded before the command by tests of what happens then. */
-import promises from 'node:fs/promises';
-import { syncBuiltinESMExports } from 'node:module';
+import fs from 'node:fs';
 
-const { writeFile } = promises;
-promises.writeFile = async (file, ...rest) => {
-  if (process.env.FULL_FOR && String(file).includes(process.env.FULL_FOR))
-    throw Object.assign(new Error('no space left on device'), { code: 'ENOSPC' });
-  return writeFile(file, ...rest);
-};
-syncBuiltinESMExports();
+const { open, write } = fs;
+const full = new Set();
+fs.open = (path, flags, mode, done) =>
+  open(path, flags, mode, (error, fd) => {
+    if (!error) full[String(path).includes(process.env.FULL_FOR) ? 'add' : 'delete'](fd);
+    done(error, fd);
+  });
+fs.write = (fd, ...rest) =>
+  full.has(fd)
+    ? rest.at(-1)(Object.assign(new Error('no space left on device'), { code: 'ENOSPC' }))
+    : write(fd, ...rest);

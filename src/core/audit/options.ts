@@ -27,7 +27,8 @@ export const DEFAULTS: AuditOptions = Object.freeze({
   skip: [],
 });
 
-const WIDEST = 10_000;
+/** The widest a page is looked at, px. */
+export const WIDEST = 10_000;
 
 /** The options of an audit, made whole. Throws ArgumentError where one cannot be meant so. */
 export function auditOptions(given: Partial<AuditOptions>): AuditOptions {

@@ -45,13 +45,13 @@ export function runCheck(check: Check, plan: Plan): readonly Single[] {
   const ends = plan.rungs.map(endsOf);
   const stations = plan.rungs.map((rung) => plan.stations(rung, check.meta.asks));
   const keys = new Map<string, boolean>();
-  for (const width of ends.flat())
+  const endWidths = new Set(ends.flat());
+  for (const width of endWidths)
     for (const [key, { posed }] of sightings.at(width, true)) keys.set(key, (keys.get(key) ?? true) && posed);
-  for (const width of stations.flat().filter((w) => !ends.some((pair) => pair.includes(w))))
+  for (const width of stations.flat().filter((w) => !endWidths.has(w)))
     for (const key of sightings.at(width, false).keys()) keys.set(key, false);
   return [...keys].map(([key, posed]) => {
-    const isEnd = (width: number) => ends.some((pair) => pair.includes(width));
-    const holds = (width: number) => sightings.at(width, posed || isEnd(width)).has(key);
+    const holds = (width: number) => sightings.at(width, posed || endWidths.has(width)).has(key);
     const widths = spread(posed ? ends : stations, holds);
     const all = sightings.all(key);
     const worst = all.reduce((a, b) => (badness(b.observation, check) > badness(a.observation, check) ? b : a));

@@ -1,5 +1,4 @@
-import type { ElementNode } from '../html/index.js';
-import { descendants } from '../html/index.js';
+import { descendants, type ElementNode } from '../html/index.js';
 import type { Range } from '../base/index.js';
 import { rungsOf, seamsOf, type Rung, type Seam } from '../ladder/index.js';
 import { findMenus, formOf, type Menu, type MenuForm } from '../menus/index.js';

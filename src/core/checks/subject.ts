@@ -12,8 +12,7 @@ import {
   type Setting,
   type Visitor,
 } from '../scene/index.js';
-import type { Control } from './shared/controls.js';
-import { controlsOf } from './shared/controls.js';
+import { controlsOf, type Control } from './shared/controls.js';
 import { TargetIndex } from './shared/targets.js';
 import { textsIn } from './shared/texts.js';
 

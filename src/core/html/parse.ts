@@ -5,8 +5,7 @@ import {
   type ParserOptions,
   type DefaultTreeAdapterMap,
 } from 'parse5';
-import type { SourceText } from '../base/index.js';
-import { type LimitLog, type Span } from '../base/index.js';
+import type { LimitLog, SourceText, Span } from '../base/index.js';
 import type { ElementNode, HtmlDocument, TextNode } from './document.js';
 
 /** Browsers cut the depth of the tree here: deeper elements become siblings at the cap. */

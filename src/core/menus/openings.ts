@@ -64,13 +64,13 @@ function mayOpen(page: Page, moves: readonly Move[]): boolean {
   if (by !== 'press') return touches(by);
   const { toggled, target } = poseAfter(page.document, moves);
   const before = poseAfter(page.document, moves.slice(0, -1));
-  return (
-    target !== before.target ||
-    JSON.stringify([...(toggled ?? [])].map(([e, on]) => [e.index, on])) !==
-      JSON.stringify([...(before.toggled ?? [])].map(([e, on]) => [e.index, on])) ||
-    touches('focus')
-  );
+  return target !== before.target || !sameToggles(toggled, before.toggled) || touches('focus');
 }
+
+type Toggles = Setting['pose']['toggled'];
+
+const sameToggles = (a: Toggles, b: Toggles): boolean =>
+  a?.size === b?.size && [...(a ?? [])].every(([element, on]) => b!.get(element) === on);
 
 const controls = (menus: readonly Menu[]): readonly ElementNode[] => [
   ...new Set(menus.flatMap((menu) => [...menu.items.map((i) => i.element), ...menu.toggles.map((t) => t.element)])),

@@ -1,11 +1,13 @@
 import { collapseSpace, descendants, textContent, type ElementNode } from '../html/index.js';
 import type { Glance } from '../scene/index.js';
-import { isIconFont } from './icons.js';
+import { isIconFont, withoutPrivate } from './icons.js';
 import { nameOf } from './name.js';
 import { roleOf } from './role.js';
 
 const LONGEST = 60;
 const clip = (text: string): string => (text.length > LONGEST ? `${text.slice(0, LONGEST - 3)}…` : text);
+
+const ownWords = (element: ElementNode): string => clip(collapseSpace(withoutPrivate(textContent(element))));
 
 /** What a reader would call a control: its accessible name without the words icon fonts are drawn with; empty if there is none. */
 export function labelOf(element: ElementNode, view: Glance): string {
@@ -13,7 +15,7 @@ export function labelOf(element: ElementNode, view: Glance): string {
   if (name !== '') return clip(name);
   // What has no role of its own has no name either, but may well have words.
   const wordy = roleOf(element, view) === 'generic' && !isIconFont(view.style(element), view.metrics);
-  return wordy ? clip(collapseSpace(textContent(element).replace(/[\ue000-\uf8ff]/g, ''))) : '';
+  return wordy ? ownWords(element) : '';
 }
 
 /** What a control without a name is called in a sentence. */
@@ -43,7 +45,7 @@ const hiddenWords = (element: ElementNode, view: Glance): string =>
       textContent(e).trim() === textContent(element).trim(),
   )
     ? ''
-    : clip(collapseSpace(textContent(element).replace(/[\ue000-\uf8ff]/g, '')));
+    : ownWords(element);
 
 /** The nearest id or class at or around an element. */
 function standsAt(element: ElementNode): string {

@@ -7,7 +7,8 @@ const NAMED = /(^|[\s_-])(icons?|iconfont|symbols?|glyphs?)($|[\s_-])|icons?$/i;
 export const isIconFont = (style: ComputedStyle, metrics: TextMetrics): boolean =>
   NAMED.test(style.fontFamily[0]?.name ?? '') || metrics.isSymbolic(style.fontFamily);
 
-/** Whether a text is nothing but glyphs without a meaning of their own. @spec Unicode §23.5 (private use) */
-export const isPrivate = (text: string): boolean =>
-  /[\ue000-\uf8ff]|[\u{f0000}-\u{10fffd}]/u.test(text) &&
-  text.replace(/[\s\ue000-\uf8ff]|[\u{f0000}-\u{10fffd}]/gu, '') === '';
+/** A text without the glyphs that have no meaning of their own. @spec Unicode §23.5 (private use) */
+export const withoutPrivate = (text: string): string => text.replace(/\p{Co}/gu, '');
+
+/** Whether a text is nothing but such glyphs. */
+export const isPrivate = (text: string): boolean => /\p{Co}/u.test(text) && withoutPrivate(text).trim() === '';

@@ -1,7 +1,7 @@
 import { collapseSpace, splitTokens, type ElementNode } from '../html/index.js';
 import type { ContentItem } from '../css/index.js';
 import type { Glance } from '../scene/index.js';
-import { isIconFont } from './icons.js';
+import { isIconFont, withoutPrivate } from './icons.js';
 import { roleOf } from './role.js';
 
 /** Roles named by what they hold. @spec wai-aria-1.2 §5.2.8.5 */
@@ -188,7 +188,7 @@ function pseudoText(element: ElementNode, name: 'before' | 'after', scene: Glanc
   const items = style.content.alternative ?? style.content.items;
   const text = items.map((item) => spoken(item, element, scene)).join('');
   // Glyphs of icon fonts are no words.
-  const words = text.replace(/[\ue000-\uf8ff]/g, '');
+  const words = withoutPrivate(text);
   return /^(block|flex|grid|table|list-item)/.test(style.display) ? ` ${words} ` : words;
 }
 

@@ -1,5 +1,4 @@
-import type { LimitLog } from '../base/index.js';
-import { type Limit, type SourceText } from '../base/index.js';
+import type { Limit, LimitLog, SourceText } from '../base/index.js';
 import {
   bundledMetrics,
   generateBoxes,

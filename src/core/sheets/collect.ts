@@ -1,5 +1,4 @@
-import type { LimitLog } from '../base/index.js';
-import { SourceText, type Span } from '../base/index.js';
+import { SourceText, type LimitLog, type Span } from '../base/index.js';
 import { compileMedia, QUIRKS_SHEET, USER_AGENT_SHEET, type MediaCondition } from '../css/index.js';
 import { splitTokens, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { parseSheet, type ParsedSheet } from './parse.js';

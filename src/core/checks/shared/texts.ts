@@ -1,5 +1,4 @@
-import type { PaintItem } from '../../paint/index.js';
-import { elementOf } from '../../paint/index.js';
+import { elementOf, type PaintItem } from '../../paint/index.js';
 import type { ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 
