@@ -16,7 +16,7 @@ export {
 export {
   bareMetrics,
   bundledMetrics,
-  adjustedSize,
+  usedFontSize,
   type Face,
   type FontRun,
   type Glyph,

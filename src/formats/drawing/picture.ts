@@ -1,5 +1,5 @@
 import type { Rect } from '../../core/base/index.js';
-import { adjustedSize, isFormControl, type Box } from '../../core/boxes/index.js';
+import { usedFontSize, isFormControl, type Box } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import type { Page, Scene } from '../../core/index.js';
 import { canvasGround } from '../../core/paint/index.js';
@@ -159,7 +159,7 @@ function drawTextNode(node: PaintNode, scene: Scene, brush: Brush): Shape[] {
   const style = scene.paintStyle(box);
   if (fragment.text.trim() === '' || style.fontSize < 1) return [];
   const face = faceOf(style, brush);
-  const size = adjustedSize(style, face);
+  const size = usedFontSize(style, face);
   const upright = box.mode === 'horizontal-tb';
   const baseline = fragment.baseline ?? face.ascent(size);
   const at = upright

@@ -1,4 +1,4 @@
-import { adjustedSize, type Face, type FontRun, type Glyph } from '../../core/boxes/index.js';
+import { usedFontSize, type Face, type FontRun, type Glyph } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import { resolveLength, type Rgba } from '../../core/css/index.js';
 import type { Definitions } from './definitions.js';
@@ -67,7 +67,7 @@ export function drawText(
   definitions: Definitions,
 ): Shape {
   const { fontSize, color: colour } = style;
-  const size = adjustedSize(style, face);
+  const size = usedFontSize(style, face);
   const kerning = style.fontKerning !== 'none';
   const shown = text.replace(/[\n\t\u200b\u00ad]/g, ' ').replace(/\s+$/, '');
   const letter = resolveLength(style.letterSpacing, fontSize);

@@ -1,3 +1,5 @@
+import { breaksBetween } from './break-pairs.js';
+
 /** Stands for an atomic inline in the text of a paragraph. */
 export const OBJECT = '\ufffc';
 
@@ -11,11 +13,17 @@ const SHORT =
 /** Whether a text needs the full rules of UAX 14. */
 export const needsFullBreaks = (text: string): boolean => !SHORT.test(text);
 
-const LETTER = /[A-Za-z\u00c0-\u024f\u0370-\u03ff\u0400-\u052f]/;
-const ALPHANUMERIC = /[A-Za-z0-9\u00c0-\u024f\u0370-\u03ff\u0400-\u052f]/;
+/** Space in front of which no line ends, and behind which any may. */
+const SPACE = /[ \n\t\u200b]/;
+
+const GLUE = /[\s\u200b\ufffc]/;
+
+/** Whether the pairs decide between two characters even where the full rules are in use. */
+export const isShortPair = (before: string, after: string): boolean =>
+  SHORT.test(before + after) && !GLUE.test(before + after);
 
 /**
- * Break opportunities of European text: after spaces, after hyphens between letters, around dashes and objects.
+ * Break opportunities of European text: after spaces, around objects, and between the pairs that break.
  * @spec UAX 14, the part that concerns these characters
  */
 export const shortBreaks: LineBreaks = (text) => {
@@ -23,16 +31,10 @@ export const shortBreaks: LineBreaks = (text) => {
   for (let i = 1; i < text.length; i++) {
     const before = text[i - 1]!;
     const after = text[i]!;
-    if (after === ' ' || after === '\n' || after === '\t' || after === '\u200b') continue;
+    if (SPACE.test(after)) continue;
     if (before === ' ' || before === '\t' || before === '\u200b') out.add(i);
-    else if (before === '\u00a0' || after === '\u00a0') continue;
-    else if (before === OBJECT || after === OBJECT) out.add(i);
-    else if (before === '-' && LETTER.test(after) && i > 1 && ALPHANUMERIC.test(text[i - 2]!)) out.add(i);
-    else if (before === '?' && ALPHANUMERIC.test(after)) out.add(i);
-    else if (before === '\u2013' && LETTER.test(after)) out.add(i);
-    else if ((before === '\u2014' && ALPHANUMERIC.test(after)) || (after === '\u2014' && before !== '\u2014'))
-      out.add(i);
-    else if (before === '\u00ad') out.add(i);
+    else if (before === '\u00a0' || after === '\u00a0' || before === '\n') continue;
+    else if (before === OBJECT || after === OBJECT || breaksBetween(before, after, text[i - 2] ?? '')) out.add(i);
   }
   return out;
 };

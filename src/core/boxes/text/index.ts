@@ -4,4 +4,4 @@ export { transformText } from './transform.js';
 export { needsFullBreaks, OBJECT, shortBreaks, type LineBreaks } from './breaks.js';
 export { embeddingLevels, mayRunBackwards } from './bidi.js';
 export { breaksSpaces, hangsSpaces, keepsBreaks, keepsSpaces, wraps } from './white-space.js';
-export { adjustedSize } from './size.js';
+export { usedFontSize } from './size.js';

@@ -29,14 +29,14 @@ const SIZES: Readonly<Record<string, number>> = {
 /** A computed font size in px; the context's em is the parent's size. @spec css-fonts-4 §3.5 */
 function readFontSize(item: Component): Computation<number> | null {
   if (item.type === 'ident') {
-    if (item.name === 'smaller') return (c) => c.fontSize / 1.2;
-    if (item.name === 'larger') return (c) => c.fontSize * 1.2;
+    if (item.name === 'smaller') return (c) => Math.fround(c.fontSize / 1.2);
+    if (item.name === 'larger') return (c) => Math.fround(c.fontSize * 1.2);
     if (item.name === '-webkit-xxx-large') return () => 48;
     const known = SIZES[item.name];
     return known === undefined ? null : () => known;
   }
   const read = readLength(item, { negative: false });
-  return read ? (c) => Math.min(10_000, Math.max(0, resolveLength(read(c), c.fontSize))) : null;
+  return read ? (c) => Math.fround(Math.min(10_000, Math.max(0, resolveLength(read(c), c.fontSize)))) : null;
 }
 
 function readWeight(item: Component): Computation<number> | null {

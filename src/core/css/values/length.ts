@@ -15,12 +15,14 @@ export interface LengthPercentage {
 
 export const ZERO: LengthPercentage = Object.freeze({ px: 0, percent: 0, curve: null });
 export const ZERO_PERCENT: LengthPercentage = Object.freeze({ ...ZERO, zeroPercent: true });
-export const px = (value: number): LengthPercentage => (value === 0 ? ZERO : { px: value, percent: 0, curve: null });
+/** Browsers keep lengths and percentages as 32-bit floats: it decides on which side of a 64th a length falls. */
+export const px = (value: number): LengthPercentage =>
+  value === 0 ? ZERO : { px: Math.fround(value), percent: 0, curve: null };
 
 /** The used length for a basis in px; percentages of an unknown (NaN) basis give NaN. */
 export function resolveLength(value: LengthPercentage, basis: number): number {
   if (value.curve) return value.curve(basis);
-  if (value.percent !== 0) return value.px + (value.percent * basis) / 100;
+  if (value.percent !== 0) return value.px + Math.fround(Math.fround(value.percent * basis) / 100);
   return value.zeroPercent && Number.isNaN(basis) ? NaN : value.px;
 }
 
@@ -171,7 +173,7 @@ export function readLength(
   if (item.type === 'percentage') {
     if (!percent || (!negative && item.value < 0)) return null;
     if (item.value === 0) return () => ZERO_PERCENT;
-    const fixed: LengthPercentage = Object.freeze({ px: 0, percent: item.value, curve: null });
+    const fixed: LengthPercentage = Object.freeze({ px: 0, percent: Math.fround(item.value), curve: null });
     return () => fixed;
   }
   return isMath(item) ? mathLength(item.node, percent, negative) : null;

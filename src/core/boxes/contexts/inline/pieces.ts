@@ -3,7 +3,7 @@ import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
 import {
-  adjustedSize,
+  usedFontSize,
   breaksSpaces,
   hangsSpaces,
   keepsBreaks,
@@ -51,7 +51,7 @@ function typeOf(style: ComputedStyle, { metrics }: Pick<Layout, 'metrics'>): Typ
   const made: Type = {
     metrics,
     face,
-    size: adjustedSize(style, face),
+    size: usedFontSize(style, face),
     kerning: style.fontKerning !== 'none',
     letter: resolveLength(style.letterSpacing, fontSize),
     word: resolveLength(style.wordSpacing, fontSize),
@@ -60,7 +60,7 @@ function typeOf(style: ComputedStyle, { metrics }: Pick<Layout, 'metrics'>): Typ
   return made;
 }
 
-/** @see adjustedSize */
+/** @see usedFontSize */
 export const sizeOf = (style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number => typeOf(style, layout).size;
 
 /** The face a style is set in; remembered by style. */

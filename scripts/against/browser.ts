@@ -1,0 +1,64 @@
+/** Asks an installed Chromium where it puts the boxes of a page. */
+import { existsSync } from 'node:fs';
+import { resolve } from 'node:path';
+import { chromium, type Browser } from 'playwright-core';
+
+const PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
+const FLAGS =
+  '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --font-render-hinting=none --enable-font-subpixel-positioning --allow-file-access-from-files';
+/** Where it is there, the fonts are those the engine's tables hold and no others. */
+const FONTS = '../shared/conformance/oracle/fonts.conf';
+
+/** Border box of an element in the page's px; null where it has none. */
+export type Place = readonly [x: number, y: number, width: number, height: number] | null;
+
+export interface Seen {
+  readonly boxes: Readonly<Record<string, Place>>;
+  readonly scrollWidth: number;
+}
+
+/** Runs in the page; paths are those of the engine. */
+const READ = `(() => {
+  const path = (e) => {
+    const own = e.parentElement;
+    if (!own) return 'html';
+    if (e.localName === 'body' || e.localName === 'head') return path(own) + '>' + e.localName;
+    return path(own) + '>' + e.localName + ':nth-child(' + ([...own.children].indexOf(e) + 1) + ')';
+  };
+  const boxes = {};
+  for (const e of document.querySelectorAll('html, body, body *')) {
+    const r = e.getBoundingClientRect();
+    boxes[path(e)] = e.getClientRects().length === 0 ? null : [r.x + scrollX, r.y + scrollY, r.width, r.height];
+  }
+  return { boxes, scrollWidth: document.scrollingElement.scrollWidth };
+})()`;
+
+export class Chromium {
+  private constructor(private readonly browser: Browser) {}
+
+  /** Null where no Chromium is installed. */
+  static async start(): Promise<Chromium | null> {
+    const executablePath = PLACES.find((path) => existsSync(path));
+    if (!executablePath) return null;
+    const env = { ...process.env, ...(existsSync(FONTS) ? { FONTCONFIG_FILE: resolve(FONTS) } : {}) };
+    return new Chromium(
+      await chromium.launch({ executablePath, args: FLAGS.split(' '), env: env as Record<string, string> }),
+    );
+  }
+
+  /** A tab of a given size in which pages can be read one after the other. */
+  async tab(width: number, height: number): Promise<{ read(page: { html: string } | { url: string }): Promise<Seen> }> {
+    const page = await this.browser.newPage({ viewport: { width, height } });
+    return {
+      async read(source) {
+        if ('html' in source) await page.setContent(source.html);
+        else await page.goto(source.url, { waitUntil: 'load' });
+        return (await page.evaluate(READ)) as Seen;
+      },
+    };
+  }
+
+  close(): Promise<void> {
+    return this.browser.close();
+  }
+}
