@@ -14,7 +14,7 @@ import { containerFragment } from './container-fragment.js';
 import { alignedIn } from './static-position.js';
 import { specifiedHeight, percentBasis, filledHeight, frameOf, horizontalMargins, blockWidth } from './flow-sizes.js';
 import { clearValue, type TopStrut, topStrut, holdsFloats } from './flow-margins.js';
-import { type Flow, placeFloat, besideFloats } from './flow-floats.js';
+import { type Flow, placeFloat, widthBeside, besideFloats } from './flow-floats.js';
 
 export interface Content {
   /** Relative to the content box. */
@@ -83,6 +83,7 @@ function inlineContent(box: Box, width: number, basis: number, flow: Flow, layou
       y: flow.y,
       block: placeBlock,
       float: (child, top) => placeFloat(child, top, width, basis, flow, layout),
+      beside: (child, top) => widthBeside(child, top, width, basis, flow, layout),
     },
     layout,
   );

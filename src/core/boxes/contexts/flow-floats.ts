@@ -35,6 +35,22 @@ export function placeFloat(box: Box, top: number, width: number, basis: number, 
   return { fragment, x: at.x - flow.x + margin.left + offset.x, y: at.y - flow.y + margin.top + offset.y };
 }
 
+/** Margin-box width of a float that may stand at a height; null where others or its `clear` hold it down. @spec css2 §9.5.1 */
+export function widthBeside(
+  box: Box,
+  top: number,
+  width: number,
+  basis: number,
+  { floats, y }: Flow,
+  layout: Layout,
+): number | null {
+  const cleared = clearValue(box);
+  const low = Math.max(floats.lastTop, cleared ? (floats.clearance(cleared) ?? -Infinity) : -Infinity);
+  if (low > y + top) return null;
+  const fragment = layout.place(box, { width, height: basis, shrink: true });
+  return fragment.width + horizontal(fragment.margin);
+}
+
 function floatSide(box: Box): 'left' | 'right' {
   const { float } = box.style;
   const rtl = box.parent?.style.direction === 'rtl';

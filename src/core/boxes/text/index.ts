@@ -5,3 +5,4 @@ export { needsFullBreaks, OBJECT, shortBreaks, type LineBreaks } from './breaks.
 export { embeddingLevels, mayRunBackwards } from './bidi.js';
 export { breaksSpaces, hangsSpaces, keepsBreaks, keepsSpaces, wraps } from './white-space.js';
 export { usedFontSize } from './size.js';
+export { scriptAtEnd, scriptOf } from './scripts.js';

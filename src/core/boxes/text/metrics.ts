@@ -1,5 +1,6 @@
 import type { FontFamily } from '../../css/index.js';
 import type { OpenFont } from './web-fonts.js';
+import { scriptOf } from './scripts.js';
 import { isArabic, joinedForms } from './arabic.js';
 import tables from './advances.json' with { type: 'json' };
 
@@ -168,8 +169,15 @@ class TableFace implements Face {
   #measure(text: string, kerning: boolean): number {
     let units = 0;
     let before = '';
+    let script = '';
     for (const character of isArabic(text) ? joinedForms(text) : text) {
       units += this.#advance(character);
+      // Nothing is kerned across scripts: they are shaped one by one.
+      const own = scriptOf(character);
+      if (own !== '' && own !== script) {
+        if (script !== '') before = '';
+        script = own;
+      }
       if (kerning && before !== '') units += this.#kerning[before]?.[character] ?? 0;
       before = character;
     }

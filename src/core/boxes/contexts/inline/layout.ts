@@ -4,8 +4,9 @@ import { carriedFrom, horizontal, makeFragment, type Fragment, type OutOfFlow, t
 import type { Intrinsic, Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
 import { paragraphOf } from './items.js';
-import { intrinsicOf, takeLine, type Line } from './lines.js';
+import { intrinsicOf, takeLine, type FloatsMet, type MetFloat } from './lines.js';
 import { piecesOf, type Piece } from './pieces.js';
+import { wraps } from '../../text/index.js';
 import { lineHeightOf } from './extents.js';
 import { inFirstLine, firstLineOf } from './first-line.js';
 import { type Running, emit } from './emit.js';
@@ -40,18 +41,23 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
       continue;
     }
     const offset = first ? indent : 0;
-    const start = findRoom(pieces, from, run.y, estimate, offset, space, layout);
+    const start = findRoom(pieces, from, run.y, estimate, offset, space, layout, wraps(container.style));
     run.y = start.y;
     const room = start.right - start.left - offset;
     const styled = first ? firstLineOf(container, pieces, from, room, space.width, atomicWidth, layout) : null;
-    const taken = styled ?? takeLine(pieces, from, room, layout);
+    const floats = new LineFloats(start, run, space);
+    const taken = styled ?? takeLine(pieces, from, room, layout, floats);
     if (!styled) pieces = taken.pieces;
-    const placed = placeInLineFloats(taken.line, start, run, space);
+    else
+      floats.place(
+        taken.line.pieces.filter(({ kind }) => kind === 'float').map(({ box }) => ({ box, used: 0 })),
+        Infinity,
+      );
     emit(
       {
         container: styled ? inFirstLine(container) : container,
         line: taken.line,
-        room: indented(placed, offset, container),
+        room: indented(floats.room, offset, container),
         space,
         layout,
         atomics,
@@ -60,6 +66,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
       },
       run,
     );
+    floats.placeLater();
     from = Math.max(taken.next, from + 1);
     if (taken.line.visible) first = false;
   }
@@ -156,13 +163,14 @@ function findRoom(
   indent: number,
   space: InlineSpace,
   layout: Layout,
+  mayMove: boolean,
 ): Room {
   for (let top = y; ;) {
     const gap = space.floats.gap(space.y + top, space.y + top + height, space.x, space.x + space.width);
     const room = { y: top, left: gap.left - space.x, right: gap.right - space.x };
     const free = room.right - room.left - indent;
     const narrowed = gap.left > space.x || gap.right < space.x + space.width;
-    if (!narrowed) return room;
+    if (!narrowed || !mayMove) return room;
     const need = takeLine(pieces, from, -Infinity, layout).line;
     if (!need.visible || need.width <= free) return room;
     const next = space.floats.nextBottom(space.y + top);
@@ -171,17 +179,59 @@ function findRoom(
   }
 }
 
-/** Floats met inside a line go beside it if they fit, and the line moves over. */
-function placeInLineFloats(line: Line, room: Room, run: Running, space: InlineSpace): { left: number; right: number } {
-  let { left, right } = room;
-  for (const piece of line.pieces) {
-    if (piece.kind !== 'float') continue;
-    putFloat(piece.box, run, space);
-    const gap = space.floats.gap(space.y + run.y, space.y + run.y + 1, space.x, space.x + space.width);
-    left = Math.max(left, gap.left - space.x);
-    right = Math.min(right, gap.right - space.x);
+/** Floats met inside a line: beside it, and the line moves over, or below it where they do not fit. @spec css2 §9.5 */
+class LineFloats implements FloatsMet {
+  readonly #later: Box[] = [];
+  room: { readonly left: number; readonly right: number };
+
+  constructor(
+    start: Room,
+    private readonly run: Running,
+    private readonly space: InlineSpace,
+  ) {
+    this.room = start;
   }
-  return { left, right };
+
+  readonly leave = (floats: readonly MetFloat[], room: number): number => {
+    let left: number | null = this.#later.length > 0 ? null : room;
+    let least = room;
+    for (const float of floats) {
+      left = this.#leaves(float, left);
+      least = left ?? least;
+    }
+    return least;
+  };
+
+  readonly place = (floats: readonly MetFloat[], room: number): void => {
+    // Nothing goes higher than what is in front of it: where one float waits, so do those behind it.
+    let left: number | null = this.#later.length > 0 ? null : room;
+    for (const float of floats) {
+      left = this.#leaves(float, left);
+      if (left === null) this.#later.push(float.box);
+      else this.#put(float.box);
+    }
+  };
+
+  /** Room left beside a float; null where it has to wait. */
+  #leaves({ box, used }: MetFloat, room: number | null): number | null {
+    const width = room === null ? null : this.space.beside(box, this.run.y);
+    return width === null || used + width > room! + 1 / 64 ? null : room! - width;
+  }
+
+  #put(box: Box): void {
+    const { run, space } = this;
+    putFloat(box, run, space);
+    const gap = space.floats.gap(space.y + run.y, space.y + run.y + 1, space.x, space.x + space.width);
+    this.room = {
+      left: Math.max(this.room.left, gap.left - space.x),
+      right: Math.min(this.room.right, gap.right - space.x),
+    };
+  }
+
+  /** Places what did not fit, once the line is done. */
+  placeLater(): void {
+    for (const box of this.#later) putFloat(box, this.run, this.space);
+  }
 }
 
 /** A block among inline content stands on a line of its own, inside parts of the inline boxes that are open there. @spec css2 §9.2.1.1 */

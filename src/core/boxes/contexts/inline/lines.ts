@@ -31,23 +31,27 @@ function unitEnd(pieces: readonly Piece[], from: number): number {
 /** Adds up pieces the way they are set: neighbouring pieces of one text are one run, rounded up once. */
 class Sum {
   #done = 0;
+  /** The last run of text, and what stands behind it. */
   #run = 0;
+  #behind = 0;
   #box: Piece['box'] | null = null;
   #level = 0;
 
   add(piece: Piece): void {
-    if (piece.kind === 'text' && piece.box === this.#box && piece.level === this.#level) this.#run += piece.width;
+    if (piece.kind !== 'text') this.#behind += piece.width;
+    else if (piece.box === this.#box && piece.level === this.#level && this.#behind === 0) this.#run += piece.width;
     else {
       this.#done = this.value;
-      this.#box = piece.kind === 'text' ? piece.box : null;
+      this.#box = piece.box;
       this.#run = piece.width;
       this.#level = piece.level;
+      this.#behind = 0;
     }
   }
 
   /** Width so far, with the given width of hanging spaces taken off the last run. */
   without(trailing: number): number {
-    return this.#done + (this.#box ? snapUp(this.#run - trailing) : this.#run - trailing);
+    return this.#done + snapUp(this.#run - trailing) + this.#behind;
   }
 
   get value(): number {
@@ -55,10 +59,11 @@ class Sum {
   }
 }
 
-function widthOf(pieces: readonly Piece[], from: number, to: number): { width: number; trailing: number } {
+/** Width of a run of pieces, with and without the spaces that hang at its end. */
+function widthOf(pieces: readonly Piece[], from: number, to: number): { whole: number; held: number } {
   const sum = new Sum();
   for (let i = from; i < to; i++) sum.add(pieces[i]!);
-  return { width: sum.value, trailing: trailingOf(pieces, from, to) };
+  return { whole: sum.value, held: sum.without(trailingOf(pieces, from, to)) };
 }
 
 /** Neighbouring pieces of one text as one piece. */
@@ -100,7 +105,6 @@ function trailingOf(pieces: readonly Piece[], from: number, to: number): number 
       if (piece.trailing < piece.width || piece.text.trimEnd() !== '') break;
     } else if (piece.kind === 'break') continue;
     else if (piece.kind === 'atomic' || piece.kind === 'block') break;
-    else if ((piece.kind === 'open' || piece.kind === 'close') && piece.width !== 0) break;
   }
   return trailing;
 }
@@ -136,9 +140,23 @@ function hasEdges({ box: { style } }: Piece): boolean {
   );
 }
 
+/** The floats a line meets while it is filled. */
+export interface FloatsMet {
+  /** How much of the room they leave the line, each met where the line is as wide as said. */
+  readonly leave: (floats: readonly MetFloat[], room: number) => number;
+  readonly place: (floats: readonly MetFloat[], room: number) => void;
+}
+
+export interface MetFloat {
+  readonly box: Piece['box'];
+  /** Width of the line in front of it, px. */
+  readonly used: number;
+}
+
 /** Takes the pieces that fit into a line. @spec css2 §9.4.2, css-text-3 §5 */
-export function takeLine(pieces: Piece[], from: number, room: number, layout: Layout): Taken {
+export function takeLine(pieces: Piece[], from: number, width: number, layout: Layout, beside?: FloatsMet): Taken {
   let end = from;
+  let room = width;
   const sum = new Sum();
   let work = pieces;
   while (end < work.length) {
@@ -148,9 +166,14 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
     }
     const stop = unitEnd(work, end);
     const before = sum.value;
-    for (let i = end; i < stop; i++) sum.add(work[i]!);
+    const floats: MetFloat[] = [];
+    for (let i = end; i < stop; i++) {
+      sum.add(work[i]!);
+      if (work[i]!.kind === 'float') floats.push({ box: work[i]!.box, used: sum.without(trailingOf(work, end, i)) });
+    }
     const hyphen = stop < work.length ? hyphenWidth(work[stop - 1]!, layout) : 0;
-    const fits = sum.without(trailingOf(work, end, stop)) + hyphen <= room + 1 / 64;
+    const left = floats.length > 0 && beside ? beside.leave(floats, room) : room;
+    const fits = sum.without(trailingOf(work, end, stop)) + hyphen <= left + 1 / 64;
     if (!fits) {
       const cut =
         mayCut(work, end, stop) && (end === from || !work[end]!.breakBefore)
@@ -163,6 +186,8 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
       }
       if (end > from && isVisible(work.slice(from, end))) break;
     }
+    beside?.place(floats, room);
+    room = left;
     end = stop;
     if (work[end - 1]!.forced) {
       // Boxes that end right after the break end on its line.
@@ -171,11 +196,10 @@ export function takeLine(pieces: Piece[], from: number, room: number, layout: La
     }
   }
   const taken = showHyphen(work.slice(from, end), end < work.length, layout);
-  const total = widthOf(taken, 0, taken.length);
   return {
     line: {
       pieces: taken,
-      width: total.width - total.trailing,
+      width: widthOf(taken, 0, taken.length).held,
       visible: isVisible(taken),
       endsForced: taken.some((p) => p.forced),
     },
@@ -208,6 +232,13 @@ function mayCut(pieces: readonly Piece[], from: number, to: number): boolean {
     );
 }
 
+/** Width of the closing edges right behind a piece. */
+function edgesAfter(pieces: readonly Piece[], at: number, to: number): number {
+  let width = 0;
+  for (let i = at + 1; i < to && pieces[i]!.kind === 'close'; i++) width += pieces[i]!.width;
+  return width;
+}
+
 /** Breaks inside a word where overflow-wrap allows it. @spec css-text-3 §5.5 */
 function cutUnit(
   pieces: readonly Piece[],
@@ -219,14 +250,15 @@ function cutUnit(
   let left = room;
   for (let i = from; i < to; i++) {
     const piece = pieces[i]!;
-    if (piece.kind !== 'text' || piece.width - piece.trailing <= left) {
+    if (piece.kind !== 'text' || piece.width - piece.trailing <= left - edgesAfter(pieces, i, to)) {
       left -= piece.width;
       continue;
     }
     const characters = [...piece.text];
     let fit = 0;
-    while (fit < characters.length && textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout) <= left)
-      fit++;
+    // The last character goes to the next line with the end edges that do not fit.
+    const most = characters.length - 1;
+    while (fit < most && textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout) <= left) fit++;
     if (fit === 0) {
       let at = i;
       while (at > from && pieces[at - 1]!.kind === 'open') at--;
@@ -265,8 +297,8 @@ const breaksInside = ({ kind, box: { style } }: Piece): boolean =>
 
 /** What a line loses at its end: preserved spaces hang only where they do not fit, and here everything does. */
 function lostAtEnd(pieces: readonly Piece[], start: number, end: number): number {
-  const last = pieces[end - 1];
-  return last?.kind === 'text' && hangsSpaces(last.box.style) ? 0 : trailingOf(pieces, start, end);
+  const last = pieces.slice(start, end).findLast(({ kind }) => kind === 'text');
+  return last && hangsSpaces(last.box.style) ? 0 : trailingOf(pieces, start, end);
 }
 
 /** Narrowest and widest the pieces can be set, px. @spec css-sizing-3 §5.1 */
@@ -307,12 +339,12 @@ export function intrinsicOf(
     const unit = widthOf(pieces, i, end);
     const least = pieces.slice(i, end).some(breaksInside)
       ? widestCharacter(pieces.slice(i, end), layout)
-      : unit.width - unit.trailing;
+      : unit.held;
     // Negative margins may draw a part back so far that it fits on the line before it.
     const joins = reached !== 0 && reached + least <= 0;
     if (!joins) min = Math.max(min, narrow);
     narrow = joins ? reached + least : least;
-    reached = joins ? reached + unit.width : unit.width;
+    reached = joins ? reached + unit.whole : unit.whole;
     for (const inside of pieces.slice(i, end)) {
       line.add(inside);
       if (inside.kind !== 'float') continue;
@@ -320,11 +352,13 @@ export function intrinsicOf(
       min = Math.max(min, size.min);
       floating += size.max;
     }
+    i = end;
     if (pieces[end - 1]!.forced) {
-      closeLine(end);
+      // Boxes that end right after the break end on its line.
+      for (; pieces[i]?.kind === 'close'; i++) line.add(pieces[i]!);
+      closeLine(i);
       reached = 0;
     }
-    i = end;
   }
   closeLine(pieces.length);
   min = Math.max(min, narrow);

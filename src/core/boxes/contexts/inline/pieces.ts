@@ -8,6 +8,8 @@ import {
   hangsSpaces,
   keepsBreaks,
   keepsSpaces,
+  scriptAtEnd,
+  scriptOf,
   wraps,
   type Face,
   type TextMetrics,
@@ -120,7 +122,7 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
     const base = { kind: item.kind, box, text: '', width: 0, trailing: 0, breakBefore: false, forced: false, level };
     switch (item.kind) {
       case 'text':
-        kernAcross(pieces, item.box, item.text, layout);
+        kernAcross(pieces, { box: item.box, text: item.text, level }, layout);
         cutText(
           { paragraph, box, text: item.text, start: item.start, levels: levels?.[i] ?? null, layout },
           pieces,
@@ -213,11 +215,11 @@ function tabWidth(style: ComputedStyle, tabs: number, x: number, layout: Layout)
 }
 
 /** Text of one font is shaped as one, across the edges of inline boxes that take no room. @spec css-text-3 §7.3 (shaping across element boundaries) */
-function kernAcross(pieces: Piece[], box: Box, text: string, layout: Layout): void {
+function kernAcross(pieces: Piece[], { box, text, level }: Pick<Piece, 'box' | 'text' | 'level'>, layout: Layout): void {
   let at = pieces.length - 1;
   while (at >= 0 && (pieces[at]!.kind === 'open' || pieces[at]!.kind === 'close') && pieces[at]!.width === 0) at--;
   const left = pieces[at];
-  if (left?.kind !== 'text' || left.forced || left.box === box || left.text === '') return;
+  if (left?.kind !== 'text' || left.forced || left.box === box || left.text === '' || left.level !== level) return;
   const { style } = box;
   const before = left.box.style;
   const alike =
@@ -225,12 +227,22 @@ function kernAcross(pieces: Piece[], box: Box, text: string, layout: Layout): vo
     style.fontSize === before.fontSize &&
     style.fontKerning !== 'none' &&
     resolveLength(style.letterSpacing, style.fontSize) === 0;
-  if (!alike) return;
+  if (!alike || !sharesScript(pieces, at, text)) return;
   const a = left.text[left.text.length - 1]!;
   const b = text[0]!;
   const kern = textWidth(a + b, style, layout) - textWidth(a, style, layout) - textWidth(b, style, layout);
   if (Math.abs(kern) < 1e-6) return;
   pieces[at] = { ...left, width: left.width + kern, trailing: left.trailing > 0 ? left.trailing + kern : 0 };
+}
+
+/** Whether a text goes on in the script that the pieces up to an index end in. */
+function sharesScript(pieces: readonly Piece[], at: number, text: string): boolean {
+  const own = scriptOf(text[0]!);
+  for (let i = at; own !== '' && i >= 0 && !pieces[i]!.forced; i--) {
+    const script = scriptAtEnd(pieces[i]!.text);
+    if (script !== '') return script === own;
+  }
+  return true;
 }
 
 /** Margin, border and padding of an inline box at one end, px. */

@@ -240,16 +240,9 @@ function openAfter(pieces: readonly Piece[], before: readonly Box[]): readonly B
   return open;
 }
 
-/** Spaces hang only where nothing but closing tags follows. */
-function hangs(pieces: readonly Piece[], text: Piece): boolean {
-  return pieces
-    .slice(pieces.indexOf(text) + 1)
-    .every(
-      (p) =>
-        ((p.kind === 'open' || p.kind === 'close') && p.width === 0) ||
-        ['text', 'out', 'float', 'break'].includes(p.kind),
-    );
-}
+/** Spaces hang only where nothing but the edges of inline boxes follows. */
+const hangs = (pieces: readonly Piece[], text: Piece): boolean =>
+  pieces.slice(pieces.indexOf(text) + 1).every(({ kind }) => kind !== 'atomic' && kind !== 'block');
 
 function assemble({ root, edges, parts, outOfFlow: out }: LineBuilder, open: readonly Box[]): LineResult {
   let height = Math.max(0, root.above + root.below);

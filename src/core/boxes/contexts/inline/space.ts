@@ -17,6 +17,8 @@ export interface InlineSpace {
   ) => { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] };
   /** Lays out a float and finds its place; the result is relative to the content box. */
   readonly float: (box: Box, top: number) => Placed;
+  /** Width a float takes beside a line that begins at a height; null where it has to go below it. */
+  readonly beside: (box: Box, top: number) => number | null;
 }
 
 export interface InlineResult {
