@@ -182,6 +182,9 @@ function insets(out: Record<string, string>, style: ComputedStyle, element: Elem
       ['top', 'bottom', area.height],
       ['left', 'right', area.width],
     ] as const) {
+      // Percentages of inline boxes stay as they are.
+      const given = [style[start], style[end]].some((v) => v !== 'auto' && needsLayout(v));
+      if (given && node.box.outer === 'inline') continue;
       const a = read(style[start], basis);
       const b = read(style[end], basis);
       if (style.position === 'sticky') {

@@ -26,8 +26,9 @@ export const clipped = (clips: readonly Clip[], x: number, y: number): boolean =
     return at === null || !contains(rect, at.x, at.y) || (outline !== null && !insideOutline(outline, at.x, at.y));
   });
 
-/** Whether a node's own area covers a point of the document. */
+/** Whether a node's own area covers a point of the document; the part of an inline box around a block has none. */
 export function covers(node: PaintNode, x: number, y: number): boolean {
+  if (node.fragment.kind === 'line') return false;
   const at = localPoint(node.matrix, x, y);
   if (!at || !contains(node.rect, at.x, at.y)) return false;
   const radii = node.fragment.kind === 'box' && !node.box.anonymous ? cornerRadii(node.box.computed, node.rect) : null;

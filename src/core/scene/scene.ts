@@ -121,14 +121,16 @@ export class Scene extends Glance {
     return this.#nodeMap().get(box) ?? [];
   }
 
-  /** Border box around all fragments, document px, as getBoundingClientRect plus the scroll position gives it. */
+  /**
+   * Border box around all fragments, document px, as getBoundingClientRect plus the scroll position gives it: empty
+   * fragments count only where all are. @spec cssom-view §6
+   */
   rect(element: ElementNode): Rect | null {
     let known = this.#rects.get(element);
     if (known === undefined) {
-      known = this.nodes(element).reduce<Rect | null>(
-        (all, node) => unite(all, boundsOf(node.matrix, inlineRect(node))),
-        null,
-      );
+      const all = this.nodes(element).map((node) => boundsOf(node.matrix, inlineRect(node)));
+      const held = all.filter(({ width, height }) => width > 0 && height > 0);
+      known = (held.length > 0 ? held : all.slice(0, 1)).reduce<Rect | null>(unite, null);
       this.#rects.set(element, known);
     }
     return known;

@@ -61,18 +61,13 @@ export function layoutContent(
   layout: Layout,
 ): Content {
   return hasInlineContent(box)
-    ? inlineContent(box, width, basis, flow, layout)
+    ? inlineContent(box, width, basis, flow, absorbs, layout)
     : blockContent(box, width, basis, flow, absorbs, layout);
 }
 
-function inlineContent(box: Box, width: number, basis: number, flow: Flow, layout: Layout): Content {
-  const placeBlock = (child: Box, y: number) => {
-    const run = new BlockRun(width, basis, flow, false, layout, box);
-    run.startAt(y);
-    run.child(child);
-    const placed = run.children[run.children.length - 1]!;
-    return { placed, bottom: run.cursor + strutSize(run.strut), outOfFlow: run.outOfFlow };
-  };
+/** Lines, and the blocks among inline content: the margins of those meet where no line stands between. @spec css2 §9.2.1.1 */
+function inlineContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
+  const run = new BlockRun(width, basis, flow, absorbs, layout, box);
   const result = layoutInline(
     box,
     {
@@ -81,13 +76,14 @@ function inlineContent(box: Box, width: number, basis: number, flow: Flow, layou
       floats: flow.floats,
       x: flow.x,
       y: flow.y,
-      block: placeBlock,
+      block: (child, line) => run.amongLines(child, line),
       float: (child, top) => placeFloat(child, top, width, basis, flow, layout),
       beside: (child, top) => widthBeside(child, top, width, basis, flow, layout),
     },
     layout,
   );
-  return { ...result, end: NO_STRUT, through: result.height === 0 && !result.lined };
+  const content = { ...result, end: NO_STRUT, through: result.height === 0 && !result.lined && run.empty };
+  return result.endsInBlock ? { ...content, height: run.cursor, end: run.strut } : content;
 }
 
 function blockContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
@@ -125,8 +121,20 @@ class BlockRun {
     readonly parent: Box,
   ) {}
 
-  startAt(y: number): void {
-    this.cursor = y;
+  /** Lays out a block found among inline content. @param line where the line before it ends, null if none is between */
+  amongLines(
+    box: Box,
+    line: number | null,
+  ): { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] } {
+    if (line !== null) {
+      this.cursor = line;
+      this.strut = NO_STRUT;
+      this.absorbing = false;
+    }
+    const carried = this.outOfFlow.length;
+    this.child(box);
+    const placed = this.children[this.children.length - 1]!;
+    return { placed, bottom: this.cursor + this.pending, outOfFlow: this.outOfFlow.slice(carried) };
   }
 
   child(box: Box): void {

@@ -58,10 +58,10 @@ function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: L
   if (establishesFormattingContext(box) || trims(box, 'start')) return stop();
   const frame = frameOf(box, containing);
   if (frame.border.top > 0 || frame.padding.top > 0) return stop();
-  if (hasInlineContent(box)) return through(box, frame) && isBlank(box) ? pass() : stop();
+  const { boxes, blocked } = hasInlineContent(box) ? blocksAmongLines(box) : { boxes: box.children, blocked: false };
   const width = Math.max(0, blockWidth(box, containing, frame, layout) - frameWidth(frame));
   let inside = false;
-  for (const child of box.children) {
+  for (const child of boxes) {
     if (isFloating(child)) inside = true;
     if (!isInFlow(child)) continue;
     const clear = clearValue(child);
@@ -80,6 +80,7 @@ function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: L
     strut = joinStruts(strut, inner.strut);
     if (!inner.through) return stop();
   }
+  if (blocked) return stop();
   return through(box, frame) ? pass() : stop();
 }
 
@@ -112,13 +113,20 @@ export function through(box: Box, frame: Frame): boolean {
   );
 }
 
-/** Inline content that makes no line: collapsible space and empty inline boxes. */
-function isBlank(box: Box): boolean {
-  return box.children.every((child) => {
-    if (!isInFlow(child)) return true;
-    if (child.inner === 'text') return /^[ \t\r\n\f\u200b]*$/.test(child.text) && !keepsSpaces(child.style);
-    if (child.outer !== 'inline' || child.inner !== 'flow') return false;
-    const edges = [usedMargins(child, 0), usedBorder(child), usedPadding(child, 0)];
-    return edges.every((e) => e.left === 0 && e.right === 0) && isBlank(child);
-  });
+/** Blocks and floats among inline content up to where that makes a line. */
+function blocksAmongLines(box: Box): { readonly boxes: readonly Box[]; readonly blocked: boolean } {
+  const boxes: Box[] = [];
+  /** Whether a line is met. */
+  const walk = (inside: Box): boolean =>
+    inside.children.some((child) => {
+      if (child.inner === 'text') return !/^[ \t\r\n\f\u200b]*$/.test(child.text) || keepsSpaces(child.style);
+      if (!isInFlow(child) || child.outer === 'block') {
+        boxes.push(child);
+        return false;
+      }
+      if (child.outer !== 'inline' || child.inner !== 'flow') return true;
+      const edges = [usedMargins(child, 0), usedBorder(child), usedPadding(child, 0)];
+      return edges.some((e) => e.left !== 0 || e.right !== 0) || walk(child);
+    });
+  return { blocked: walk(box), boxes };
 }

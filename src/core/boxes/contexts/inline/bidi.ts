@@ -78,11 +78,13 @@ export function levelsOf(
   const overriding = /override/.test(unicodeBidi) && block.outer !== 'inline';
   const spelled = spelledOut(items, overriding ? [direction === 'rtl' ? '\u202e' : '\u202d', '\u202c'] : ['', '']);
   const { levels, rtl } = embeddingLevels(spelled.text, unicodeBidi === 'plaintext' ? 'auto' : direction);
+  // Without a character there is no paragraph to the algorithm, and its lines begin where the block's do.
+  const backwards = spelled.text === '' ? direction === 'rtl' : rtl;
   const byItem = items.map((item, i) => {
     const length = item.kind === 'text' ? item.text.length : item.kind === 'open' || item.kind === 'close' ? 0 : 1;
     return levels.subarray(spelled.starts[i]!, spelled.starts[i]! + length);
   });
-  return { levels: byItem, rtl };
+  return { levels: byItem, rtl: backwards };
 }
 
 /** The parts of a line from left to right. @spec uax9 L2 */

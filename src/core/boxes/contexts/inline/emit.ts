@@ -10,6 +10,9 @@ import { type InlineSpace, fromAtomics } from './space.js';
 
 export interface Running {
   lined: boolean;
+  /** A line was made since the last block among the lines. */
+  fresh: boolean;
+  blocks: number;
   y: number;
   baseline: number | null;
   lastBaseline: number | null;
@@ -35,18 +38,19 @@ export interface Emitting {
 /** Places a line and adds it to the run. @spec css-text-3 §6, css2 §9.4.2 */
 export function emit(emitting: Emitting, run: Running): void {
   const { container, line, space, layout, atomics, first } = emitting;
-  const { left, expand, rtl } = alignLine(emitting);
+  const { levels, rtl } = paragraphOf(first?.from ?? container, layout);
+  const { left, expand, backwards } = alignLine(emitting, rtl);
   const turned = container.mode === 'vertical-lr';
   const placed = placeLine({
     pieces: line.pieces,
     container,
     basis: space.width,
+    height: space.height,
     layout,
     atomics,
     styleOf: first ? (box) => styleInFirstLine(box, first.from, first.line) : (box) => box.style,
     open: run.open,
-    trailing: true,
-    reordered: paragraphOf(first?.from ?? container, layout).levels !== null,
+    base: levels && Number(rtl),
     turned,
     expand,
   });
@@ -61,18 +65,19 @@ export function emit(emitting: Emitting, run: Running): void {
   }
   for (const entry of placed.outOfFlow) {
     const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
-    const x = inline ? left + entry.x : rtl ? space.width : 0;
+    const x = inline ? left + entry.x : backwards ? space.width : 0;
     run.outOfFlow.push({
       box: entry.box,
       x: x + entry.offset.x,
       y: run.y + (inline || !line.visible ? 0 : placed.height) + entry.offset.y,
-      alignX: (inline ? entry.backwards : rtl) ? 'end' : 'start',
+      alignX: (inline ? entry.backwards : backwards) ? 'end' : 'start',
       alignY: 'start',
       inlineContainer: entry.inlineContainer,
     });
   }
   if (!line.visible) return;
   run.lined = true;
+  run.fresh = true;
   run.baseline ??= run.y + placed.baseline;
   run.lastBaseline = run.y + placed.baseline;
   run.y += placed.height;
@@ -80,21 +85,21 @@ export function emit(emitting: Emitting, run: Running): void {
 }
 
 /** Where a line begins, and how much wider its spaces get. @spec css-text-3 §6.1, §6.4 */
-function alignLine({ container, line, room, layout, last, first }: Emitting) {
+function alignLine({ container, line, room, last }: Emitting, rtl: boolean) {
   const spare = room.right - room.left - line.width;
   const free = Math.max(0, spare);
-  const align = alignment(container, paragraphOf(first?.from ?? container, layout).rtl, last || line.endsForced);
+  const align = alignment(container, rtl, last || line.endsForced);
   const spaces =
     align !== 'justify'
       ? 0
       : line.pieces.reduce((n, p) => n + (p.kind === 'text' ? separatorsIn(p.text) : 0), 0) -
         (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
   const expand = spaces > 0 ? free / spaces : 0;
-  const rtl = container.style.direction === 'rtl';
-  // An overlong line sticks out at its end.
-  const over = rtl && spare < 0;
+  const backwards = container.style.direction === 'rtl';
+  // An overlong line sticks out at its end, and so do spaces that hang.
+  const over = backwards && spare < 0;
   const slack = over ? spare : expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
-  return { left: room.left + slack, expand, rtl };
+  return { left: room.left + slack - (rtl ? line.hanging : 0), expand, backwards };
 }
 
 /** A forced break may clear floats. @spec css2 §9.5.2 */

@@ -77,6 +77,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     lastBaseline: run.lastBaseline,
     outOfFlow: run.outOfFlow,
     lined: run.lined,
+    endsInBlock: run.blocks > 0 && !run.fresh,
   };
 }
 
@@ -88,6 +89,8 @@ const newRun = (): Running => ({
   outOfFlow: [],
   open: [],
   lined: false,
+  fresh: false,
+  blocks: 0,
 });
 
 /** Indentation of the first line; what goes on after a block inside an inline box has none. @spec css-text-3 §7.1 */
@@ -236,7 +239,9 @@ class LineFloats implements FloatsMet {
 
 /** A block among inline content stands on a line of its own, inside parts of the inline boxes that are open there. @spec css2 §9.2.1.1 */
 function blockInInline(piece: Piece, run: Running, space: InlineSpace): void {
-  const { placed, bottom, outOfFlow } = space.block(piece.box, run.y);
+  const { placed, bottom, outOfFlow } = space.block(piece.box, run.fresh ? run.y : null);
+  run.fresh = false;
+  run.blocks += 1;
   const { fragment, y } = placed;
   const container = run.open.findLast((box) => box.computed.position !== 'static') ?? null;
   let part: Placed = placed;

@@ -7,6 +7,8 @@ import { textWidth, type Piece } from './pieces.js';
 export interface Line {
   readonly pieces: readonly Piece[];
   readonly width: number;
+  /** Width of preserved spaces that hang at its end. */
+  readonly hanging: number;
   /** Whether a line box is made for it: it holds more than collapsed space. */
   readonly visible: boolean;
   readonly endsForced: boolean;
@@ -196,10 +198,12 @@ export function takeLine(pieces: Piece[], from: number, width: number, layout: L
     }
   }
   const taken = showHyphen(work.slice(from, end), end < work.length, layout);
+  const { whole, held } = widthOf(taken, 0, taken.length);
   return {
     line: {
       pieces: taken,
-      width: widthOf(taken, 0, taken.length).held,
+      width: held,
+      hanging: lostAtEnd(taken, 0, taken.length) === 0 ? whole - held : 0,
       visible: isVisible(taken),
       endsForced: taken.some((p) => p.forced),
     },

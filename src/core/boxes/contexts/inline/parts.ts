@@ -44,7 +44,7 @@ export function textPart(piece: Piece, x: number, width: number, level: Level, l
   return { fragment: () => fragment, x, top: (baselines) => baselines(level) - above };
 }
 
-export function inlinePart(done: Open, width: number, right: boolean, { basis, layout, turned }: LineInput): Part {
+export function inlinePart(done: Open, width: number, right: boolean, { basis, height, layout, turned }: LineInput): Part {
   const { above, below } = contentExtent(done.style, layout);
   const { left } = done;
   const only = (edges: Edges): Edges => ({
@@ -58,7 +58,7 @@ export function inlinePart(done: Open, width: number, right: boolean, { basis, l
   const padding = only(usedPadding(done.box, basis));
   const rise = border.top + padding.top;
   const x = done.startX + margin.left;
-  const offset = relativeOffset(done.box, basis, NaN);
+  const offset = relativeOffset(done.box, basis, height);
   const top = (baselines: Baselines) => baselines(done) - above - rise;
   return {
     x: x + offset.x,

@@ -6,7 +6,7 @@ import { relativeOffset } from '../../used/relative.js';
 import { hangsSpaces } from '../../text/index.js';
 import { mergeText } from './lines.js';
 import { edgeWidth, faceOf, separatorsIn, sizeOf, type Piece } from './pieces.js';
-import { visualSteps, type Step } from './visual.js';
+import { visualSteps, withEndReset, type Step } from './visual.js';
 import { type Extent, isCentral, leadedExtent } from './extents.js';
 import { type Level, NOTHING, hasVerticalEdges, type Open, type Part, type Static, levelOf } from './levels.js';
 import { shiftFor, textPart, inlinePart, atomicBaseline } from './parts.js';
@@ -16,15 +16,16 @@ export interface LineInput {
   readonly container: Box;
   /** Width of the block container's content box, for percentages. */
   readonly basis: number;
+  /** Its height, NaN where that is not definite. */
+  readonly height: number;
   readonly layout: Layout;
   readonly atomics: ReadonlyMap<Box, Fragment>;
   /** The style of an inline box on this line, where it is not its own: in first lines. */
   readonly styleOf: (box: Box) => ComputedStyle;
   /** Inline boxes that are open when the line begins. */
   readonly open: readonly Box[];
-  readonly trailing: boolean;
-  /** Parts of it run from right to left: it is set in visual order. */
-  readonly reordered: boolean;
+  /** Embedding level of its paragraph where parts of it run from right to left: it is set in visual order. */
+  readonly base: number | null;
   /** The line is turned over when it is done: its upper side is the far one. */
   readonly turned: boolean;
   /** Extra width for each space of a justified line. */
@@ -51,7 +52,7 @@ class LineBuilder {
   constructor(readonly input: LineInput) {
     const { style } = input.container;
     this.root = levelOf(style, null, this.strut(style, /list-item/.test(style.display)));
-    if (!input.reordered) for (const box of input.open) this.open(box, false);
+    if (input.base === null) for (const box of input.open) this.open(box, false);
   }
 
   get level(): Level {
@@ -59,7 +60,7 @@ class LineBuilder {
   }
 
   get offset(): { x: number; y: number } {
-    const offsets = this.stack.map(({ box }) => relativeOffset(box, this.input.basis, NaN));
+    const offsets = this.stack.map(({ box }) => relativeOffset(box, this.input.basis, this.input.height));
     return { x: offsets.reduce((sum, o) => sum + o.x, 0), y: offsets.reduce((sum, o) => sum + o.y, 0) };
   }
 
@@ -145,7 +146,7 @@ class LineBuilder {
       below: fragment.height - baseline + margin.bottom,
     });
     this.settle(level);
-    const offset = relativeOffset(box, this.input.basis, NaN);
+    const offset = relativeOffset(box, this.input.basis, this.input.height);
     this.add({
       x: this.x + margin.left + offset.x,
       fragment: () => fragment,
@@ -163,9 +164,10 @@ export function placeLine(input: LineInput): LineResult {
   const line = new LineBuilder(input);
   const pieces = mergeText(input.pieces);
   const lastText = pieces.findLast((p) => p.kind === 'text' && p.text !== '');
-  const hanging = lastText && input.trailing && hangs(pieces, lastText) ? lastText : null;
-  if (input.reordered) {
-    for (const step of visualSteps(pieces, input.open)) setStep(line, step, hanging);
+  const hanging = lastText && hangs(pieces, lastText) ? lastText : null;
+  if (input.base !== null) {
+    const settled = hanging && hangsSpaces(hanging.box.style) ? withEndReset(pieces, input.base) : pieces;
+    for (const step of visualSteps(settled, input.open, input.base)) setStep(line, step, hanging);
     return assemble(line, openAfter(pieces, input.open));
   }
   for (const piece of pieces) setPiece(line, piece, hanging);

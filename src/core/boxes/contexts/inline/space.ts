@@ -10,10 +10,13 @@ export interface InlineSpace {
   /** Content box's corner in the coordinates of the floats. */
   readonly x: number;
   readonly y: number;
-  /** Lays out a block-level box found among inline content; gives its fragment and place. */
+  /**
+   * Lays out a block-level box found among inline content; gives its fragment and place.
+   * @param line where the last line ends, null if there was none since the block before
+   */
   readonly block: (
     box: Box,
-    y: number,
+    line: number | null,
   ) => { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] };
   /** Lays out a float and finds its place; the result is relative to the content box. */
   readonly float: (box: Box, top: number) => Placed;
@@ -30,6 +33,8 @@ export interface InlineResult {
   readonly outOfFlow: readonly OutOfFlow[];
   /** Whether any line box was made, be it of no height. */
   readonly lined: boolean;
+  /** No line stands behind the last block among the lines. */
+  readonly endsInBlock: boolean;
 }
 
 /** Absolute boxes inside the atomic inlines of a line; a positioned inline box around them is their containing block. */

@@ -23,7 +23,7 @@ interface Logical {
 }
 
 /** The leaves of a line in the order of the document, each with the inline boxes around it. */
-function leavesOf(pieces: readonly Piece[], open: readonly Box[]): Logical {
+function leavesOf(pieces: readonly Piece[], open: readonly Box[], base: number): Logical {
   const stack = [...open];
   const leaves: Leaf[] = [];
   const filled = new Set<Box>();
@@ -33,24 +33,40 @@ function leavesOf(pieces: readonly Piece[], open: readonly Box[]): Logical {
     for (const box of stack) filled.add(box);
     leaves.push({ piece, inside: [...stack], level });
   };
-  const fill = (level: number) => {
+  // An empty inline box goes with the character behind it, and at the end of a line with the paragraph.
+  const fill = (next: number) => {
+    const level = pieces.slice(next).find(hasLevel)?.level ?? base;
     if (stack.length > 0 && !filled.has(stack[stack.length - 1]!)) add(null, level);
   };
-  for (const piece of pieces) {
+  pieces.forEach((piece, i) => {
     if (piece.kind === 'open') {
       stack.push(piece.box);
       starts.add(piece.box);
     } else if (piece.kind === 'close') {
-      fill(leaves[leaves.length - 1]?.level ?? piece.level);
+      fill(i);
       stack.pop();
       ends.add(piece.box);
     } else if (piece.kind !== 'float' && piece.kind !== 'block') add(piece, piece.level);
-  }
+  });
   while (stack.length > 0) {
-    fill(leaves[leaves.length - 1]?.level ?? 0);
+    fill(pieces.length);
     stack.pop();
   }
   return { leaves, starts, ends };
+}
+
+const hasLevel = ({ kind, text }: Piece): boolean => kind === 'atomic' || (kind === 'text' && text !== '');
+
+/** Spaces at the end of a line are at the level of the paragraph. @spec uax9 L1 */
+export function withEndReset(pieces: readonly Piece[], base: number): readonly Piece[] {
+  const at = pieces.findLastIndex(hasLevel);
+  const last = pieces[at];
+  if (last?.kind !== 'text' || last.trailing === 0 || last.level === base) return pieces;
+  const spaces = / *$/.exec(last.text)![0];
+  const end: Piece = { ...last, text: spaces, width: last.trailing, level: base };
+  const word = last.text.slice(0, last.text.length - spaces.length);
+  const rest = { ...last, text: word, width: last.width - last.trailing, trailing: 0, forced: false };
+  return [...pieces.slice(0, at), ...(word === '' ? [] : [rest]), end, ...pieces.slice(at + 1)];
 }
 
 /**
@@ -58,8 +74,8 @@ function leavesOf(pieces: readonly Piece[], open: readonly Box[]): Logical {
  * its edges go to the outermost parts.
  * @spec uax9 L2, css2 §8.6
  */
-export function visualSteps(pieces: readonly Piece[], open: readonly Box[]): Step[] {
-  const { leaves, starts, ends } = leavesOf(pieces, open);
+export function visualSteps(pieces: readonly Piece[], open: readonly Box[], base: number): Step[] {
+  const { leaves, starts, ends } = leavesOf(pieces, open, base);
   const steps: Step[] = [];
   let around: readonly Box[] = [];
   const reach = (inside: readonly Box[]) => {
