@@ -6,8 +6,10 @@ export {
   dumpStyle,
   indexOf,
   laidOutAlike,
+  originOf,
   printValue,
   winnerOf,
+  withValues,
   type ComputedStyle,
 } from './style.js';
 export { flowOf, type FontUnits } from './compute.js';

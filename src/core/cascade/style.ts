@@ -31,6 +31,13 @@ for (const [index, key] of PROPERTY_KEYS.entries()) {
 
 export type ComputedStyle = StyleObject & ComputedValues;
 
+/** A style that differs in some values: of boxes the engine makes. */
+export const withValues = (style: ComputedStyle, values: Partial<ComputedValues>): ComputedStyle =>
+  Object.create(
+    style,
+    Object.fromEntries(Object.entries(values).map(([key, value]) => [key, { value, enumerable: true }])),
+  ) as ComputedStyle;
+
 /** The value as getComputedStyle serialises it where layout does not resolve it. */
 export function printValue(style: ComputedStyle, index: number): string {
   return ROWS[index]!.print(style.values[index], { fontSize: style.fontSize, colour: style.color });
@@ -42,6 +49,15 @@ const INDEX = new Map(PROPERTY_KEYS.map((key, index) => [key, index]));
 /** The declaration that set a property, or null if nothing did. */
 export function winnerOf(style: ComputedStyle, key: keyof ComputedValues): Winner | null {
   return style.winners.get(indexOf(key)) ?? null;
+}
+
+/** The declaration an inherited property goes back to, or null if nothing set it on the way. */
+export function originOf(style: ComputedStyle, key: keyof ComputedValues): Winner | null {
+  for (let at: ComputedStyle | null = style; at; at = at.parent) {
+    const winner = winnerOf(at, key);
+    if (winner) return winner;
+  }
+  return null;
 }
 
 /** Places in the table of the properties that affect more than a kind. */

@@ -41,8 +41,8 @@ thead, tbody, tfoot, tr, td, th, dir, dd, dl, dt, menu, ol, ul, li, bdi, output,
   { unicode-bidi: isolate }
 bdo, bdo[dir] { unicode-bidi: isolate-override }
 textarea[dir=auto i], pre[dir=auto i] { unicode-bidi: plaintext }
-[dir=rtl i], bdi:dir(rtl) { direction: rtl }
-[dir=ltr i] { direction: ltr }
+[dir=rtl i], [dir=auto i]:dir(rtl), bdi:dir(rtl) { direction: rtl }
+[dir=ltr i], [dir=auto i]:dir(ltr), bdi:dir(ltr) { direction: ltr }
 blockquote, figure, listing, p, plaintext, pre, xmp { margin-block: 1em }
 blockquote, figure { margin-inline: 40px }
 address { font-style: italic }

@@ -32,6 +32,10 @@ export type ScriptReference = { readonly text: string; readonly offset: number }
 
 const JAVASCRIPT = /^(|module|text\/javascript|application\/javascript|application\/ecmascript|text\/ecmascript)$/i;
 
+/** Properties whose pictures take room; a variable may end up in one. */
+const PICTURING = /^(content|list-style|list-style-image|--.*)$/;
+const URL_TEXT = /url\(\s*(?:"([^"]*)"|'([^']*)'|([^)"'\s]*))\s*\)/g;
+
 /** A parsed page and what it refers to. */
 export class PageDraft {
   readonly document: HtmlDocument;
@@ -69,14 +73,24 @@ export class PageDraft {
     return ruleSet.fontFaces.filter((face) => words.includes(face.family.toLowerCase()));
   }
 
-  /** Absolute URLs of pictures whose natural size layout may need. */
-  wantedPictures(): readonly string[] {
+  /** Absolute URLs of pictures whose natural size layout may need: those of the page and those sheets put into its content. */
+  wantedPictures({ ruleSet }: Collected): readonly string[] {
     const base = baseUrl(this.document, this.text.url);
     const references = this.document.elements.flatMap((e) => {
       if (e.tag === 'img' || e.tag === 'input') return [e.attributes.get('src')];
       return e.tag === 'video' ? [e.attributes.get('poster')] : [];
     });
-    return [...new Set(references.flatMap((r) => (r ? [resolveUrl(r, base)] : [])))].filter((url) => url !== null);
+    const inPage = references.flatMap((r) => (r ? [resolveUrl(r, base)] : []));
+    const inSheets = ruleSet.rules.flatMap(({ declarations }) =>
+      declarations
+        .filter(({ name, text }) => PICTURING.test(name) && text.includes('url('))
+        .flatMap(({ text, span }) =>
+          [...text.matchAll(URL_TEXT)].map((found) =>
+            resolveUrl(found[1] ?? found[2] ?? found[3]!, ruleSet.addresses.get(span.source) ?? base),
+          ),
+        ),
+    );
+    return [...new Set([...inPage, ...inSheets])].filter((url) => url !== null);
   }
 
   /** The scripts of the page in document order. */

@@ -79,7 +79,8 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
   const bare = draft.hasNoscript && options.scripting !== false ? withoutScripts(draft) : null;
   const drafts = bare ? [draft, bare] : [draft];
   const [collected, bareCollected] = (yield* sheetsOf(drafts, reader)) as [Sheets, Sheets?];
-  const images = yield* picturesOf(drafts, reader);
+  const wanted = [collected, ...(bareCollected ? [bareCollected] : [])];
+  const images = yield* picturesOf(drafts, wanted, reader);
   const metrics = yield* fontsOf(draft.fontFaces(collected), reader, options);
   const scripts = yield* scriptsOf(draft, reader);
   const [breaks] = draft.needsFullBreaks && reader.fullBreaks ? yield [() => reader.fullBreaks!()] : [];
@@ -117,8 +118,12 @@ function* sheetsOf(drafts: readonly PageDraft[], reader: Reader): Opening<readon
   }
 }
 
-function* picturesOf(drafts: readonly PageDraft[], reader: Reader): Opening<Map<string, NaturalSize | null>> {
-  const wanted = [...new Set(drafts.flatMap((draft) => draft.wantedPictures()))];
+function* picturesOf(
+  drafts: readonly PageDraft[],
+  sheets: readonly Sheets[],
+  reader: Reader,
+): Opening<Map<string, NaturalSize | null>> {
+  const wanted = [...new Set(drafts.flatMap((draft, i) => draft.wantedPictures(sheets[i]!)))];
   if (wanted.length > MOST.pictures) giveUp(drafts, `more than ${MOST.pictures} pictures`);
   const asked = reader.picture ? wanted.slice(0, MOST.pictures) : [];
   const found = yield asked.map(

@@ -117,8 +117,8 @@ export class Page {
       (r) => r.containers.length > 0 || r.declarations.some((d) => asks.test(d.text)),
     );
     const base = baseUrl(this.document, text.url);
-    this.#images = (reference) => {
-      const url = resolveUrl(reference, base);
+    this.#images = (reference, from) => {
+      const url = resolveUrl(reference, (from && this.ruleSet.addresses.get(from.source)) ?? base);
       return url === null ? null : (parts.images.get(url) ?? null);
     };
     const changes = [...nativeChanges(this.document), ...(parts.changes ?? [])];

@@ -34,6 +34,7 @@ interface Gathering {
   readonly fontFaces: FontFace[];
   readonly properties: Map<string, RegisteredProperty>;
   readonly keyframes: Map<string, readonly Declaration[]>;
+  readonly addresses: Map<SourceText, string>;
   readonly layers: Layer;
   bytes: number;
   anonymous: number;
@@ -64,6 +65,7 @@ export function collectSheets(
     fontFaces: [],
     properties: new Map(),
     keyframes: new Map(),
+    addresses: new Map(),
     layers: { name: '', parent: null, children: [], order: 0 },
     bytes: 0,
     anonymous: 0,
@@ -87,6 +89,7 @@ export function collectSheets(
       fontFaces: g.fontFaces,
       properties: g.properties,
       keyframes: g.keyframes,
+      addresses: g.addresses,
       bytes: g.bytes,
     },
     wanted: [...g.wanted],
@@ -225,6 +228,7 @@ function add(
   }
   for (const rule of sheet.rules) {
     const path = located(rule.layers);
+    if (place) g.addresses.set(rule.span.source, place.url);
     g.rules.push({
       origin,
       selectors: rule.selectors,

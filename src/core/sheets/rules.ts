@@ -1,4 +1,4 @@
-import type { Span } from '../base/index.js';
+import type { SourceText, Span } from '../base/index.js';
 import type { MediaCondition, Selector } from '../css/index.js';
 
 /** One declaration as written; `text` has neither comments nor `!important`. */
@@ -80,6 +80,8 @@ export interface RuleSet {
   readonly properties: ReadonlyMap<string, RegisteredProperty>;
   /** Keyframes by name: declarations of each animation's last frame. */
   readonly keyframes: ReadonlyMap<string, readonly Declaration[]>;
+  /** URL that references in a sheet start from, by its text. */
+  readonly addresses: ReadonlyMap<SourceText, string>;
   /** Bytes of author style sheets read. */
   readonly bytes: number;
 }

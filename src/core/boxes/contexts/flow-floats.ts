@@ -3,7 +3,7 @@ import { horizontal, vertical, type Fragment, type Placed } from '../fragment.js
 import type { Layout } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
-import { frameWidth } from '../used/sizes.js';
+import { clampWidth, frameWidth, preferredRatio } from '../used/sizes.js';
 import type { Floats } from './floats.js';
 import { frameOf } from './flow-sizes.js';
 import { clearValue } from './flow-margins.js';
@@ -70,24 +70,21 @@ export function besideFloats(
 ): { fragment: Fragment; x: number; y: number } {
   const { floats } = flow;
   const alone = layout.place(box, { width, height: basis });
-  const margins = usedMargins(box, width);
   if (floats.empty) return { fragment: alone, x: alone.margin.left, y: top };
-  const automatic = box.anonymous || box.style.width === 'auto';
-  for (let y = top; ;) {
-    const gap = floats.gap(flow.y + y, flow.y + y + Math.max(1, alone.height), flow.x, flow.x + width);
+  const margins = usedMargins(box, width);
+  for (let y = top, height = Math.max(1, alone.height); ;) {
+    const gap = floats.gap(flow.y + y, flow.y + y + height, flow.x, flow.x + width);
     const left = Math.max(gap.left - flow.x, margins.left);
     const right = Math.min(gap.right - flow.x, width - margins.right);
     const free = gap.left <= flow.x && gap.right >= flow.x + width;
     if (free) return { fragment: alone, x: alone.margin.left, y };
-    const stretches = automatic && box.inner !== 'table' && box.inner !== 'replaced' && box.frame === box.mode;
-    const shrinks = automatic && box.inner === 'table';
-    const narrowest = stretches || shrinks ? layout.intrinsic(box).min + frameWidth(frameOf(box, width)) : alone.width;
-    if (narrowest <= right - left + 1 / 64) {
-      const fragment = stretches
-        ? layout.place(box, { width, height: basis, fixedWidth: Math.min(alone.width, right - left) })
-        : shrinks && alone.width > right - left
-          ? layout.place(box, { width: right - left, height: basis })
-          : alone;
+    const fragment = narrowed(box, alone, { width, height: basis, free: right - left }, layout);
+    const reached = fragment && floats.gap(flow.y + y, flow.y + y + fragment.height, gap.left, gap.right);
+    if (fragment && reached && reached.right - reached.left < gap.right - gap.left) {
+      height = fragment.height;
+      continue;
+    }
+    if (fragment) {
       const rtl = box.parent?.style.direction === 'rtl';
       return {
         fragment,
@@ -102,5 +99,35 @@ export function besideFloats(
     const next = floats.nextBottom(flow.y + y);
     if (next === null) return { fragment: alone, x: alone.margin.left, y };
     y = next - flow.y;
+    height = Math.max(1, alone.height);
   }
+}
+
+interface Beside {
+  /** Of the containing block; px. */
+  readonly width: number;
+  readonly height: number;
+  /** Room between the floats. */
+  readonly free: number;
+}
+
+/**
+ * A box made to fit between floats; null where it has to go below them. Boxes of automatic width narrow as far as
+ * their border, padding and min-width let them, tables as far as their content.
+ */
+function narrowed(box: Box, alone: Fragment, { width, height, free }: Beside, layout: Layout): Fragment | null {
+  const automatic = box.anonymous || box.style.width === 'auto';
+  const table = box.inner === 'table';
+  const frame = frameOf(box, width);
+  const stretches =
+    automatic && !table && box.inner !== 'replaced' && box.frame === box.mode && preferredRatio(box) === null;
+  const intrinsic = () => layout.intrinsic(box);
+  const narrowest = stretches
+    ? clampWidth(box, frameWidth(frame), width, width, frame, intrinsic)
+    : table && automatic
+      ? intrinsic().min + frameWidth(frame)
+      : alone.width;
+  if (narrowest > free + 1 / 64) return null;
+  if (stretches) return layout.place(box, { width, height, fixedWidth: Math.min(alone.width, free) });
+  return table && automatic && alone.width > free ? layout.place(box, { width: free, height }) : alone;
 }

@@ -1,5 +1,6 @@
 import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
 import type { LimitLog } from '../../base/index.js';
+import type { HtmlDocument } from '../../html/index.js';
 import type { Box, Inner } from '../box.js';
 import { isVertical, styleInFlow, type Mode } from '../flows/modes.js';
 import { naturalTurned } from '../flows/turn.js';
@@ -11,6 +12,7 @@ import type { ImageSizes } from './natural.js';
 export interface Building {
   readonly styles: StyleTree;
   readonly images: ImageSizes;
+  readonly document: HtmlDocument;
   readonly metrics: TextMetrics;
   readonly limits: LimitLog;
   readonly principal: (Box | null)[];

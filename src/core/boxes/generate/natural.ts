@@ -1,3 +1,4 @@
+import type { Span } from '../../base/index.js';
 import type { ElementNode, MarkupView } from '../../html/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { NaturalSize } from '../box.js';
@@ -38,8 +39,11 @@ const UNITS: Readonly<Record<string, number>> = {
   ex: 8,
 };
 
-/** Natural sizes of images by the value of their `src`, px; null where the file could not be read. */
-export type ImageSizes = (source: string) => NaturalSize | null;
+/**
+ * Natural sizes of images by the reference to them, px; null where the file could not be read.
+ * @param from the declaration that refers to it; otherwise the page does
+ */
+export type ImageSizes = (source: string, from?: Span) => NaturalSize | null;
 
 const NONE: NaturalSize = { width: null, height: null, ratio: null };
 const fixed = (width: number, height: number): NaturalSize => ({
@@ -65,7 +69,7 @@ const REPLACED = new Set([
 ]);
 
 /** Whether the element's content is laid out by something other than CSS. @spec html §15.4, §15.5 */
-export function isReplaced(element: ElementNode, markup: MarkupView): boolean {
+export function isReplaced(element: ElementNode, markup: MarkupView, scripting: boolean): boolean {
   if (element.namespace === 'svg') return element.tag === 'svg' && element.parent?.namespace !== 'svg';
   if (element.namespace === 'math') return false;
   if (element.tag === 'object')
@@ -73,7 +77,8 @@ export function isReplaced(element: ElementNode, markup: MarkupView): boolean {
       element.children.every((c) => c.kind === 'text' && c.data.trim() === '') &&
       markup.attribute(element, 'data') !== undefined
     );
-  if (element.tag === 'img') return true;
+  // Without scripts a canvas shows what it holds.
+  if (element.tag === 'canvas' && !scripting) return false;
   if (element.tag === 'input') return !/^(button|submit|reset)$/i.test(markup.attribute(element, 'type') ?? '');
   return REPLACED.has(element.tag);
 }
@@ -98,7 +103,7 @@ export function naturalSize(
 ): NaturalSize {
   switch (element.tag) {
     case 'img':
-      return image(element, style, { markup, images, metrics });
+      return image(element, { markup, images, metrics });
     case 'svg':
       return svg(element, markup);
     case 'video': {
@@ -135,17 +140,9 @@ function face(style: ComputedStyle, metrics: TextMetrics) {
   return metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
 }
 
-function image(element: ElementNode, style: ComputedStyle, { markup, images, metrics }: Sources): NaturalSize {
+function image(element: ElementNode, { markup, images }: Sources): NaturalSize {
   const source = markup.attribute(element, 'src');
-  const size = source ? images(source) : null;
-  if (size) return size;
-  const alt = markup.attribute(element, 'alt');
-  if (alt === '' || (alt === undefined && !source)) return sized(0, 0);
-  if (alt === undefined) return sized(16, 16);
-  // A broken image shows its alternative text beside a small picture.
-  const text = face(style, metrics).width(alt, style.fontSize, true);
-  const line = face(style, metrics).lineHeight(style.fontSize);
-  return sized(16 + text, Math.max(16, line));
+  return (source ? images(source) : null) ?? sized(0, 0);
 }
 
 function svg(element: ElementNode, markup: MarkupView): NaturalSize {

@@ -1,4 +1,4 @@
-import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
+import { originOf, withValues, type ComputedStyle, type StyleTree } from '../../cascade/index.js';
 import type { Display, PseudoElement } from '../../css/index.js';
 import type { LimitLog } from '../../base/index.js';
 import type { ElementNode, HtmlDocument, MarkupView } from '../../html/index.js';
@@ -8,6 +8,7 @@ import { transformText, type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText, Quotes } from './content.js';
 import { Counters } from './counters.js';
 import { firstTextOf, splitFirstLetter } from './first-letter.js';
+import { alternativeOf, fillWithAlternative, styleOfAlternative } from './alternative.js';
 import { isReplaced, naturalSize, type ImageSizes } from './natural.js';
 import { type Building, make, push } from './make.js';
 import { complete } from './anonymous.js';
@@ -61,17 +62,19 @@ export function generateBoxes(
     metrics,
     limits,
     principal: new Array<Box | null>(document.elements.length).fill(null),
+    document,
     counters: new Counters(styles.view),
     quotes: new Quotes(),
     next: 0,
   };
   const style = styles.of(document.root);
   const body = document.body ? styles.of(document.body) : style;
-  // The body's writing mode is that of the whole page. @spec css-writing-modes-4 §8
-  const mode = body.display === 'none' ? style.writingMode : body.writingMode;
+  // The body's writing mode and direction are those of the whole page. @spec css-writing-modes-4 §8
+  const principal = body.display === 'none' ? style : body;
+  const mode = principal.writingMode;
   const root = make(building, {
     element: document.root,
-    style,
+    style: style.direction === principal.direction ? style : withValues(style, { direction: principal.direction }),
     frame: mode,
     mode,
     outer: 'block',
@@ -131,17 +134,20 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   }
   const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
   const sources = { markup: building.styles.view, images: building.images, metrics: building.metrics };
-  const replaced = isReplaced(element, building.styles.view);
-  const natural: NaturalSize | null = replaced ? naturalSize(element, style, sources) : null;
+  const { quirks, scripting } = building.document;
+  const pictured = pictureOf(style, building);
+  const alternative = pictured ? null : alternativeOf(element, style, { ...sources, quirks });
+  const replaced = pictured !== null || (!alternative && isReplaced(element, building.styles.view, scripting));
+  const natural: NaturalSize | null = pictured ?? (replaced ? naturalSize(element, style, sources) : null);
   const centred = !replaced && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
   const firstLine =
     inner === 'flow' && outer !== 'inline' && !replaced ? building.styles.pseudo(element, 'first-line') : null;
   if (style.overlay === 'auto') backdrop(parent, element, building);
   const box = make(building, {
     element,
-    style,
+    style: alternative ? styleOfAlternative(style) : style,
     firstLine: firstLine && styleInFlow(firstLine, style.writingMode),
-    outer: replaced || centred ? (outer === 'inline' ? 'atomic' : outer) : outerIn(outer, inner, style, parent),
+    outer: replaced || centred || alternative ? (outer === 'inline' ? 'atomic' : outer) : outerIn(outer, inner, style, parent),
     inner: replaced ? 'replaced' : inner,
     parent,
     natural,
@@ -155,10 +161,22 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   push(parent, box);
   building.principal[element.index] = box;
   if (replaced) return;
+  if (alternative) {
+    fillWithAlternative(box, alternative, building);
+    return;
+  }
   if (element.tag === 'input') text(box, inputLabel(element, building.styles.view), style, building);
   else fill(box, element, building);
   if (box.inner === 'flow' && box.outer !== 'inline') firstLetter(box, element, building);
   complete(box, building);
+}
+
+/** The picture an element's `content` puts in its place; null where that names none or its file is missing. @spec css-content-3 §2 */
+function pictureOf(style: ComputedStyle, { images }: Building): NaturalSize | null {
+  const { content } = style;
+  if (typeof content === 'string' || content.items.length !== 1) return null;
+  const [item] = content.items;
+  return item?.kind === 'picture' ? images(item.url, originOf(style, 'content')?.declaration.span) : null;
 }
 
 /** Puts the first letter of a block container into a box of its own where the page styles it. @spec css-pseudo-4 §2.2 */
@@ -257,29 +275,34 @@ export function pseudo(parent: Box, element: ElementNode, name: PseudoElement, b
   for (const part of content) {
     if (part.kind === 'text') text(target, part.text, style, building);
     else {
-      const size = building.images(part.url);
-      const natural = size ?? { width: 0, height: 0, ratio: null };
-      push(
-        target,
-        make(building, {
-          element,
-          pseudo: name,
-          style: style,
-          outer: 'atomic',
-          inner: 'replaced',
-          parent: target,
-          natural,
-          anonymous: true,
-        }),
-      );
+      const natural = building.images(part.url, originOf(style, 'content')?.declaration.span);
+      picture(target, { element, pseudo: name, style, natural: natural ?? NOTHING }, building);
     }
   }
   if (target !== parent) complete(target, building);
 }
 
-export function marker(box: Box, element: ElementNode, style: ComputedStyle, building: Building): void {
-  if (style.listStylePosition !== 'inside' || element.tag === 'summary') {
-    if (element.tag !== 'summary') return;
+const NOTHING: NaturalSize = { width: 0, height: 0, ratio: null };
+
+/** A picture among generated content. */
+function picture(
+  parent: Box,
+  draft: Pick<Box, 'element' | 'pseudo' | 'style' | 'natural'>,
+  building: Building,
+): void {
+  push(parent, make(building, { ...draft, outer: 'atomic', inner: 'replaced', parent, anonymous: true }));
+}
+
+/** What browsers leave between a picture and the text of its list item, px. */
+const BESIDE_PICTURE = 7;
+
+function marker(box: Box, element: ElementNode, style: ComputedStyle, building: Building): void {
+  if (style.listStylePosition !== 'inside' && element.tag !== 'summary') return;
+  const { listStyleImage: image } = style;
+  const natural = image === null ? null : building.images(image, originOf(style, 'listStyleImage')?.declaration.span);
+  if (natural) {
+    const wide = { ...natural, width: (natural.width ?? 0) + BESIDE_PICTURE, ratio: null };
+    return picture(box, { element: null, pseudo: null, style, natural: wide }, building);
   }
   const text = markerText(style, building.counters.values('list-item').at(-1)!);
   if (text !== '') push(box, make(building, { style, outer: 'inline', inner: 'text', parent: box, text }));

@@ -100,7 +100,17 @@ export const TEXT = {
   textOrientation: keyword(['mixed', 'upright', 'sideways'], { inherited: true }, { 'sideways-right': 'sideways' }),
   listStyleType,
   listStylePosition: keyword(['outside', 'inside'], { inherited: true }),
-  listStyleImage: text('none', (items) => items.length === 1, { inherited: true }),
+  listStyleImage: row<string | null>(
+    null,
+    ([item, more]) => {
+      if (more || !item) return null;
+      if (isIdent(item, 'none')) return () => null;
+      if (item.type === 'url') return () => item.value;
+      return item.type === 'function' ? () => '' : null;
+    },
+    (value) => (value === null ? 'none' : `url("${value}")`),
+    { inherited: true },
+  ),
   quotes,
   content,
   counterReset: counterChanges(0),

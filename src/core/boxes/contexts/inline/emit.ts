@@ -86,7 +86,10 @@ export function emit(emitting: Emitting, run: Running): void {
 
 /** Where a line begins, and how much wider its spaces get. @spec css-text-3 §6.1, §6.4 */
 function alignLine({ container, line, room, last }: Emitting, rtl: boolean) {
-  const spare = room.right - room.left - line.width;
+  // At the end of a paragraph preserved spaces hang only as far as they do not fit. @spec css-text-3 §4.1.3
+  const fitting = last || line.endsForced ? Math.max(0, room.right - room.left - line.width) : 0;
+  const held = Math.min(line.hanging, fitting);
+  const spare = room.right - room.left - line.width - held;
   const free = Math.max(0, spare);
   const align = alignment(container, rtl, last || line.endsForced);
   const spaces =
@@ -99,7 +102,7 @@ function alignLine({ container, line, room, last }: Emitting, rtl: boolean) {
   // An overlong line sticks out at its end, and so do spaces that hang.
   const over = backwards && spare < 0;
   const slack = over ? spare : expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
-  return { left: room.left + slack - (rtl ? line.hanging : 0), expand, backwards };
+  return { left: room.left + slack - (rtl ? line.hanging - held : 0), expand, backwards };
 }
 
 /** A forced break may clear floats. @spec css2 §9.5.2 */

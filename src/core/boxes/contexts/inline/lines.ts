@@ -341,9 +341,7 @@ export function intrinsicOf(
     }
     const end = unitEnd(pieces, i);
     const unit = widthOf(pieces, i, end);
-    const least = pieces.slice(i, end).some(breaksInside)
-      ? widestCharacter(pieces.slice(i, end), layout)
-      : unit.held;
+    const least = pieces.slice(i, end).some(breaksInside) ? widestCharacter(pieces.slice(i, end), layout) : unit.held;
     // Negative margins may draw a part back so far that it fits on the line before it.
     const joins = reached !== 0 && reached + least <= 0;
     if (!joins) min = Math.max(min, narrow);

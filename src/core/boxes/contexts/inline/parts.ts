@@ -44,7 +44,12 @@ export function textPart(piece: Piece, x: number, width: number, level: Level, l
   return { fragment: () => fragment, x, top: (baselines) => baselines(level) - above };
 }
 
-export function inlinePart(done: Open, width: number, right: boolean, { basis, height, layout, turned }: LineInput): Part {
+export function inlinePart(
+  done: Open,
+  width: number,
+  right: boolean,
+  { basis, height, layout, turned }: LineInput,
+): Part {
   const { above, below } = contentExtent(done.style, layout);
   const { left } = done;
   const only = (edges: Edges): Edges => ({

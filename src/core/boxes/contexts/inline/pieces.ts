@@ -215,7 +215,11 @@ function tabWidth(style: ComputedStyle, tabs: number, x: number, layout: Layout)
 }
 
 /** Text of one font is shaped as one, across the edges of inline boxes that take no room. @spec css-text-3 §7.3 (shaping across element boundaries) */
-function kernAcross(pieces: Piece[], { box, text, level }: Pick<Piece, 'box' | 'text' | 'level'>, layout: Layout): void {
+function kernAcross(
+  pieces: Piece[],
+  { box, text, level }: Pick<Piece, 'box' | 'text' | 'level'>,
+  layout: Layout,
+): void {
   let at = pieces.length - 1;
   while (at >= 0 && (pieces[at]!.kind === 'open' || pieces[at]!.kind === 'close') && pieces[at]!.width === 0) at--;
   const left = pieces[at];

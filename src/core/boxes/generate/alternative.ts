@@ -1,0 +1,84 @@
+import type { ElementNode, MarkupView } from '../../html/index.js';
+import { px, ZERO } from '../../css/index.js';
+import { withValues, type ComputedStyle } from '../../cascade/index.js';
+import type { Box } from '../box.js';
+import type { ImageSizes } from './natural.js';
+import { make, push, type Building } from './make.js';
+import { transformText } from '../text/index.js';
+
+/** What stands in for an image that did not load. @spec html §15.4.2 */
+export interface Alternative {
+  readonly icon: boolean;
+  readonly text: string;
+}
+
+const ICON = 16;
+
+/**
+ * What an image whose file is missing shows; null where it stays a replaced box: it loads, or it has no text (in
+ * quirks mode: whatever its text) and both sizes are given.
+ */
+export function alternativeOf(
+  element: ElementNode,
+  style: ComputedStyle,
+  { markup, images, quirks }: { markup: MarkupView; images: ImageSizes; quirks: boolean },
+): Alternative | null {
+  if (element.tag !== 'img' || element.namespace !== 'html') return null;
+  const source = markup.attribute(element, 'src');
+  if (source && images(source)) return null;
+  const alt = markup.attribute(element, 'alt');
+  const sized = style.width !== 'auto' && style.height !== 'auto';
+  if (sized && (quirks || !alt)) return null;
+  const nothing = alt === '' || (source === undefined && alt === undefined);
+  return { icon: !nothing, text: alt ?? '' };
+}
+
+/** An inline one takes the size of what it shows. */
+export const styleOfAlternative = (style: ComputedStyle): ComputedStyle =>
+  style.display === 'inline'
+    ? withValues(style, { width: 'auto', height: 'auto', aspectRatio: { auto: true, ratio: null } })
+    : style;
+
+/** The small picture and the text beside it. */
+export function fillWithAlternative(box: Box, alternative: Alternative, building: Building): void {
+  const { computed: style } = box;
+  if (alternative.icon)
+    push(
+      box,
+      make(building, {
+        style: withValues(style, ICON_STYLE),
+        outer: 'block',
+        inner: 'replaced',
+        parent: box,
+        natural: { width: ICON, height: ICON, ratio: 1 },
+      }),
+    );
+  const text = transformText(alternative.text, style.textTransform, '');
+  if (text !== '') push(box, make(building, { style, outer: 'inline', inner: 'text', parent: box, text }));
+}
+
+const NOTHING = Object.fromEntries(
+  ['Top', 'Right', 'Bottom', 'Left'].flatMap((side) => [
+    [`margin${side}`, ZERO],
+    [`padding${side}`, ZERO],
+    [`border${side}Width`, 0],
+  ]),
+);
+const ICON_STYLE = {
+  ...NOTHING,
+  display: 'block',
+  position: 'static',
+  float: 'left',
+  clear: 'none',
+  width: px(ICON),
+  height: px(ICON),
+  minWidth: 'auto',
+  minHeight: 'auto',
+  maxWidth: 'none',
+  maxHeight: 'none',
+  transform: [],
+  opacity: 1,
+  zIndex: 'auto',
+  backgroundImage: [],
+} as const;
+
