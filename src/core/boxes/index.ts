@@ -1,5 +1,5 @@
 export { generateBoxes, type BoxTree } from './generate/tree.js';
-export { svgSize, type ImageSizes } from './generate/natural.js';
+export { svgSize, type ImageSizes, type PictureSizes } from './generate/natural.js';
 export { layoutDocument, makeLayout, type DocumentLayout } from './contexts/independent.js';
 export { newMemory, type LayoutMemory } from './memory.js';
 export { pairTwins } from './generate/twins.js';

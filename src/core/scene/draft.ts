@@ -1,5 +1,6 @@
 import { LimitLog, SourceText } from '../base/index.js';
 import { needsFullBreaks } from '../boxes/index.js';
+import { referencesOf } from './pictures.js';
 import { parseHtml, type HtmlDocument } from '../html/index.js';
 import {
   baseUrl,
@@ -32,6 +33,8 @@ export type ScriptReference = { readonly text: string; readonly offset: number }
 
 const JAVASCRIPT = /^(|module|text\/javascript|application\/javascript|application\/ecmascript|text\/ecmascript)$/i;
 
+/** Attributes that may name a picture. */
+const REFERRING: Readonly<Record<string, string>> = { input: 'src', video: 'poster', object: 'data', embed: 'src' };
 /** Properties whose pictures take room; a variable may end up in one. */
 const PICTURING = /^(content|list-style|list-style-image|--.*)$/;
 const URL_TEXT = /url\(\s*(?:"([^"]*)"|'([^']*)'|([^)"'\s]*))\s*\)/g;
@@ -76,9 +79,9 @@ export class PageDraft {
   /** Absolute URLs of pictures whose natural size layout may need: those of the page and those sheets put into its content. */
   wantedPictures({ ruleSet }: Collected): readonly string[] {
     const base = baseUrl(this.document, this.text.url);
-    const references = this.document.elements.flatMap((e) => {
-      if (e.tag === 'img' || e.tag === 'input') return [e.attributes.get('src')];
-      return e.tag === 'video' ? [e.attributes.get('poster')] : [];
+    const references = this.document.elements.flatMap((e): readonly (string | undefined)[] => {
+      if (e.tag === 'img') return referencesOf(e);
+      return [e.attributes.get(REFERRING[e.tag] ?? '')];
     });
     const inPage = references.flatMap((r) => (r ? [resolveUrl(r, base)] : []));
     const inSheets = ruleSet.rules.flatMap(({ declarations }) =>

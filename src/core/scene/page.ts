@@ -32,6 +32,7 @@ import { baseUrl, resolveUrl, type RuleSet } from '../sheets/index.js';
 import type { PageDraft } from './draft.js';
 import { ChangeableMarkup, nativeChanges, type PossibleChange } from './changeable.js';
 import { Glance } from './glance.js';
+import { choiceFor, hasChoices, shownSize } from './pictures.js';
 import { Scene } from './scene.js';
 import { CLOSED, mediumOf, setting, type Setting, type Visitor } from './setting.js';
 import { type Touched, touchedProperties } from './touched.js';
@@ -82,6 +83,8 @@ export class Page {
   readonly #metrics: TextMetrics;
   readonly #breaks: LineBreaks | null;
   readonly #images: ImageSizes;
+  /** Images whose picture depends on the screen. */
+  readonly #choosing: readonly ElementNode[];
   readonly #scenes = new Map<string, Scene>();
   readonly #trees: {
     readonly styles: StyleTree;
@@ -121,6 +124,7 @@ export class Page {
       const url = resolveUrl(reference, (from && this.ruleSet.addresses.get(from.source)) ?? base);
       return url === null ? null : (parts.images.get(url) ?? null);
     };
+    this.#choosing = this.document.elements.filter(hasChoices);
     const changes = [...nativeChanges(this.document), ...(parts.changes ?? [])];
     this.#changeable = changes.length === 0 ? null : new ChangeableMarkup(changes);
     const matched = matchDocument(this.document, this.ruleSet, this.#log, this.#changeable);
@@ -306,10 +310,11 @@ export class Page {
     });
   }
 
-  /** What boxes are made from beside styles: changed attributes that stand for content or size. */
-  #boxMarkup({ view }: StyleTree): string {
-    if (view.changes.size === 0) return '';
-    return changesKey(view.changes, (name) => this.#contentReads || MAKE_CONTENT.has(name));
+  /** What boxes are made from beside styles: changed attributes that stand for content or size, and the pictures chosen. */
+  #boxMarkup({ view, medium }: StyleTree): string {
+    const chosen = this.#choosing.map((image) => choiceFor(image, medium)?.reference ?? '').join('\n');
+    if (view.changes.size === 0) return chosen;
+    return `${chosen}\0${changesKey(view.changes, (name) => this.#contentReads || MAKE_CONTENT.has(name))}`;
   }
 
   /** Box trees depend on styles and those attributes alone: where those are the same objects, tree and layout are shared. */
@@ -328,7 +333,8 @@ export class Page {
         samePseudos(entry.styles),
     );
     if (known) return known;
-    const tree = generateBoxes(this.document, styles, this.#images, this.#metrics, this.#log);
+    const pictures = (image: ElementNode) => shownSize(image, styles.medium, this.#images);
+    const tree = generateBoxes(this.document, styles, { images: this.#images, pictures }, this.#metrics, this.#log);
     const like = near && { memory: near.made.memory, twins: pairTwins(near.boxes.root, tree.root) };
     const made = { styles, markup, tree, memory: newMemory(like) };
     if (this.#trees.length >= 40) this.#trees.shift();

@@ -2,7 +2,7 @@ import type { ElementNode, MarkupView } from '../../html/index.js';
 import { px, ZERO } from '../../css/index.js';
 import { withValues, type ComputedStyle } from '../../cascade/index.js';
 import type { Box } from '../box.js';
-import type { ImageSizes } from './natural.js';
+import type { ImageSizes, PictureSizes } from './natural.js';
 import { make, push, type Building } from './make.js';
 import { transformText } from '../text/index.js';
 
@@ -14,6 +14,13 @@ export interface Alternative {
 
 const ICON = 16;
 
+interface Sources {
+  readonly markup: MarkupView;
+  readonly images: ImageSizes;
+  readonly pictures: PictureSizes;
+  readonly quirks: boolean;
+}
+
 /**
  * What an image whose file is missing shows; null where it stays a replaced box: it loads, or it has no text (in
  * quirks mode: whatever its text) and both sizes are given.
@@ -21,12 +28,14 @@ const ICON = 16;
 export function alternativeOf(
   element: ElementNode,
   style: ComputedStyle,
-  { markup, images, quirks }: { markup: MarkupView; images: ImageSizes; quirks: boolean },
+  { markup, images, pictures, quirks }: Sources,
 ): Alternative | null {
-  if (element.tag !== 'img' || element.namespace !== 'html') return null;
-  const source = markup.attribute(element, 'src');
-  if (source && images(source)) return null;
-  const alt = markup.attribute(element, 'alt');
+  const button = element.tag === 'input' && /^image$/i.test(markup.attribute(element, 'type') ?? '');
+  if (element.namespace !== 'html' || (element.tag !== 'img' && !button)) return null;
+  const source = markup.attribute(element, 'src') || undefined;
+  if (button ? source && images(source) : pictures(element)) return null;
+  const alt =
+    markup.attribute(element, 'alt') ?? (button ? (markup.attribute(element, 'value') ?? 'Submit') : undefined);
   const sized = style.width !== 'auto' && style.height !== 'auto';
   if (sized && (quirks || !alt)) return null;
   const nothing = alt === '' || (source === undefined && alt === undefined);
@@ -81,4 +90,3 @@ const ICON_STYLE = {
   zIndex: 'auto',
   backgroundImage: [],
 } as const;
-

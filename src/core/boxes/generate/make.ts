@@ -7,11 +7,12 @@ import { naturalTurned } from '../flows/turn.js';
 import type { TextMetrics } from '../text/index.js';
 import type { Quotes } from './content.js';
 import type { Counters } from './counters.js';
-import type { ImageSizes } from './natural.js';
+import type { ImageSizes, PictureSizes } from './natural.js';
 
 export interface Building {
   readonly styles: StyleTree;
   readonly images: ImageSizes;
+  readonly pictures: PictureSizes;
   readonly document: HtmlDocument;
   readonly metrics: TextMetrics;
   readonly limits: LimitLog;

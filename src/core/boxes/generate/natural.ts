@@ -45,6 +45,9 @@ const UNITS: Readonly<Record<string, number>> = {
  */
 export type ImageSizes = (source: string, from?: Span) => NaturalSize | null;
 
+/** Natural size of the picture an `img` shows on the screen at hand; null where its file could not be read. */
+export type PictureSizes = (image: ElementNode) => NaturalSize | null;
+
 const NONE: NaturalSize = { width: null, height: null, ratio: null };
 const fixed = (width: number, height: number): NaturalSize => ({
   width,
@@ -68,15 +71,23 @@ const REPLACED = new Set([
   'progress',
 ]);
 
+const PICTURE_NAME = /\.(apng|avif|bmp|gif|jpe?g|png|svg|webp)(?:[?#]|$)|^data:image\//i;
+
 /** Whether the element's content is laid out by something other than CSS. @spec html §15.4, §15.5 */
-export function isReplaced(element: ElementNode, markup: MarkupView, scripting: boolean): boolean {
+export function isReplaced(
+  element: ElementNode,
+  { markup, images }: Pick<Sources, 'markup' | 'images'>,
+  scripting: boolean,
+): boolean {
   if (element.namespace === 'svg') return element.tag === 'svg' && element.parent?.namespace !== 'svg';
   if (element.namespace === 'math') return false;
-  if (element.tag === 'object')
-    return (
-      element.children.every((c) => c.kind === 'text' && c.data.trim() === '') &&
-      markup.attribute(element, 'data') !== undefined
-    );
+  if (element.tag === 'object') {
+    const data = markup.attribute(element, 'data');
+    if (data === undefined) return false;
+    // What it holds is shown where the picture it names is missing.
+    if (PICTURE_NAME.test(data)) return images(data) !== null;
+    return element.children.every((c) => c.kind === 'text' && c.data.trim() === '');
+  }
   // Without scripts a canvas shows what it holds.
   if (element.tag === 'canvas' && !scripting) return false;
   if (element.tag === 'input') return !/^(button|submit|reset)$/i.test(markup.attribute(element, 'type') ?? '');
@@ -92,6 +103,7 @@ const number = (text: string | undefined): number | null => {
 interface Sources {
   readonly markup: MarkupView;
   readonly images: ImageSizes;
+  readonly pictures: PictureSizes;
   readonly metrics: TextMetrics;
 }
 
@@ -99,11 +111,11 @@ interface Sources {
 export function naturalSize(
   element: ElementNode,
   style: ComputedStyle,
-  { markup, images, metrics }: Sources,
+  { markup, images, pictures, metrics }: Sources,
 ): NaturalSize {
   switch (element.tag) {
     case 'img':
-      return image(element, { markup, images, metrics });
+      return pictures(element) ?? sized(0, 0);
     case 'svg':
       return svg(element, markup);
     case 'video': {
@@ -116,9 +128,10 @@ export function naturalSize(
         number(markup.attribute(element, 'width')) ?? 300,
         number(markup.attribute(element, 'height')) ?? 150,
       );
-    case 'iframe':
     case 'embed':
     case 'object':
+      return images(markup.attribute(element, element.tag === 'embed' ? 'src' : 'data') ?? '') ?? sized(300, 150);
+    case 'iframe':
       return sized(300, 150);
     case 'audio':
       return sized(300, 54);
@@ -138,11 +151,6 @@ export function naturalSize(
 
 function face(style: ComputedStyle, metrics: TextMetrics) {
   return metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
-}
-
-function image(element: ElementNode, { markup, images }: Sources): NaturalSize {
-  const source = markup.attribute(element, 'src');
-  return (source ? images(source) : null) ?? sized(0, 0);
 }
 
 function svg(element: ElementNode, markup: MarkupView): NaturalSize {
@@ -168,7 +176,11 @@ function usedLineHeight(style: ComputedStyle, metrics: TextMetrics): number {
   return 'px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize;
 }
 
-function input(element: ElementNode, style: ComputedStyle, { markup, images, metrics }: Sources): NaturalSize {
+function input(
+  element: ElementNode,
+  style: ComputedStyle,
+  { markup, images, metrics }: Omit<Sources, 'pictures'>,
+): NaturalSize {
   const type = (markup.attribute(element, 'type') ?? 'text').toLowerCase();
   switch (type) {
     case 'checkbox':
@@ -212,7 +224,11 @@ const DATE_COLUMNS: Readonly<Record<string, number>> = {
 };
 const SCROLLBAR = 15;
 
-function select(element: ElementNode, style: ComputedStyle, { markup, metrics }: Omit<Sources, 'images'>): NaturalSize {
+function select(
+  element: ElementNode,
+  style: ComputedStyle,
+  { markup, metrics }: Pick<Sources, 'markup' | 'metrics'>,
+): NaturalSize {
   const options = element.elements
     .flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e]))
     .filter((e) => e.tag === 'option');
@@ -236,7 +252,7 @@ function select(element: ElementNode, style: ComputedStyle, { markup, metrics }:
 function textarea(
   element: ElementNode,
   style: ComputedStyle,
-  { markup, metrics }: Omit<Sources, 'images'>,
+  { markup, metrics }: Pick<Sources, 'markup' | 'metrics'>,
 ): NaturalSize {
   const columns = number(markup.attribute(element, 'cols')) ?? 20;
   const rows = number(markup.attribute(element, 'rows')) ?? 2;

@@ -2,14 +2,14 @@ import { originOf, withValues, type ComputedStyle, type StyleTree } from '../../
 import type { Display, PseudoElement } from '../../css/index.js';
 import type { LimitLog } from '../../base/index.js';
 import type { ElementNode, HtmlDocument, MarkupView } from '../../html/index.js';
-import type { Box, Inner, NaturalSize, Outer } from '../box.js';
+import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
 import { styleInFlow } from '../flows/modes.js';
 import { transformText, type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText, Quotes } from './content.js';
 import { Counters } from './counters.js';
 import { firstTextOf, splitFirstLetter } from './first-letter.js';
 import { alternativeOf, fillWithAlternative, styleOfAlternative } from './alternative.js';
-import { isReplaced, naturalSize, type ImageSizes } from './natural.js';
+import { isReplaced, naturalSize, type ImageSizes, type PictureSizes } from './natural.js';
 import { type Building, make, push } from './make.js';
 import { complete } from './anonymous.js';
 
@@ -52,13 +52,14 @@ const TYPES: Partial<Readonly<Record<Display, readonly [Outer, Inner]>>> = {
 export function generateBoxes(
   document: HtmlDocument,
   styles: StyleTree,
-  images: ImageSizes,
+  { images, pictures }: { readonly images: ImageSizes; readonly pictures: PictureSizes },
   metrics: TextMetrics,
   limits: LimitLog,
 ): BoxTree {
   const building: Building = {
     styles,
     images,
+    pictures,
     metrics,
     limits,
     principal: new Array<Box | null>(document.elements.length).fill(null),
@@ -133,13 +134,15 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     return;
   }
   const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
-  const sources = { markup: building.styles.view, images: building.images, metrics: building.metrics };
+  const { images, pictures, metrics } = building;
+  const sources = { markup: building.styles.view, images, pictures, metrics };
   const { quirks, scripting } = building.document;
   const pictured = pictureOf(style, building);
   const alternative = pictured ? null : alternativeOf(element, style, { ...sources, quirks });
-  const replaced = pictured !== null || (!alternative && isReplaced(element, building.styles.view, scripting));
+  const replaced = pictured !== null || (!alternative && isReplaced(element, sources, scripting));
   const natural: NaturalSize | null = pictured ?? (replaced ? naturalSize(element, style, sources) : null);
-  const centred = !replaced && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
+  const centred =
+    !replaced && !alternative && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
   const firstLine =
     inner === 'flow' && outer !== 'inline' && !replaced ? building.styles.pseudo(element, 'first-line') : null;
   if (style.overlay === 'auto') backdrop(parent, element, building);
@@ -147,7 +150,12 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     element,
     style: alternative ? styleOfAlternative(style) : style,
     firstLine: firstLine && styleInFlow(firstLine, style.writingMode),
-    outer: replaced || centred || alternative ? (outer === 'inline' ? 'atomic' : outer) : outerIn(outer, inner, style, parent),
+    outer:
+      replaced || centred || alternative
+        ? outer === 'inline'
+          ? 'atomic'
+          : outer
+        : outerIn(outer, inner, style, parent),
     inner: replaced ? 'replaced' : inner,
     parent,
     natural,
@@ -167,16 +175,18 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   }
   if (element.tag === 'input') text(box, inputLabel(element, building.styles.view), style, building);
   else fill(box, element, building);
+  if (element.tag !== 'summary') outsidePicture(box, style, building);
   if (box.inner === 'flow' && box.outer !== 'inline') firstLetter(box, element, building);
   complete(box, building);
 }
 
-/** The picture an element's `content` puts in its place; null where that names none or its file is missing. @spec css-content-3 §2 */
+/** The picture an element's `content` puts in its place, of no size where its file is missing; null without one. @spec css-content-3 §2 */
 function pictureOf(style: ComputedStyle, { images }: Building): NaturalSize | null {
   const { content } = style;
   if (typeof content === 'string' || content.items.length !== 1) return null;
   const [item] = content.items;
-  return item?.kind === 'picture' ? images(item.url, originOf(style, 'content')?.declaration.span) : null;
+  if (item?.kind !== 'picture') return null;
+  return images(item.url, originOf(style, 'content')?.declaration.span) ?? NOTHING;
 }
 
 /** Puts the first letter of a block container into a box of its own where the page styles it. @spec css-pseudo-4 §2.2 */
@@ -282,14 +292,25 @@ export function pseudo(parent: Box, element: ElementNode, name: PseudoElement, b
   if (target !== parent) complete(target, building);
 }
 
+function markerPicture(style: ComputedStyle, { images }: Building): NaturalSize | null {
+  const { listStyleImage: image } = style;
+  return image === null ? null : images(image, originOf(style, 'listStyleImage')?.declaration.span);
+}
+
+/** A picture outside of its list item takes no width there, but the first line makes room for its height. */
+function outsidePicture(box: Box, style: ComputedStyle, building: Building): void {
+  if (!/list-item/.test(style.display) || style.listStylePosition !== 'outside') return;
+  const first = box.children.find(isInFlow);
+  const natural = first && !isInlineLevel(first) ? null : markerPicture(style, building);
+  if (!natural) return;
+  picture(box, { element: null, pseudo: null, style, natural: { ...natural, width: 0, ratio: null } }, building);
+  box.children.unshift(box.children.pop()!);
+}
+
 const NOTHING: NaturalSize = { width: 0, height: 0, ratio: null };
 
 /** A picture among generated content. */
-function picture(
-  parent: Box,
-  draft: Pick<Box, 'element' | 'pseudo' | 'style' | 'natural'>,
-  building: Building,
-): void {
+function picture(parent: Box, draft: Pick<Box, 'element' | 'pseudo' | 'style' | 'natural'>, building: Building): void {
   push(parent, make(building, { ...draft, outer: 'atomic', inner: 'replaced', parent, anonymous: true }));
 }
 
@@ -298,8 +319,7 @@ const BESIDE_PICTURE = 7;
 
 function marker(box: Box, element: ElementNode, style: ComputedStyle, building: Building): void {
   if (style.listStylePosition !== 'inside' && element.tag !== 'summary') return;
-  const { listStyleImage: image } = style;
-  const natural = image === null ? null : building.images(image, originOf(style, 'listStyleImage')?.declaration.span);
+  const natural = markerPicture(style, building);
   if (natural) {
     const wide = { ...natural, width: (natural.width ?? 0) + BESIDE_PICTURE, ratio: null };
     return picture(box, { element: null, pseudo: null, style, natural: wide }, building);
