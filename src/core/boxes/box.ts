@@ -56,6 +56,10 @@ export interface Box {
   readonly viewport: boolean;
 }
 
+/** The root's box or the body's. */
+export const isPage = ({ element }: Box): boolean =>
+  element !== null && (element.parent === null || (element.tag === 'body' && element.parent.parent === null));
+
 /** Stands in the top layer: above everything, placed by the viewport alone. @spec css-position-4 §4.1 */
 export const isInTopLayer = (box: Box): boolean =>
   !box.anonymous && box.inner !== 'text' && box.style.overlay === 'auto' && isOutOfFlow(box);

@@ -270,7 +270,7 @@ export class Scene extends Glance {
   }
 
   #measureScroll(): { width: number; height: number } {
-    let width = this.medium.width;
+    let { width } = this.layout;
     let height = this.medium.height;
     const root = this.style(this.document.root);
     const body = this.document.body ? this.style(this.document.body) : null;
@@ -285,7 +285,7 @@ export class Scene extends Glance {
       height = Math.max(height, bottom(rect));
     }
     for (const node of this.#overflowingText()) width = Math.max(width, right(node));
-    if (cut === 'clip') width = this.medium.width;
+    if (cut === 'clip') width = this.layout.width;
     return { width: Math.floor(width + 1 / 64), height: Math.ceil(height - 0.5) };
   }
 

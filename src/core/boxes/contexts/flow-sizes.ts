@@ -1,4 +1,4 @@
-import { isFloating, isInFlow, isOutOfFlow, type Box } from '../box.js';
+import { isFloating, isInFlow, isOutOfFlow, isPage, type Box } from '../box.js';
 import { horizontal, vertical, type Edges } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
 import { alignmentOf, aligningOf, edgeOf, offsetTo, type Alignment } from '../used/alignment.js';
@@ -73,9 +73,6 @@ const passesHeight = (box: Box, { quirks }: Layout): boolean =>
   box.outer !== 'table-part' &&
   box.style.height === 'auto' &&
   !['flex', 'grid'].includes(box.parent?.inner ?? '');
-
-const isPage = ({ element }: Box): boolean =>
-  element !== null && (element.parent === null || (element.tag === 'body' && element.parent.parent === null));
 
 const heightPassed = (box: Box, height: number, margin: Edges, frame: Frame): number =>
   isPage(box) ? Math.max(0, height - vertical(margin) - frameHeight(frame)) : height;

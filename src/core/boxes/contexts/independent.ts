@@ -14,6 +14,7 @@ import { fromTwin, type LayoutMemory, type Moving } from '../memory.js';
 import { isOrthogonal, isVertical } from '../flows/modes.js';
 import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.js';
 import { usedMargins } from '../used/edges.js';
+import { gutterWidth, pageGutter, withGutter } from '../used/gutters.js';
 import { replacedSize } from '../used/replaced.js';
 import { clampWidth, frameWidth, preferredRatio, shrinkToFit, widthFor, type Frame } from '../used/sizes.js';
 import type { Job } from './job.js';
@@ -63,7 +64,7 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
       known.set(key, made);
       return made;
     },
-    intrinsic: (box) => remember(memory, 'intrinsic', box, () => deeper(() => intrinsicWidths(box, layout)) ?? NOTHING),
+    intrinsic: (box) => remember(memory, 'intrinsic', box, () => deeper(() => intrinsicOf(box, layout)) ?? NOTHING),
     contribution: (box) => remember(memory, 'contribution', box, () => contributionOf(box, layout)),
   };
   let depth = 0;
@@ -107,12 +108,20 @@ function remember(
   return known;
 }
 
+/** The room kept for scroll bars lies inside the content box. */
+function intrinsicOf(box: Box, layout: Layout): Intrinsic {
+  const { min, max } = intrinsicWidths(box, layout);
+  const gutter = gutterWidth(box);
+  return { min: min + gutter, max: max + gutter };
+}
+
 function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
   if (box.frame !== box.mode) return layoutTurned(box, space, layout);
   const frame = frameOf(box, space.edges ?? space.width);
   if (box.inner === 'replaced') return layoutReplaced(box, frame, space, layout);
   const width = space.fixedWidth ?? outerWidth(box, frame, space, layout);
-  const job: Job = { box, width, frame, margin: marginsFor(box, width, space), space, layout };
+  const margin = marginsFor(box, width, space);
+  const job: Job = { box, width, frame: withGutter(box, frame), margin, space, layout };
   switch (box.inner) {
     case 'flex':
       return layoutFlex(job);
@@ -226,6 +235,8 @@ function controlBaseline(box: Box, height: number, layout: Layout): number | nul
 }
 
 export interface DocumentLayout {
+  /** Width of the viewport less what is kept free for scroll bars, px. */
+  readonly width: number;
   /** The root element's fragment and where it lies; then boxes whose containing block is the initial one. */
   readonly placed: readonly Placed[];
 }
@@ -234,16 +245,20 @@ export interface DocumentLayout {
 export function layoutDocument(root: Box, layout: Layout): DocumentLayout {
   const page = layout.viewport;
   const { width, height } = sizeTurned(page, isVertical(root.mode));
-  const viewport: Rect = { x: 0, y: 0, width, height };
+  const gutter = pageGutter(root);
+  const viewport: Rect = { x: gutter.left, y: 0, width: width - horizontal(gutter), height };
   const first = isInFlow(root) ? rootInFlow(root, viewport, layout) : rootOutOfFlow(root, viewport, layout);
   const lifted = makeFragment({ ...first.fragment, outOfFlow: carriedFrom(first) });
   const placed: Placed[] = [first, ...adoptAtRoot(lifted, viewport, layout)];
-  return { placed: placed.map((one) => turnPlaced(one, { width, height }, root.mode, 'horizontal-tb')) };
+  return {
+    width: page.width - horizontal(gutter),
+    placed: placed.map((one) => turnPlaced(one, { width, height }, root.mode, 'horizontal-tb')),
+  };
 }
 
-function rootInFlow(root: Box, { width, height }: Rect, layout: Layout): Placed {
+function rootInFlow(root: Box, { x, width, height }: Rect, layout: Layout): Placed {
   const fragment = layout.place(root, { width, height });
-  return { fragment, x: fragment.margin.left, y: fragment.margin.top };
+  return { fragment, x: x + fragment.margin.left, y: fragment.margin.top };
 }
 
 function rootOutOfFlow(root: Box, viewport: Rect, layout: Layout): Placed {

@@ -77,7 +77,7 @@ export function contributionOf(box: Box, layout: Layout): Intrinsic {
   }
   if (box.inner === 'replaced') {
     const width = replacedSize(box, NaN, NaN, frame).width;
-    return { min: (hasPercentSize(box) ? 0 : width) + margins, max: width + margins };
+    return { min: (hasPercentSize(box) ? extra : width) + margins, max: width + margins };
   }
   const { style } = box;
   const intrinsic = () => layout.intrinsic(box);

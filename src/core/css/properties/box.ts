@@ -175,6 +175,8 @@ export const BOX = {
   right: inset('inline-size'),
   bottom: inset('block-size'),
   left: inset('inline-size'),
+  scrollbarGutter: words('auto', ['stable', 'both-edges']),
+  scrollbarWidth: keyword(['auto', 'thin', 'none']),
   overflowX: overflow(),
   overflowY: overflow(),
   overflowClipMargin: text('0px', undefined, { affects: 'paint' }),
