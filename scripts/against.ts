@@ -6,7 +6,7 @@ import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { loadFile } from '../src/sources/index.js';
 import { Chromium } from './against/browser.js';
-import { compare, tell } from './against/compare.js';
+import { causes, compare, tell } from './against/compare.js';
 
 const [width, height] = [1280, 800];
 
@@ -15,9 +15,10 @@ async function files(browser: Chromium, names: readonly string[]): Promise<void>
   for (const name of names) {
     const seen = await tab.read({ url: pathToFileURL(resolve(name)).href });
     const page = await loadFile(name, { scripting: false, glyphs: 'boxes' });
-    const { boxes, differences } = compare(page, seen, width, height);
+    const compared = compare(page, seen, width, height);
+    const { boxes, differences } = compared;
     console.log(`${name}: ${boxes - differences.length} of ${boxes} boxes agree`);
-    for (const one of differences) console.log(`  ${tell(one)}`);
+    for (const one of causes(compared)) console.log(`  ${tell(one)}`);
   }
 }
 

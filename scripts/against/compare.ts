@@ -32,6 +32,17 @@ export function compare(page: Page, seen: Seen, width: number, height: number): 
   return { boxes, differences };
 }
 
+/** Differences that do not merely follow from that of the parent. */
+export function causes({ differences }: Comparison): readonly Difference[] {
+  const byPath = new Map(differences.map((one) => [one.path, one]));
+  return differences.filter(({ path, wanted, got }) => {
+    const parent = byPath.get(path.slice(0, path.lastIndexOf('>')));
+    if (!wanted || !got || !parent?.wanted || !parent.got) return true;
+    const from = ([x, y, w, h]: NonNullable<Place>, [px, py]: NonNullable<Place>): Place => [x - px, y - py, w, h];
+    return !agree(from(wanted, parent.wanted), from(got, parent.got));
+  });
+}
+
 const shown = (place: Place): string => (place ? place.map((v) => Math.round(v * 100) / 100).join(' ') : 'no box');
 
 export const tell = ({ path, wanted, got }: Difference): string =>

@@ -26,6 +26,7 @@ import { contributionOf, intrinsicWidths } from './intrinsic.js';
 import { lineHeightOf } from './inline/extents.js';
 import { adoptAtRoot, layoutAbsolute } from './positioned.js';
 import { layoutTable } from './table.js';
+import { tableIntrinsic } from './table-columns.js';
 
 type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'looseLines' | 'viewport'>;
 
@@ -179,7 +180,15 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
   const margins = horizontal(usedMargins(box, space.width));
   const available = space.width - margins;
   const basis = space.basis ?? space.width;
-  const intrinsic = () => layout.intrinsic(box);
+  const intrinsic = () =>
+    box.inner === 'table' && box.style.width !== 'max-content'
+      ? layout.recall(
+          box,
+          'scaled',
+          () => tableIntrinsic(box, layout, true),
+          (found) => found,
+        )
+      : layout.intrinsic(box);
   const extra = frameWidth(frame);
   const specified = box.anonymous ? null : widthFor(box, box.style.width, basis, available, frame, intrinsic);
   let width = specified;

@@ -3,7 +3,7 @@ import type { Box } from '../box.js';
 import type { Intrinsic, Layout } from '../layout.js';
 import { usedBorder, usedPadding } from '../used/edges.js';
 import { frameWidth, widthFor, type Frame } from '../used/sizes.js';
-import { tableGrid, type Cell, type TableGrid } from './table-grid.js';
+import { isCaption, tableGrid, type Cell, type TableGrid } from './table-grid.js';
 
 interface Columns {
   readonly min: number[];
@@ -11,6 +11,8 @@ interface Columns {
   /** Widths asked for, px. */
   readonly fixed: (number | null)[];
   readonly percent: (number | null)[];
+  /** Border and padding a percentage leaves out, px. */
+  readonly edges: number[];
 }
 
 export const spacingOf = (box: Box): { x: number; y: number } => {
@@ -31,7 +33,7 @@ function cellSizes({ box }: Cell, layout: Layout): Intrinsic {
   const read = (value: typeof style.width) => widthFor(box, value, NaN, NaN, frame, () => intrinsic);
   const low = read(style.minWidth) ?? 0;
   const high = read(style.maxWidth) ?? Infinity;
-  const min = Math.max(low, intrinsic.min + extra);
+  const min = Math.max(low, Math.min(high, intrinsic.min + extra));
   const asked = read(style.width);
   return { min, max: Math.max(min, Math.min(high, asked ?? intrinsic.max + extra)) };
 }
@@ -40,7 +42,7 @@ function cellSizes({ box }: Cell, layout: Layout): Intrinsic {
 export function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: number, layout: Layout): Columns {
   const zeros = () => new Array<number>(grid.columns).fill(0);
   const nothing = () => new Array<number | null>(grid.columns).fill(null);
-  const columns: Columns = { min: zeros(), max: zeros(), fixed: nothing(), percent: nothing() };
+  const columns: Columns = { min: zeros(), max: zeros(), fixed: nothing(), percent: nothing(), edges: zeros() };
   grid.columnBoxes.forEach((box, i) => {
     const width = box?.style.width;
     if (width === undefined || typeof width === 'string' || !isLengthPercentage(width)) return;
@@ -55,13 +57,27 @@ export function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: n
     columns.max[i] = Math.max(columns.max[i]!, size.max);
     const width = widthOfCell(cell);
     if (typeof width === 'string' || !isLengthPercentage(width)) continue;
-    if (width.percent > 0) columns.percent[i] = Math.max(columns.percent[i] ?? 0, width.percent);
-    else columns.fixed[i] = Math.max(columns.fixed[i] ?? 0, fixedLayout ? outerWidthOf(cell, width.px) : size.max);
+    if (width.percent > 0) {
+      columns.percent[i] = Math.max(columns.percent[i] ?? 0, width.percent);
+      if (fixedLayout) columns.edges[i] = Math.max(columns.edges[i]!, outerWidthOf(cell, 0));
+    } else columns.fixed[i] = Math.max(columns.fixed[i] ?? 0, fixedLayout ? outerWidthOf(cell, width.px) : size.max);
   }
-  for (const cell of cells.filter((c) => c.columnSpan > 1))
+  const spanning = cells.filter((c) => c.columnSpan > 1).sort((a, b) => a.columnSpan - b.columnSpan);
+  for (const cell of spanning)
     if (fixedLayout) shareFixed(cell, columns, spacing);
     else spread(cell, columns, spacing, layout);
+  limitPercents(columns.percent);
   return columns;
+}
+
+/** Together columns have no more than all of the width. */
+function limitPercents(percent: (number | null)[]): void {
+  let left = 100;
+  percent.forEach((value, i) => {
+    if (value === null) return;
+    percent[i] = Math.min(value, left);
+    left -= percent[i]!;
+  });
 }
 
 const outerWidthOf = ({ box }: Cell, width: number): number =>
@@ -81,25 +97,56 @@ function shareFixed(cell: Cell, columns: Columns, spacing: number): void {
   }
 }
 
-/** A spanning cell widens its columns in proportion to what they have. */
+/**
+ * A spanning cell shares what it asks out to its columns as a table shares its width.
+ * @spec css-tables-3 §3.8.3 (as browsers have it)
+ */
 function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): void {
-  const indexes = Array.from({ length: cell.columnSpan }, (_, i) => cell.column + i).filter(
-    (i) => i < columns.min.length,
-  );
+  const from = cell.column;
+  const to = Math.min(from + cell.columnSpan, columns.min.length);
   const size = cellSizes(cell, layout);
+  const gaps = spacing * (to - from - 1);
+  const width = widthOfCell(cell);
+  if (typeof width !== 'string' && isLengthPercentage(width) && width.percent > 0)
+    spreadPercent(width.percent, columns, from, to);
   for (const key of ['min', 'max'] as const) {
-    const have = indexes.reduce((sum, i) => sum + columns[key][i]!, 0) + spacing * (indexes.length - 1);
-    const extra = size[key] - have;
-    if (extra <= 0) continue;
-    const weights = indexes.map((i) => columns.max[i]! || 1);
-    const total = weights.reduce((a, b) => a + b, 0);
-    indexes.forEach((i, n) => (columns[key][i] = columns[key][i]! + (extra * weights[n]!) / total));
+    const list = columns[key].slice(from, to);
+    const target = size[key] - gaps;
+    if (target <= sum(list)) continue;
+    const part: Columns = {
+      min: columns.min.slice(from, to),
+      max: columns.max.slice(from, to),
+      fixed: columns.fixed.slice(from, to),
+      percent: columns.percent.slice(from, to),
+      edges: columns.edges.slice(from, to),
+    };
+    automaticWidths(part, target).forEach((w, i) => (columns[key][from + i] = Math.max(list[i]!, w)));
   }
+}
+
+/** A percentage beyond those of its columns goes to the ones that have none. */
+function spreadPercent(percent: number, { percent: known, max }: Columns, from: number, to: number): void {
+  const indexes = Array.from({ length: to - from }, (_, i) => from + i);
+  const bare = indexes.filter((i) => known[i] === null);
+  const surplus = percent - sum(indexes.map((i) => known[i] ?? 0));
+  if (surplus <= 0 || bare.length === 0) return;
+  const total = sum(bare.map((i) => max[i]!));
+  for (const i of bare) known[i] = total > 0 ? (surplus * max[i]!) / total : surplus / bare.length;
 }
 
 export const sum = (list: readonly number[]): number => list.reduce((a, b) => a + b, 0);
 
-export function tableIntrinsic(box: Box, layout: Layout): Intrinsic {
+/** Whether a table asks for the room its percentages need: not where boxes around it are sized by what they hold. */
+function scalesByPercent(box: Box): boolean {
+  for (let at = box.parent; at; at = at.parent)
+    if (at.inner === 'flex' || at.inner === 'grid' || isCell(at)) return false;
+  return true;
+}
+
+const isCell = (box: Box): boolean => box.outer === 'table-part' && box.inner === 'flow' && !isCaption(box);
+
+/** @param scaled whether the widest is one at which all columns have their percentages */
+export function tableIntrinsic(box: Box, layout: Layout, scaled = scalesByPercent(box)): Intrinsic {
   const grid = tableGrid(box);
   const spacing = spacingOf(box).x;
   const columns = measureColumns(grid, false, spacing, layout);
@@ -108,11 +155,23 @@ export function tableIntrinsic(box: Box, layout: Layout): Intrinsic {
   const around = frameWidth({ border: usedBorder(box), padding: usedPadding(box, 0) });
   const captions = Math.max(0, ...grid.captions.map((c) => layout.contribution(c).min - around));
   const max = columns.max.map((value, i) => Math.max(value, columns.fixed[i] ?? 0));
-  const needed = Math.max(0, ...max.map((value, i) => (columns.percent[i] ? value / (columns.percent[i]! / 100) : 0)));
+  const byPercent = scaled ? Math.min(widestByPercent(max, columns.percent), WIDEST) : 0;
+  const widest = Math.max(sum(max), byPercent);
   return {
     min: Math.max(sum(columns.min) + gaps, captions),
-    max: Math.max(sum(max) + gaps, captions, Math.min(needed + gaps, 1e6)),
+    max: Math.max(widest + gaps, captions),
   };
+}
+
+const WIDEST = 1e6;
+
+/** How wide a table has to be for every column to have its percentage and its content on one line. @spec css-tables-3 §3.8.1 */
+function widestByPercent(max: readonly number[], percent: Columns['percent']): number {
+  const byContent = Math.max(0, ...max.map((value, i) => (percent[i] ? (value * 100) / percent[i]! : 0)));
+  const asked = Math.min(100, sum(percent.map((p) => p ?? 0)));
+  const others = sum(max.filter((_, i) => percent[i] === null));
+  if (asked === 0 || others === 0) return byContent;
+  return Math.max(byContent, asked === 100 ? WIDEST : (others * 100) / (100 - asked));
 }
 
 /** Distributes a table's width over its columns. @spec css-tables-3 §3.9, css2 §17.5.2 */
@@ -121,8 +180,9 @@ export function columnWidths(columns: Columns, available: number, fixedLayout: b
 }
 
 /** @spec css2 §17.5.2.1 */
-function fixedWidths({ min, percent, fixed }: Columns, available: number): number[] {
-  const widths = min.map((_, i) => (percent[i] !== null ? (available * percent[i]!) / 100 : (fixed[i] ?? 0)));
+function fixedWidths({ min, percent, fixed, edges }: Columns, available: number): number[] {
+  const share = (i: number) => (available * percent[i]!) / 100 + edges[i]!;
+  const widths = min.map((_, i) => (percent[i] !== null ? share(i) : (fixed[i] ?? 0)));
   const spare = available - sum(widths);
   if (spare <= 0) return widths;
   const autos = widths.flatMap((_, i) => (percent[i] === null && fixed[i] === null ? [i] : []));

@@ -38,6 +38,8 @@ export function tableGrid(table: Box): TableGrid {
   return grid;
 }
 
+export const isCaption = (box: Box): boolean => !box.anonymous && box.style.display === 'table-caption';
+
 function build(table: Box): TableGrid {
   const isGroup = (display: string) => (box: Box) =>
     box.inner === 'row-group' && (box.anonymous ? 'table-row-group' : box.style.display) === display;
@@ -74,6 +76,6 @@ function build(table: Box): TableGrid {
       ? inner.flatMap((c) => new Array<Box>(span(c, 'span')).fill(c))
       : new Array<Box>(span(box, 'span')).fill(box);
   });
-  const captions = table.children.filter((box) => !box.anonymous && box.style.display === 'table-caption');
+  const captions = table.children.filter(isCaption);
   return { captions, groups, rows, columns: Math.max(columns, columnBoxes.length), columnBoxes };
 }

@@ -4,6 +4,7 @@ import { snap, type Fragment } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { clampHeight, frameHeight, frameWidth, heightFor, type Frame } from '../used/sizes.js';
 import { tableGrid, type Cell, type TableGrid } from './table-grid.js';
+import { shareOut } from './table-spare.js';
 import { spacingOf, measureColumns, sum, columnWidths } from './table-columns.js';
 import { assemble } from './table-assemble.js';
 import { type RowLayout, tableHeight, offsets, cellWidth } from './table-rows.js';
@@ -21,12 +22,22 @@ export function layoutTable(job: Job): Fragment {
   const gaps = grid.columns > 0 ? spacing.x * (grid.columns + 1) : 0;
   const least = fixedLayout ? 0 : sum(columns.min) + gaps + frameWidth(frame);
   const outer = Math.max(width, least);
-  const widths = columnWidths(columns, Math.max(0, outer - frameWidth(frame) - gaps), fixedLayout).map(snap);
+  const available = Math.max(0, outer - frameWidth(frame) - gaps);
+  const widths = inWholeSteps(columnWidths(columns, available, fixedLayout), available);
   const lefts = offsets(widths, spacing.x, box.style.direction === 'rtl' ? outer - frameWidth(frame) : null);
   const rows = layoutRows(grid, widths, spacing, layout);
   const specified = space.fixedHeight ?? tableHeight(box, space, frame);
   growRows(rows.heights, grid, spacing.y, specified, box, frame, space);
   return assemble({ box, grid, frame, margin, outer, widths, lefts, spacing, rows, layout, space });
+}
+
+/** Widths in 64ths of a px; the last column takes what rounding leaves. */
+function inWholeSteps(exact: readonly number[], available: number): number[] {
+  const widths = exact.map(snap);
+  const lost = snap(available) - sum(widths);
+  const last = widths.length - 1;
+  if (last >= 0 && lost > 0 && lost < widths.length / 64) widths[last] = widths[last]! + lost;
+  return widths;
 }
 
 function layoutRows(
@@ -55,11 +66,11 @@ function layoutRows(
     }
     heights[r] = Math.max(heights[r]!, (baselines[r] ?? 0) + below);
   });
-  for (const [cell, fragment] of fragments) {
-    if (cell.rowSpan === 1) continue;
-    const spanned = heights.slice(cell.row, cell.row + cell.rowSpan);
-    const extra = fragment.height - sum(spanned) - spacing.y * (spanned.length - 1);
-    if (extra > 0) heights[cell.row + spanned.length - 1]! += extra;
+  const spanning = [...fragments].filter(([cell]) => cell.rowSpan > 1);
+  for (const [{ row: from, rowSpan }, fragment] of spanning.sort(([a], [b]) => a.rowSpan - b.rowSpan)) {
+    const to = Math.min(from + rowSpan, heights.length);
+    const spare = fragment.height - sum(heights.slice(from, to)) - spacing.y * (to - from - 1);
+    shareOut(heights, grid.rows, { from, to, spare }, { kind: 'span' });
   }
   return { heights: heights.map(snap), fragments, baselines };
 }
@@ -85,12 +96,16 @@ function growRows(
   const wanted = box.anonymous
     ? natural
     : Math.max(natural, clampHeight(box, specified ?? natural, space.height, frame));
-  const extra = wanted - natural;
-  if (extra <= 0 || heights.length === 0) return;
-  const autos = grid.rows
-    .map((row, i) => (row.box.anonymous || row.box.style.height === 'auto' ? i : -1))
-    .filter((i) => i >= 0);
-  const targets = autos.length > 0 ? autos : heights.map((_, i) => i);
-  const total = sum(targets.map((i) => heights[i]!)) || targets.length;
-  for (const i of targets) heights[i] = heights[i]! + (extra * (heights[i]! || 1)) / total;
+  const spare = wanted - natural;
+  if (spare <= 0 || heights.length === 0) return;
+  const basis = specified === null ? NaN : specified - frameHeight(frame) - gap * (heights.length + 1);
+  const { from, to } = bodyRows(grid);
+  shareOut(heights, grid.rows, { from, to, spare }, { kind: 'table', basis });
+}
+
+/** Rows of the table's bodies, which take the room of a taller table where there are any. @spec css-tables-3 §3.10.2 */
+function bodyRows({ rows }: TableGrid): { from: number; to: number } {
+  const isBody = ({ group }: TableGrid['rows'][number]) => group.anonymous || group.style.display === 'table-row-group';
+  const from = rows.findIndex(isBody);
+  return from < 0 ? { from: 0, to: rows.length } : { from, to: rows.findLastIndex(isBody) + 1 };
 }
