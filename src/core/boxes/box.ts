@@ -79,6 +79,9 @@ export const isFormControl = (box: Box): boolean =>
 export const isInFlow = (box: Box): boolean => !isOutOfFlow(box) && !isFloating(box);
 export const isInlineLevel = (box: Box): boolean => box.outer === 'inline' || box.outer === 'atomic';
 
+export const isCaption = (box: Box): boolean =>
+  !box.anonymous && box.outer === 'table-part' && box.style.display === 'table-caption';
+
 /** Anonymous boxes paint and position nothing of their own. */
 export const isPositioned = (box: Box): boolean =>
   !box.anonymous && box.inner !== 'text' && box.style.position !== 'static';

@@ -89,7 +89,7 @@ const embedded: Reader = (e, out) => {
   if (v) out.push(['margin-top', v], ['margin-bottom', v]);
   const border = dimension(e.attributes.get('border'));
   if (border && e.tag === 'img')
-    for (const side of ['top', 'right', 'bottom', 'left'])
+    for (const side of SIDES)
       out.push([`border-${side}-width`, border], [`border-${side}-style`, 'solid']);
 };
 
@@ -105,9 +105,12 @@ const table: Reader = (e, out) => {
   const border = e.attributes.get('border');
   if (border !== undefined) {
     const width = dimension(border) ?? '1px';
-    for (const side of ['top', 'right', 'bottom', 'left'])
-      out.push([`border-${side}-width`, width], [`border-${side}-style`, 'outset'], [`border-${side}-color`, 'gray']);
+    for (const side of SIDES) {
+      out.push([`border-${side}-width`, width]);
+      if (parseFloat(width) > 0) out.push([`border-${side}-style`, 'outset']);
+    }
   }
+  if (RULES.test(e.attributes.get('rules') ?? '')) out.push(['border-collapse', 'collapse']);
 };
 
 const cell: Reader = (e, out) => {
@@ -121,11 +124,22 @@ const cell: Reader = (e, out) => {
   noWrap(e, out);
   const owner = ancestorTable(e);
   const padding = dimension(owner?.attributes.get('cellpadding'));
-  if (padding) for (const side of ['top', 'right', 'bottom', 'left']) out.push([`padding-${side}`, padding]);
+  if (padding) for (const side of SIDES) out.push([`padding-${side}`, padding]);
+  const ruled = (owner?.attributes.get('rules') ?? '').toLowerCase();
   const border = owner?.attributes.get('border');
-  if (border !== undefined && border !== '0')
-    for (const side of ['top', 'right', 'bottom', 'left'])
-      out.push([`border-${side}-width`, '1px'], [`border-${side}-style`, 'inset'], [`border-${side}-color`, 'gray']);
+  if (RULES.test(ruled))
+    for (const side of RULED[ruled] ?? []) out.push([`border-${side}-width`, '1px'], [`border-${side}-style`, 'solid']);
+  else if (border !== undefined && border !== '0')
+    for (const side of SIDES) out.push([`border-${side}-width`, '1px'], [`border-${side}-style`, 'inset']);
+};
+
+const SIDES = ['top', 'right', 'bottom', 'left'] as const;
+const RULES = /^(none|groups|rows|cols|all)$/i;
+/** Sides on which the cells of a table with `rules` have lines. */
+const RULED: Readonly<Record<string, readonly (typeof SIDES)[number][]>> = {
+  all: SIDES,
+  rows: ['top', 'bottom'],
+  cols: ['left', 'right'],
 };
 
 function ancestorTable(e: ElementNode): ElementNode | null {
@@ -298,7 +312,8 @@ export function presentationalHints(
   quirks: boolean,
   attributes: ElementNode['attributes'] = element.attributes,
 ): readonly Hint[] {
-  const reader = attributes.size === 0 ? undefined : element.namespace === 'svg' ? svg : READERS[element.tag];
+  const bare = attributes.size === 0 && !/^t[dh]$/.test(element.tag);
+  const reader = bare ? undefined : element.namespace === 'svg' ? svg : READERS[element.tag];
   const lost = quirks && DEFAULT_MARGINS.has(element.tag) ? lostMargins(element) : NONE;
   if (!reader) return lost;
   const out = [...lost];

@@ -84,11 +84,11 @@ caption { display: table-caption; text-align: -webkit-center }
 colgroup { display: table-column-group }
 colgroup[hidden], col[hidden], thead[hidden], tbody[hidden], tfoot[hidden], tr[hidden] { display: none }
 col { display: table-column }
-thead { display: table-header-group; vertical-align: middle }
-tbody { display: table-row-group; vertical-align: middle }
-tfoot { display: table-footer-group; vertical-align: middle }
+thead { display: table-header-group; vertical-align: middle; border-color: inherit }
+tbody { display: table-row-group; vertical-align: middle; border-color: inherit }
+tfoot { display: table-footer-group; vertical-align: middle; border-color: inherit }
 table > tr { vertical-align: middle }
-tr { display: table-row; vertical-align: inherit }
+tr { display: table-row; vertical-align: inherit; border-color: inherit }
 td, th { display: table-cell; vertical-align: inherit; padding: 1px }
 th { font-weight: bold; text-align: center }
 input, select, button, textarea { letter-spacing: initial; word-spacing: initial; line-height: initial;

@@ -43,7 +43,6 @@ export function assemble(a: Assembling): Fragment {
   parts.children.push(...placeColumns(a, tops, inner));
   for (const group of grid.groups) {
     const made = placeGroup(group, tops, a);
-    if (!made) continue;
     const offset = relativeOffset(group, outer, NaN);
     parts.add({ ...made, x: made.x + inner.x + offset.x, y: made.y + inner.y + offset.y });
     if (made.fragment.baseline !== null) baseline ??= inner.y + made.y + made.fragment.baseline;
@@ -128,14 +127,19 @@ function placeColumns(a: Assembling, tops: readonly number[], inner: { x: number
   return out;
 }
 
-function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed | null {
+/** A group and its rows; one without rows has no height. */
+function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed {
   const own = a.grid.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.group === group);
   const first = own[0];
   const last = own[own.length - 1];
-  if (!first || !last) return null;
-  const y0 = tops[first.i]!;
   const width = Math.max(0, sum(a.widths) + a.spacing.x * Math.max(0, a.widths.length - 1));
   const x0 = a.spacing.x;
+  if (!first || !last) {
+    const before = a.grid.rows.filter((row) => a.grid.groups.indexOf(row.group) < a.grid.groups.indexOf(group)).length;
+    const y = before === 0 ? 0 : tops[before - 1]! + a.rows.heights[before - 1]!;
+    return { fragment: makeFragment({ box: group, width, height: 0 }), x: x0, y };
+  }
+  const y0 = tops[first.i]!;
   const rows = own.map(({ row, i }): Placed => {
     const offset = relativeOffset(row.box, width, NaN);
     return { fragment: placeRow(row.cells, i, row.box, x0, width, a), x: offset.x, y: tops[i]! - y0 + offset.y };

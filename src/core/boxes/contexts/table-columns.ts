@@ -1,9 +1,9 @@
 import { isLengthPercentage } from '../../css/index.js';
-import type { Box } from '../box.js';
+import { isCaption, type Box } from '../box.js';
 import type { Intrinsic, Layout } from '../layout.js';
 import { usedBorder, usedPadding } from '../used/edges.js';
 import { frameWidth, widthFor, type Frame } from '../used/sizes.js';
-import { isCaption, tableGrid, type Cell, type TableGrid } from './table-grid.js';
+import { tableGrid, type Cell, type TableGrid } from './table-grid.js';
 
 interface Columns {
   readonly min: number[];

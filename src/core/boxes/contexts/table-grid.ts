@@ -1,4 +1,4 @@
-import type { Box } from '../box.js';
+import { isCaption, type Box } from '../box.js';
 
 export interface Cell {
   readonly box: Box;
@@ -37,8 +37,6 @@ export function tableGrid(table: Box): TableGrid {
   if (!grid) known.set(table, (grid = build(table)));
   return grid;
 }
-
-export const isCaption = (box: Box): boolean => !box.anonymous && box.style.display === 'table-caption';
 
 function build(table: Box): TableGrid {
   const isGroup = (display: string) => (box: Box) =>

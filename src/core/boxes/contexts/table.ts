@@ -16,7 +16,7 @@ import { type RowLayout, tableHeight, offsets, cellWidth } from './table-rows.js
 export function layoutTable(job: Job): Fragment {
   const { box, width, frame, margin, space, layout } = job;
   const grid = tableGrid(box);
-  const spacing = spacingOf(box);
+  const spacing = grid.columns > 0 ? spacingOf(box) : { x: 0, y: 0 };
   const fixedLayout = !box.anonymous && box.style.tableLayout === 'fixed' && box.style.width !== 'auto';
   const columns = measureColumns(grid, fixedLayout, spacing.x, layout);
   const gaps = grid.columns > 0 ? spacing.x * (grid.columns + 1) : 0;

@@ -1,12 +1,10 @@
-import type { Box, Inner } from '../box.js';
+import { isCaption, type Box, type Inner } from '../box.js';
 
 type Make = (draft: Pick<Box, 'style' | 'outer' | 'inner' | 'parent'> & Partial<Box>) => Box;
 
 const isPart = (box: Box): boolean => box.outer === 'table-part';
 const isCell = (box: Box): boolean =>
   box.outer === 'table-part' && box.inner === 'flow' && box.style.display === 'table-cell' && !box.anonymous;
-const isCaption = (box: Box): boolean =>
-  box.outer === 'table-part' && box.style.display === 'table-caption' && !box.anonymous;
 const isBlank = (box: Box): boolean => box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text);
 
 /**
