@@ -28,7 +28,7 @@ const READ = `(() => {
   const boxes = {};
   for (const e of document.querySelectorAll('html, body, body *')) {
     const r = e.getBoundingClientRect();
-    boxes[path(e)] = e.getClientRects().length === 0 ? null : [r.x + scrollX, r.y + scrollY, r.width, r.height];
+    boxes[path(e)] = e.getClientRects().length === 0 || !e.checkVisibility() ? null : [r.x + scrollX, r.y + scrollY, r.width, r.height];
   }
   return { boxes, scrollWidth: document.scrollingElement.scrollWidth };
 })()`;

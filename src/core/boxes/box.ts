@@ -52,6 +52,8 @@ export interface Box {
   readonly collapsed: Edges | null;
   /** Of block containers: the style of their first line, where the page gives it one. */
   readonly firstLine: ComputedStyle | null;
+  /** What it holds is laid out and neither shown nor pressed. @spec css-contain-3 §4, html §4.11.1 (closed details) */
+  readonly locked: boolean;
   /** The viewport took over its overflow: it neither clips nor contains floats by it. @spec css-overflow-3 §3.3 */
   readonly viewport: boolean;
 }
@@ -108,7 +110,7 @@ export const hasInlineContent = memo(
 /** Of finished trees only. @spec css-display-3 §2.1, css2 §9.4.1 */
 export const establishesFormattingContext = memo((box) => {
   const { style } = box;
-  if (box.anonymous) return box.inner === 'table';
+  if (box.anonymous) return box.inner === 'table' || box.locked;
   return (
     box.inner !== 'flow' ||
     box.outer === 'atomic' ||
@@ -132,11 +134,16 @@ const OVERFLOWS: ReadonlySet<string> = new Set(['overflowX', 'overflowY']);
 const makesContext = ({ style, viewport }: Box): boolean =>
   FORMATTING.some(({ key, says }) => !(viewport && OVERFLOWS.has(key)) && says(style[key]) !== null);
 
+/** Whether a box around it keeps it from being shown. Of finished trees only. */
+export const isSkipped: (box: Box) => boolean = memo(
+  ({ parent }) => parent !== null && (parent.locked || isSkipped(parent)),
+);
+
 const canHold = (box: Box): boolean =>
   !box.anonymous && box.inner !== 'text' && !(box.outer === 'inline' && box.inner === 'flow');
 
 /** Whether percentages, absolute and fixed boxes may refer to it. */
 export const containsFixed = (box: Box): boolean =>
-  canHold(box) && CONTAINING.some(({ key, says }) => says(box.style[key]) !== null);
+  box.locked || (canHold(box) && CONTAINING.some(({ key, says }) => says(box.style[key]) !== null));
 
 export const containsAbsolute = (box: Box): boolean => isPositioned(box) || containsFixed(box);

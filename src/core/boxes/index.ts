@@ -9,6 +9,7 @@ export {
   containsFixed,
   isFormControl,
   isInTopLayer,
+  isSkipped,
   isPositioned,
   type Box,
   type NaturalSize,

@@ -41,6 +41,8 @@ export interface Layout {
   /** Lines are only as high as the text and boxes on them, whatever the line height around. @spec quirks §3.2, §3.3 */
   readonly looseLines: boolean;
   readonly viewport: { readonly width: number; readonly height: number };
+  /** Boxes that would skip their content away from the screen and are near it; null where none skips any. */
+  readonly near: ReadonlySet<Box> | null;
   /** Lays out a box that is a formatting context of its own; remembered by box and space. */
   readonly place: (box: Box, space: Space) => Fragment;
   /** Content-box intrinsic widths of a box; remembered by box. */

@@ -89,8 +89,7 @@ const embedded: Reader = (e, out) => {
   if (v) out.push(['margin-top', v], ['margin-bottom', v]);
   const border = dimension(e.attributes.get('border'));
   if (border && e.tag === 'img')
-    for (const side of SIDES)
-      out.push([`border-${side}-width`, border], [`border-${side}-style`, 'solid']);
+    for (const side of SIDES) out.push([`border-${side}-width`, border], [`border-${side}-style`, 'solid']);
 };
 
 /** @spec html §15.3.8 (tables) */

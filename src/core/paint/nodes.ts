@@ -140,7 +140,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     within: own && fragment.kind === 'box' && box.outer !== 'inline' ? contentOf(fragment, rect) : around.within,
   };
   const children: PaintNode[] = [];
-  for (const child of fragment.children) {
+  for (const child of box.locked ? [] : fragment.children) {
     const made = node(child.fragment, child.x, child.y, inside, site);
     (isDetached(made.box) && made.fragment.kind === 'box' ? site.detached : children).push(made);
   }
@@ -195,8 +195,9 @@ function stick(rect: Rect, style: Box['style'], around: Around): Rect {
 function clipOf(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip | null {
   const style = fragment.box.computed;
   if (fragment.box.inner === 'text' || (fragment.box.outer === 'inline' && fragment.box.inner === 'flow')) return null;
-  const x = style.overflowX !== 'visible';
-  const y = style.overflowY !== 'visible';
+  const held = containsPaint(style);
+  const x = style.overflowX !== 'visible' || held;
+  const y = style.overflowY !== 'visible' || held;
   const hidden = hiddenByClip(style);
   if (!x && !y && !hidden) return null;
   const padding = paddingBox(fragment);
@@ -213,6 +214,10 @@ function clipOf(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip | n
   const outline = hidden || !x || !y ? null : paddingOutline(fragment, style, rect);
   return { rect: shown, outline, matrix, box: fragment.box, scrolls, paintOnly: false };
 }
+
+/** @spec css-contain-3 §3.4, §4 */
+const containsPaint = ({ contain, contentVisibility }: Box['style']): boolean =>
+  contentVisibility !== 'visible' || contain.some((word) => /^(paint|strict|content)$/.test(word));
 
 /** @spec css-masking-1 §5.1 */
 function pathClip(fragment: Fragment, rect: Rect, matrix: Matrix | null): Clip | null {

@@ -6,6 +6,7 @@ import {
   makeLayout,
   newMemory,
   pairTwins,
+  type Box,
   type BoxTree,
   type ImageSizes,
   type NaturalSize,
@@ -32,6 +33,7 @@ import { baseUrl, resolveUrl, type RuleSet } from '../sheets/index.js';
 import type { PageDraft } from './draft.js';
 import { ChangeableMarkup, nativeChanges, type PossibleChange } from './changeable.js';
 import { Glance } from './glance.js';
+import { settleNear } from './skipped.js';
 import { choiceFor, hasChoices, shownSize } from './pictures.js';
 import { Scene } from './scene.js';
 import { CLOSED, mediumOf, setting, type Setting, type Visitor } from './setting.js';
@@ -275,27 +277,31 @@ export class Page {
 
   #laidOut(s: Setting, styles: StyleTree, near: Scene | null = null): Scene {
     const { medium } = styles;
-    const { tree, memory } = this.#treeFor(styles, near);
-    const layout = makeLayout(
-      {
+    const { tree, memory: known } = this.#treeFor(styles, near);
+    const scene = (reached: ReadonlySet<Box> | null, memory: LayoutMemory): Scene => {
+      const layout = makeLayout(
+        {
+          metrics: this.#metrics,
+          breaks: this.#breaks,
+          limits: this.#log,
+          quirks: this.document.quirks,
+          looseLines: this.document.limitedQuirks,
+          viewport: { width: medium.width, height: medium.height },
+          near: reached,
+        },
+        memory,
+      );
+      return new Scene({
+        setting: s,
+        document: this.document,
+        styles,
         metrics: this.#metrics,
-        breaks: this.#breaks,
-        limits: this.#log,
-        quirks: this.document.quirks,
-        looseLines: this.document.limitedQuirks,
-        viewport: { width: medium.width, height: medium.height },
-      },
-      memory,
-    );
-    return new Scene({
-      setting: s,
-      document: this.document,
-      styles,
-      metrics: this.#metrics,
-      boxes: tree,
-      layout: layoutDocument(tree.root, layout),
-      memory,
-    });
+        boxes: tree,
+        layout: layoutDocument(tree.root, layout),
+        memory,
+      });
+    };
+    return tree.deferring.length === 0 ? scene(null, known) : settleNear(tree.deferring, scene);
   }
 
   #recolours(before: StyleTree, after: StyleTree): boolean {

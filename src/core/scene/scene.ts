@@ -1,5 +1,13 @@
 import { bottom, intersect, right, unite, type Rect } from '../base/index.js';
-import type { Box, BoxTree, DocumentLayout, Fragment, LayoutMemory, TextMetrics } from '../boxes/index.js';
+import {
+  isSkipped,
+  type Box,
+  type BoxTree,
+  type DocumentLayout,
+  type Fragment,
+  type LayoutMemory,
+  type TextMetrics,
+} from '../boxes/index.js';
 import type { ComputedStyle, StyleTree } from '../cascade/index.js';
 import { compose, WHITE, type Medium, type Rgba } from '../css/index.js';
 import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
@@ -17,6 +25,8 @@ import {
   type Point,
 } from '../paint/index.js';
 import { Glance } from './glance.js';
+import { inlineRect } from './inline-rects.js';
+import { skippedFragments } from './skipped.js';
 import { inkPart, reachablePart, seenPart, type Ends } from './parts.js';
 import type { Setting } from './setting.js';
 
@@ -40,6 +50,7 @@ export class Scene extends Glance {
   readonly #rects = new Map<ElementNode, Rect | null>();
   #scrollSize: { width: number; height: number } | null = null;
   #canvas: Rgba | null = null;
+  #skipped: ReadonlyMap<Box, Fragment> | null = null;
   #index: PointIndex | null = null;
   #byNode: Map<PaintNode, PaintItem> | null = null;
   readonly #visible = new Map<ElementNode, boolean>();
@@ -83,9 +94,10 @@ export class Scene extends Glance {
     return (box.pseudo ? this.styles.pseudo(box.element, box.pseudo) : this.styles.of(box.element)) ?? box.style;
   };
 
-  /** Principal box of an element; null without one. */
+  /** Principal box of an element; null without one, and where it is skipped. */
   box(element: ElementNode): Box | null {
-    return this.boxes.principal[element.index] ?? null;
+    const box = this.boxes.principal[element.index];
+    return box && !isSkipped(box) ? box : null;
   }
 
   get roots(): readonly PaintNode[] {
@@ -136,9 +148,13 @@ export class Scene extends Glance {
     return known;
   }
 
-  /** Used values of the first fragment, or null. */
+  /** Used values of the first fragment, or null; what is skipped has them too. */
   fragment(element: ElementNode): Fragment | null {
-    return this.nodes(element)[0]?.fragment ?? null;
+    const box = this.boxes.principal[element.index];
+    if (!box) return null;
+    if (!isSkipped(box)) return this.nodes(element)[0]?.fragment ?? null;
+    this.#skipped ??= skippedFragments(this.layout);
+    return this.#skipped.get(box) ?? null;
   }
 
   /** Whether the element has a box and nothing makes it invisible; clipping and position do not count. */
@@ -320,68 +336,4 @@ function scrolled(node: PaintNode): Rect | null {
   let rect: Rect | null = boundsOf(node.matrix, node.rect);
   for (const clip of node.clips) if (!clip.paintOnly) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
   return rect;
-}
-
-/** An inline box that paints nothing of its own: browsers keep no fragment for it and take the room of what it holds. */
-function isBare({ style, inner, outer, anonymous }: Box): boolean {
-  const edges = [style.paddingTop, style.paddingRight, style.paddingBottom, style.paddingLeft];
-  const margins = [style.marginLeft, style.marginRight];
-  const widths = [style.borderTopWidth, style.borderRightWidth, style.borderBottomWidth, style.borderLeftWidth];
-  return (
-    outer === 'inline' &&
-    inner === 'flow' &&
-    !anonymous &&
-    style.position === 'static' &&
-    style.backgroundColor.a === 0 &&
-    style.backgroundImage.length === 0 &&
-    style.outlineStyle === 'none' &&
-    style.opacity === 1 &&
-    edges.every((e) => e.px === 0 && e.percent === 0) &&
-    margins.every((m) => m !== 'auto' && m.px === 0 && m.percent === 0) &&
-    widths.every((w) => w === 0)
-  );
-}
-
-/** Room of an inline box: its own fragment's, or that of what it holds where browsers keep no fragment for it. */
-function inlineRect(node: PaintNode): Rect {
-  if (!isCulled(node)) return node.rect;
-  let known = culledRects.get(node);
-  if (!known) culledRects.set(node, (known = heldRect(node)));
-  return known;
-}
-
-const culledRects = new WeakMap<PaintNode, Rect>();
-
-function heldRect(node: PaintNode): Rect {
-  return node.children.filter(isInlineBox).reduce((all, child) => {
-    const { border, padding } = child.fragment;
-    const raised = border.top + padding.top + border.bottom + padding.bottom > 0;
-    return raised ? unite(all, child.rect) : isCulled(child) ? unite(all, inlineRect(child)) : all;
-  }, node.rect);
-}
-
-const isInlineBox = (node: PaintNode): boolean =>
-  node.fragment.kind === 'box' && node.box.outer === 'inline' && node.box.inner === 'flow';
-
-/** Bare, and every inline box inside, as far as they are bare too, stands on the same baseline in the same metrics. */
-function isCulled(node: PaintNode): boolean {
-  if (!isInlineBox(node) || !isBare(node.box)) return false;
-  let known = culled.get(node);
-  if (known === undefined)
-    culled.set(node, (known = node.children.filter(isInlineBox).every((c) => standsWith(c, node))));
-  return known;
-}
-
-const culled = new WeakMap<PaintNode, boolean>();
-
-function standsWith(child: PaintNode, outer: PaintNode): boolean {
-  const above = (of: PaintNode) => (of.fragment.baseline ?? 0) - of.fragment.border.top - of.fragment.padding.top;
-  const area = ({ fragment: { height, border, padding } }: PaintNode) =>
-    height - border.top - padding.top - border.bottom - padding.bottom;
-  return (
-    child.box.style.verticalAlign === 'baseline' &&
-    above(child) === above(outer) &&
-    area(child) === area(outer) &&
-    (!isBare(child.box) || isCulled(child))
-  );
 }

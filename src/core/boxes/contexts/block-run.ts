@@ -265,8 +265,8 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
   const joinsBottom = openBelow && specified === null;
   const lineless = box.marker !== '' && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
   const natural =
-    (containedHeight(box) ?? Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) +
-    frameHeight(frame);
+    (containedHeight(box, layout) ??
+      Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) + frameHeight(frame);
   const filled = Math.max(natural, filledHeight(box, margin, basis, layout));
   const height = clampHeight(box, specified ?? filled, basis, frame, filled);
   const through = content.through && joinsTop && openBelow && height === 0;

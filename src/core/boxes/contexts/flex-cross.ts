@@ -55,12 +55,12 @@ export function settleLines(lines: Line[], c: Container, space: Space, frame: Fr
   const gaps = c.crossGap * Math.max(0, lines.length - 1);
   if (single && lines[0]) {
     if (definite) lines[0].cross = c.crossSize;
-    else if (c.row && containedHeight(c.box) !== null) lines[0].cross = containedHeight(c.box)!;
+    else if (c.row && containedHeight(c.box, c.layout) !== null) lines[0].cross = containedHeight(c.box, c.layout)!;
     else if (c.row)
       lines[0].cross =
         clampHeight(c.box, lines[0].cross + frameHeight(frame), space.height, frame) - frameHeight(frame);
   }
-  const contained = c.row && !definite ? containedHeight(c.box) : null;
+  const contained = c.row && !definite ? containedHeight(c.box, c.layout) : null;
   const natural = contained ?? lines.reduce((sum, line) => sum + line.cross, 0) + gaps;
   let size = definite ? c.crossSize : natural;
   if (!definite && c.row)

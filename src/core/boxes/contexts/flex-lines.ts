@@ -39,7 +39,7 @@ export function collectLines(items: readonly Item[], c: Container, space: Space,
 
 /** Main size of a column whose height follows its content. */
 export function columnMain(lines: readonly Line[], c: Container, space: Space, frame: Frame): number {
-  const contained = containedHeight(c.box);
+  const contained = containedHeight(c.box, c.layout);
   const longest =
     contained ??
     Math.max(

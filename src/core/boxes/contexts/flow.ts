@@ -21,7 +21,7 @@ export function layoutFlowRoot(job: Job): Fragment {
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
   const basis = percentBasis(box, specified, frame, space, margin, layout);
   const { content, floatsBottom } = rootContent(box, contentWidth, basis, layout);
-  const contained = containedHeight(box);
+  const contained = containedHeight(box, layout);
   const natural =
     contained ??
     Math.max(

@@ -72,7 +72,7 @@ function columnLines(grid: Grid, { style }: Box, inner: number, layout: Layout) 
 
 /** Sizes of the rows, and the height they stand in. @spec css-grid-1 §12.1 step 2, css-sizing-3 §5.2.1 (minimum heights) */
 function rowHeights(
-  { box, frame, space }: Job,
+  { box, frame, space, layout }: Job,
   grid: Grid,
   height: number,
   demands: ReturnType<typeof rowDemands>,
@@ -93,7 +93,7 @@ function rowHeights(
     clampHeight(box, content + frameHeight(frame), space.height, frame) - frameHeight(frame);
   const heights = rowsIn(height);
   if (!Number.isNaN(height)) return { heights, available: height };
-  const contained = containedHeight(box, () => emptyHeight(box, gap));
+  const contained = containedHeight(box, layout, () => emptyHeight(box, gap));
   const natural = contained ?? lengthOf(heights, grid.emptyRows, gap);
   const least = clamped(0);
   const again = natural < least || contained !== null;

@@ -28,7 +28,7 @@ import { adoptAtRoot, layoutAbsolute } from './positioned.js';
 import { layoutTable } from './table.js';
 import { tableIntrinsic } from './table-columns.js';
 
-type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'looseLines' | 'viewport'>;
+type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'looseLines' | 'viewport' | 'near'>;
 
 /** Formatting contexts inside each other that are laid out: more than any page has, less than the stack holds. */
 const DEEPEST = 200;

@@ -17,7 +17,7 @@ import { tableIntrinsic } from './table-columns.js';
 export function intrinsicWidths(box: Box, layout: Layout): Intrinsic {
   if (isOrthogonal(box.frame, box.mode)) return acrossFlow(box, layout);
   if (box.frame !== box.mode) return layout.intrinsic(boxInFlow(box, box.mode));
-  const contained = containedWidth(box, box.inner === 'grid' ? () => emptyGridWidth(box) : undefined);
+  const contained = containedWidth(box, layout, box.inner === 'grid' ? () => emptyGridWidth(box) : undefined);
   if (contained !== null && box.inner !== 'replaced') return { min: contained, max: contained };
   switch (box.inner) {
     case 'replaced': {

@@ -49,6 +49,7 @@ export function make(building: Pick<Building, 'next'>, draft: Draft): Box {
     marker: draft.marker ?? '',
     collapsed: draft.collapsed ?? null,
     firstLine: draft.firstLine ?? null,
+    locked: draft.locked ?? false,
     viewport: draft.viewport ?? false,
   };
 }

@@ -6,6 +6,7 @@ import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type O
 import { styleInFlow } from '../flows/modes.js';
 import { transformText, type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText, Quotes } from './content.js';
+import { BULLETS } from './counter-styles.js';
 import { Counters } from './counters.js';
 import { firstTextOf, splitFirstLetter } from './first-letter.js';
 import { alternativeOf, fillWithAlternative, styleOfAlternative } from './alternative.js';
@@ -17,6 +18,8 @@ export interface BoxTree {
   readonly root: Box;
   /** The principal box of each element, by element index; null where there is none. */
   readonly principal: readonly (Box | null)[];
+  /** Boxes whose content is skipped while it is far from the screen. @spec css-contain-3 §4.2 */
+  readonly deferring: readonly Box[];
   /** All boxes of an element, pseudo-elements left out: more than one only for parts the engine splits. */
   readonly count: number;
 }
@@ -89,7 +92,8 @@ export function generateBoxes(
     fill(root, document.root, building);
     complete(root, building);
   }
-  return { root, principal: building.principal, count: building.next };
+  const deferring = building.principal.filter((box) => box?.computed.contentVisibility === 'auto');
+  return { root, principal: building.principal, count: building.next, deferring: deferring as Box[] };
 }
 
 /** An inline box with a flow of its own is one piece in its line. @spec css-writing-modes-4 §3.2 */
@@ -101,18 +105,55 @@ function fill(box: Box, element: ElementNode, building: Building): void {
   const style = styles.of(element);
   if (/list-item/.test(style.display)) marker(box, element, style, building);
   pseudo(box, element, 'before', building);
-  for (const child of element.children) {
-    if (child.kind === 'text') text(box, child.data, styles.of(element), building);
-    else elementBox(box, child, building);
-  }
+  if (element.tag === 'details' && element.namespace === 'html' && !summaryOf(element)) ownSummary(box, building);
+  if (isClosed(element, building)) fillClosed(box, element, building);
+  else for (const child of element.children) nodeBox(box, child, element, building);
   pseudo(box, element, 'after', building);
   building.counters.leave(element);
 }
 
-const skipped = (element: ElementNode, { styles }: Building): boolean =>
-  element.parent?.tag === 'details' &&
-  styles.view.attribute(element.parent, 'open') === undefined &&
-  element.parent.elements.find((e) => e.tag === 'summary') !== element;
+const isClosed = (element: ElementNode, { styles }: Building): boolean =>
+  element.tag === 'details' && element.namespace === 'html' && styles.view.attribute(element, 'open') === undefined;
+
+const summaryOf = (details: ElementNode): ElementNode | undefined => details.elements.find((e) => e.tag === 'summary');
+
+/** Details without a summary have one of the browser's own. @spec html §15.5.4 */
+function ownSummary(box: Box, building: Building): void {
+  const line = push(
+    box,
+    make(building, { style: box.computed, outer: 'block', inner: 'flow', parent: box, anonymous: true }),
+  );
+  const style = withValues(box.computed, { listStyleType: { name: 'disclosure-closed' } });
+  push(
+    line,
+    make(building, { style, pseudo: 'marker', outer: 'inline', inner: 'text', parent: line, text: '\u25b8 ' }),
+  );
+  text(line, 'Details', box.computed, building);
+}
+
+/** Closed details hold their summary, and the rest in a box of its own that is not shown. @spec html §15.5.4 */
+function fillClosed(box: Box, element: ElementNode, building: Building): void {
+  const summary = summaryOf(element);
+  if (summary) elementBox(box, summary, building);
+  const slot = push(
+    box,
+    make(building, {
+      style: box.computed,
+      outer: 'block',
+      inner: 'flow',
+      parent: box,
+      anonymous: true,
+      locked: true,
+    }),
+  );
+  for (const child of element.children) if (child !== summary) nodeBox(slot, child, element, building);
+  complete(slot, building);
+}
+
+function nodeBox(box: Box, node: ElementNode['children'][number], parent: ElementNode, building: Building): void {
+  if (node.kind === 'text') text(box, node.data, building.styles.of(parent), building);
+  else elementBox(box, node, building);
+}
 
 function elementBox(parent: Box, element: ElementNode, building: Building): void {
   const style = building.styles.of(element);
@@ -120,7 +161,6 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   if (element.namespace === 'svg' && element.parent?.namespace === 'svg') return;
   building.counters.enter(style, element.parent ?? building, element);
   if (style.display === 'contents') return fill(parent, element, building);
-  if (skipped(element, building)) return;
   if (element.tag === 'br' && element.namespace === 'html') {
     building.principal[element.index] = push(
       parent,
@@ -160,6 +200,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     parent,
     natural,
     centred,
+    locked: style.contentVisibility === 'hidden' && !replaced,
     viewport: element.tag === 'body' && element.parent?.parent === null && isOpen(building.styles.of(element.parent)),
     marker:
       /list-item/.test(style.display) && style.listStylePosition === 'outside' && element.tag !== 'summary'
@@ -325,5 +366,8 @@ function marker(box: Box, element: ElementNode, style: ComputedStyle, building: 
     return picture(box, { element: null, pseudo: null, style, natural: wide }, building);
   }
   const text = markerText(style, building.counters.values('list-item').at(-1)!);
-  if (text !== '') push(box, make(building, { style, outer: 'inline', inner: 'text', parent: box, text }));
+  // Bullets are drawn, not set in a font.
+  const drawn = 'name' in style.listStyleType && style.listStyleType.name in BULLETS;
+  const pseudo = drawn ? 'marker' : null;
+  if (text !== '') push(box, make(building, { style, pseudo, outer: 'inline', inner: 'text', parent: box, text }));
 }

@@ -1,4 +1,5 @@
 import type { Box } from '../box.js';
+import type { Layout } from '../layout.js';
 
 /** Internal table boxes and inline boxes have no size to contain. @spec css-contain-3 §3.1 */
 const applies = (box: Box): boolean =>
@@ -12,18 +13,24 @@ const nothing = (): number => 0;
 /**
  * Content-box width or height of a box whose size ignores its content, px; null where the content counts.
  * `empty` is what it would have without any.
- * @spec css-contain-3 §3.1, css-sizing-4 §4 (contain-intrinsic-*), css-conditional-5 §2.1 (container-type)
+ * @spec css-contain-3 §3.1, §4 (skipped content), css-sizing-4 §4 (contain-intrinsic-*), css-conditional-5 §2.1 (container-type)
  */
-export function containedWidth(box: Box, empty: () => number = nothing): number | null {
+export function containedWidth(box: Box, layout: Layout, empty: () => number = nothing): number | null {
+  if (box.anonymous && box.locked) return 0;
   if (!applies(box)) return null;
   const { contain, containerType, containIntrinsicWidth } = box.style;
   const held = [...contain, ...containerType].some((word) => /^(size|strict|inline-size)$/.test(word));
-  return held ? (containIntrinsicWidth.px ?? empty()) : null;
+  return held || skips(box, layout) ? (containIntrinsicWidth.px ?? empty()) : null;
 }
 
-export function containedHeight(box: Box, empty: () => number = nothing): number | null {
+export function containedHeight(box: Box, layout: Layout, empty: () => number = nothing): number | null {
+  if (box.anonymous && box.locked) return 0;
   if (!applies(box)) return null;
   const { contain, containerType, containIntrinsicHeight } = box.style;
   const held = [...contain, ...containerType].some((word) => word === 'size' || word === 'strict');
-  return held ? (containIntrinsicHeight.px ?? empty()) : null;
+  return held || skips(box, layout) ? (containIntrinsicHeight.px ?? empty()) : null;
 }
+
+/** What a box skips does not count for its size. */
+const skips = (box: Box, { near }: Layout): boolean =>
+  box.locked || (box.style.contentVisibility === 'auto' && near !== null && !near.has(box));

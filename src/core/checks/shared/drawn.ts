@@ -71,9 +71,7 @@ function paintOf(paint: string, current: Rgba): Rgba | null {
 /** Thin filled boxes: the bars of menu buttons, crosses and carets drawn by borders. */
 function barsOf(element: ElementNode, scene: Scene, onlyPseudo = false): DrawnPart[] {
   const own = onlyPseudo ? [] : scene.nodes(element).map((node) => node.box);
-  const pseudo =
-    scene.boxes.principal[element.index]?.children.filter((box) => box.element === element && box.pseudo !== null) ??
-    [];
+  const pseudo = scene.box(element)?.children.filter((box) => box.element === element && box.pseudo !== null) ?? [];
   return [...own, ...pseudo].flatMap((box) => {
     const node = scene.nodesOf(box)[0];
     const item = node && scene.itemOf(node);

@@ -36,6 +36,7 @@ const intrinsic = () =>
 const CONTAIN = ['none', 'strict', 'content', 'size', 'inline-size', 'layout', 'style', 'paint'];
 const isolates = (value: readonly string[]): boolean =>
   value.some((word) => /^(layout|paint|strict|content)$/.test(word));
+const skipping = (value: string) => (value === 'visible' ? null : `content-visibility: ${value}`);
 const saying = (name: string) => (value: readonly string[]) => (isolates(value) ? `${name}: ${value.join(' ')}` : null);
 
 const DISPLAYS = [
@@ -206,7 +207,11 @@ export const BOX = {
   marginTrim: words('none', TRIMS),
   containIntrinsicWidth: intrinsic(),
   containIntrinsicHeight: intrinsic(),
-  contentVisibility: keyword(['visible', 'auto', 'hidden']),
+  contentVisibility: making(keyword(['visible', 'auto', 'hidden']), {
+    stacking: skipping,
+    containing: skipping,
+    formatting: skipping,
+  }),
   scrollPaddingTop: scrollPadding(),
   scrollPaddingRight: scrollPadding(),
   scrollPaddingBottom: scrollPadding(),

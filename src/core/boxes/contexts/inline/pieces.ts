@@ -1,6 +1,7 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
+import { snap } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import {
   usedFontSize,
@@ -273,11 +274,13 @@ function cutText({ paragraph, box, text, start, levels, layout }: Cutting, piece
     const part = text.slice(from, to);
     const shown = forced ? part.slice(0, -1) : part;
     const before = from > 0 ? text[from - 1]! : '';
-    const width = textWidth(shown, style, layout, before === '\n' ? '' : before);
+    const bullet = box.pseudo === 'marker';
+    const width = bullet ? bulletWidth(style, layout) : textWidth(shown, style, layout, before === '\n' ? '' : before);
     const spaces = keepsSpaces(style) ? (hangsSpaces(style) ? /[ ]+$/.exec(shown) : null) : /[ ]+$/.exec(shown);
-    const trailing = spaces
-      ? textWidth(spaces[0], style, layout, shown.slice(-spaces[0].length - 1, -spaces[0].length))
-      : 0;
+    const trailing =
+      spaces && !bullet
+        ? textWidth(spaces[0], style, layout, shown.slice(-spaces[0].length - 1, -spaces[0].length))
+        : 0;
     pieces.push({
       kind: 'text',
       box,
@@ -301,6 +304,14 @@ function cutText({ paragraph, box, text, start, levels, layout }: Cutting, piece
     else if (i > from && wrap && mayBreak(i)) emit(i, false);
   }
   if (from < text.length) emit(text.length, false);
+}
+
+/** Width of a bullet and the room beside it, px: browsers draw them by rules of their own. */
+function bulletWidth(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
+  const { listStyleType: type, fontSize } = style;
+  if ('name' in type && type.name.startsWith('disclosure')) return snap(fontSize * 0.66) + snap(fontSize * 0.4);
+  const ascent = faceOf(style, layout).ascent(sizeOf(style, layout));
+  return Math.floor((Math.floor((ascent * 2) / 3) + 1) / 2) + 1 + fontSize;
 }
 
 const breaksAnywhere = (style: ComputedStyle): boolean =>

@@ -119,9 +119,9 @@ class LineBuilder {
   }
 
   /** Where the line height is normal, fonts that stand in for missing glyphs count too. @spec css-inline-3 §5.1 */
-  makeRoom({ box: { style }, text }: Piece): void {
+  makeRoom({ box: { style, pseudo }, text }: Piece): void {
     const reach =
-      style.lineHeight === 'normal'
+      style.lineHeight === 'normal' && pseudo !== 'marker'
         ? faceOf(style, this.input.layout).reach(text, sizeOf(style, this.input.layout))
         : null;
     if (!reach) return;
