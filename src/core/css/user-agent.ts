@@ -9,6 +9,8 @@ hgroup, hr, legend, main, nav, article, aside, section, search, p, pre, h1, h2, 
 summary, details, optgroup, option, listing, xmp, plaintext { display: block }
 area, base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title
   { display: none }
+input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) {
+  font-family: monospace; padding: 0 0 0 1px; box-sizing: border-box }
 input[type=hidden i] { display: none !important }
 embed[hidden] { display: inline; height: 0; width: 0 }
 [hidden]:not([hidden=until-found i]) { display: none }
@@ -94,9 +96,12 @@ th { font-weight: bold; text-align: center }
 input, select, button, textarea { letter-spacing: initial; word-spacing: initial; line-height: initial;
   text-transform: initial; text-indent: initial; text-shadow: initial; text-align: initial; display: inline-block;
   font: 400 13.3333px sans-serif; margin: 0 }
+input, textarea, select, button, meter, progress { appearance: auto }
 input, textarea, select { color: fieldtext; background-color: field; cursor: text }
 input { border: 2px inset light-dark(#767676, #858585); padding: 1px 2px; overflow: clip }
 input:not([type=file i], [type=image i], [type=checkbox i], [type=radio i]) { overflow: clip !important }
+input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) {
+  font-family: monospace; padding: 0 0 0 1px; box-sizing: border-box }
 input[type=hidden i] { background-color: initial; cursor: default; border: initial; padding: initial }
 textarea { border: 1px solid #767676; padding: 2px; white-space: pre-wrap; font-family: monospace; overflow: auto;
   flex-direction: column; overflow-wrap: break-word }

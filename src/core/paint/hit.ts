@@ -1,4 +1,4 @@
-import { contains } from '../base/index.js';
+import { contains, type Rect } from '../base/index.js';
 import type { ElementNode } from '../html/index.js';
 import { apply, invert, type Matrix } from './matrix.js';
 import type { PaintItem } from './order.js';
@@ -20,20 +20,29 @@ export function localPoint(matrix: Matrix | null, x: number, y: number): { x: nu
   return back && apply(back, x, y);
 }
 
-export const clipped = (clips: readonly Clip[], x: number, y: number): boolean =>
+/** Whether a square from a point to the right and down meets a rectangle; without a size, whether the point lies in it. */
+const meets = (rect: Rect, { x, y }: { x: number; y: number }, size: number): boolean =>
+  size === 0
+    ? contains(rect, x, y)
+    : rect.x < x + size && rect.x + rect.width > x && rect.y < y + size && rect.y + rect.height > y;
+
+export const clipped = (clips: readonly Clip[], x: number, y: number, size = 0): boolean =>
   clips.some(({ rect, outline, matrix }) => {
     const at = localPoint(matrix, x, y);
-    return at === null || !contains(rect, at.x, at.y) || (outline !== null && !insideOutline(outline, at.x, at.y));
+    return at === null || !meets(rect, at, size) || (outline !== null && !insideOutline(outline, at.x, at.y));
   });
 
-/** Whether a node's own area covers a point of the document; the part of an inline box around a block has none. */
-export function covers(node: PaintNode, x: number, y: number): boolean {
+/**
+ * Whether a node's own area covers a point of the document; the part of an inline box around a block has none.
+ * @param size side of the square from the point to the right and down that stands for it, px
+ */
+export function covers(node: PaintNode, x: number, y: number, size = 0): boolean {
   if (node.fragment.kind === 'line') return false;
   const at = localPoint(node.matrix, x, y);
-  if (!at || !contains(node.rect, at.x, at.y)) return false;
+  if (!at || !meets(node.rect, at, size)) return false;
   const radii = node.fragment.kind === 'box' && !node.box.anonymous ? cornerRadii(node.box.computed, node.rect) : null;
   const within = !radii || insideOutline({ kind: 'rounded', rect: node.rect, radii }, at.x, at.y);
-  return within && !clipped(node.clips, x, y);
+  return within && !clipped(node.clips, x, y, size);
 }
 
 /** The element an item belongs to: of text, the element around it. */

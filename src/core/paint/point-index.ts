@@ -6,6 +6,8 @@ import { boundsOf } from './matrix.js';
 import type { PaintItem } from './order.js';
 import type { PaintNode } from './nodes.js';
 
+/** Side of the square that is hit-tested, px. */
+const PRESSED = 1;
 const FAR = 1e9;
 const tame = (value: number): number => (Number.isFinite(value) ? Math.max(-FAR, Math.min(FAR, value)) : 0);
 
@@ -36,12 +38,12 @@ export class PointIndex {
     return found.map((i) => this.items[i]!);
   }
 
-  /** The item a press at a point reaches. @spec css2 appendix E, css-ui-4 §6.1 (pointer-events), §6.2 (interactivity) */
+  /** The item a press at a point reaches: browsers test the px that begins there. @spec css2 appendix E, css-ui-4 §6.1 (pointer-events), §6.2 (interactivity) */
   hit(x: number, y: number, reached: (element: ElementNode | null) => boolean): PaintItem | null {
-    return (
-      this.at(x, y).findLast((item) => pressable(item.node) && covers(item.node, x, y) && reached(elementOf(item))) ??
-      null
-    );
+    if (!Number.isFinite(x) || !Number.isFinite(y)) return null;
+    const pressed = ({ node }: PaintItem) => pressable(node) && covers(node, x, y, PRESSED);
+    const near = this.within({ x, y, width: PRESSED, height: PRESSED });
+    return near.findLast((item) => pressed(item) && reached(elementOf(item))) ?? null;
   }
 }
 

@@ -261,17 +261,22 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
     joinsTop,
     layout,
   );
+  const bottom = joinMargin(NO_STRUT, margin.bottom);
   const openBelow = frame.border.bottom === 0 && frame.padding.bottom === 0;
   const joinsBottom = openBelow && specified === null;
   const lineless = box.marker !== '' && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
   const natural =
     (containedHeight(box, layout) ??
       Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) + frameHeight(frame);
-  const filled = Math.max(natural, filledHeight(box, margin, basis, layout));
-  const height = clampHeight(box, specified ?? filled, basis, frame, filled);
+  const fills = () => {
+    const above = strutSize(topStrut(box, containing, true, layout).strut);
+    const below = strutSize(openBelow ? joinStruts(content.end, bottom) : bottom);
+    return { ...margin, top: above, bottom: below };
+  };
+  const filled = Math.max(natural, filledHeight(box, fills, basis, layout));
+  const height = clampHeight(box, specified ?? filled, basis, frame, () => filled);
   const through = content.through && joinsTop && openBelow && height === 0;
   const fragment = finish({ box, width, frame, margin, layout }, height, content);
-  const bottom = joinMargin(NO_STRUT, margin.bottom);
   const end = through || (joinsBottom && height <= natural) ? joinStruts(content.end, bottom) : bottom;
   return { fragment, end, through };
 }

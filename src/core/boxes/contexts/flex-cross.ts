@@ -1,5 +1,4 @@
 import { snap, type Fragment } from '../fragment.js';
-import type { Space } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
 import { clampHeight, clampWidth, frameHeight, heightFor, type Frame } from '../used/sizes.js';
 import { groupOf, standingOf, type Standing } from './baselines.js';
@@ -39,7 +38,7 @@ export const standing = (item: Item, c: Container, which: 'baseline' | 'last bas
   standingOf(item.fragment!, item.margins.top ?? 0, item.margins.bottom ?? 0, c.box, which);
 
 /** Cross sizes of lines and of the container. @spec css-flexbox-1 §9.4 (8, 9, 15, 16) */
-export function settleLines(lines: Line[], c: Container, space: Space, frame: Frame): number {
+export function settleLines(lines: Line[], c: Container, frame: Frame): number {
   for (const line of lines) {
     const group = (which: 'baseline' | 'last baseline') =>
       groupOf(line.items.filter((item) => alignsBaseline(item, c, which)).map((item) => standing(item, c, which)));
@@ -56,15 +55,12 @@ export function settleLines(lines: Line[], c: Container, space: Space, frame: Fr
   if (single && lines[0]) {
     if (definite) lines[0].cross = c.crossSize;
     else if (c.row && containedHeight(c.box, c.layout) !== null) lines[0].cross = containedHeight(c.box, c.layout)!;
-    else if (c.row)
-      lines[0].cross =
-        clampHeight(c.box, lines[0].cross + frameHeight(frame), space.height, frame) - frameHeight(frame);
+    else if (c.row) lines[0].cross = c.clamped(lines[0].cross + frameHeight(frame)) - frameHeight(frame);
   }
   const contained = c.row && !definite ? containedHeight(c.box, c.layout) : null;
   const natural = contained ?? lines.reduce((sum, line) => sum + line.cross, 0) + gaps;
   let size = definite ? c.crossSize : natural;
-  if (!definite && c.row)
-    size = Math.max(0, clampHeight(c.box, natural + frameHeight(frame), space.height, frame) - frameHeight(frame));
+  if (!definite && c.row) size = Math.max(0, c.clamped(natural + frameHeight(frame)) - frameHeight(frame));
   const align = linesTowards(c);
   const spare = size - natural;
   if (!single && (align === 'normal' || align === 'stretch') && spare > 0)
@@ -97,7 +93,7 @@ export function stretch(item: Item, line: Line, c: Container): void {
   if (item.align !== 'stretch' || !crossAuto(item.box, c.row) || hasAutoCross(item.margins, c.row)) return;
   const size = Math.max(0, line.cross - item.crossMargin);
   const used = c.row
-    ? clampHeight(item.box, size, c.height, item.frame)
+    ? clampHeight(item.box, size, c.height, item.frame, () => item.fragment!.height)
     : clampWidth(item.box, size, c.width, size, item.frame, () => c.layout.intrinsic(item.box));
   const before = c.row ? item.fragment!.height : item.fragment!.width;
   // Nothing changes for an item that has the size already, unless something inside refers to it.

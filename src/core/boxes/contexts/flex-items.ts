@@ -2,9 +2,11 @@ import { resolveLength } from '../../css/index.js';
 import { isFormControl, type Box } from '../box.js';
 import { horizontal, snap, vertical, type Fragment } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
+import type { Job } from './job.js';
 import { specifiedMargins, usedMargins, type Margins } from '../used/edges.js';
 import {
   clampHeight,
+  isByContent,
   clampWidth,
   frameHeight,
   frameWidth,
@@ -30,6 +32,8 @@ export interface Container {
   readonly crossSize: number;
   readonly mainGap: number;
   readonly crossGap: number;
+  /** Its border-box height within its limits. */
+  readonly clamped: (outer: number) => number;
   readonly layout: Layout;
 }
 
@@ -63,7 +67,8 @@ export function byOrder(a: Item, b: Item): number {
 
 const orderOf = (box: Box): number => (box.anonymous ? 0 : box.style.order);
 
-export function container(box: Box, width: number, height: number, layout: Layout): Container {
+export function container(job: Job, width: number, height: number): Container {
+  const { box, frame, space, layout, natural } = job;
   const { style } = box;
   const row = style.flexDirection.startsWith('row');
   const rtl = style.direction === 'rtl';
@@ -83,6 +88,7 @@ export function container(box: Box, width: number, height: number, layout: Layou
     crossSize: row ? height : width,
     mainGap: row ? gaps.x : gaps.y,
     crossGap: row ? gaps.y : gaps.x,
+    clamped: (outer) => clampHeight(box, outer, space.height, frame, natural),
     layout,
   };
 }
@@ -115,7 +121,7 @@ export function makeItem(box: Box, c: Container, definite: boolean): Item {
   };
   const extra = row ? frameWidth(frame) : frameHeight(frame);
   const size = Math.max(extra, baseSize(box, frame, base, c, definite));
-  const max = mainLimit(box, 'max', frame, c) ?? Infinity;
+  const max = mainLimit(box, 'max', frame, base, c) ?? Infinity;
   const min = Math.max(extra, automaticMinimum(box, frame, base, c, max));
   return {
     ...base,
@@ -136,14 +142,15 @@ export function makeItem(box: Box, c: Container, definite: boolean): Item {
 
 type Partial_ = Pick<Item, 'margins' | 'crossMargin' | 'align'>;
 
-function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, c: Container): number | null {
+function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, item: Partial_, c: Container): number | null {
   if (box.anonymous) return null;
   const { style } = box;
   if (c.row)
     return widthFor(box, which === 'min' ? style.minWidth : style.maxWidth, c.width, NaN, frame, () =>
       c.layout.intrinsic(box),
     );
-  return heightFor(box, which === 'min' ? style.minHeight : style.maxHeight, c.height, frame);
+  const limit = which === 'min' ? style.minHeight : style.maxHeight;
+  return isByContent(limit) ? contentSize(box, frame, item, c) : heightFor(box, limit, c.height, frame);
 }
 
 function baseSize(box: Box, frame: Frame, item: Partial_, c: Container, definite: boolean): number {
@@ -205,7 +212,7 @@ export function columnSpace(box: Box, item: Partial_, c: Container): Space {
 
 /** @spec css-flexbox-1 §4.5 */
 function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, max: number): number {
-  const own = mainLimit(box, 'min', frame, c);
+  const own = mainLimit(box, 'min', frame, item, c);
   if (own !== null) return own;
   const scrolls =
     !box.anonymous &&

@@ -1,6 +1,6 @@
 import type { Space } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
-import { clampHeight, frameHeight, heightFor, type Frame } from '../used/sizes.js';
+import { frameHeight, heightFor, type Frame } from '../used/sizes.js';
 import { NO_GROUP, type BaselineGroup } from './baselines.js';
 import type { Container, Item } from './flex-items.js';
 
@@ -38,7 +38,7 @@ export function collectLines(items: readonly Item[], c: Container, space: Space,
 }
 
 /** Main size of a column whose height follows its content. */
-export function columnMain(lines: readonly Line[], c: Container, space: Space, frame: Frame): number {
+export function columnMain(lines: readonly Line[], c: Container, frame: Frame): number {
   const contained = containedHeight(c.box, c.layout);
   const longest =
     contained ??
@@ -50,7 +50,7 @@ export function columnMain(lines: readonly Line[], c: Container, space: Space, f
           c.mainGap * Math.max(0, line.items.length - 1),
       ),
     );
-  return Math.max(0, clampHeight(c.box, longest + frameHeight(frame), space.height, frame) - frameHeight(frame));
+  return Math.max(0, c.clamped(longest + frameHeight(frame)) - frameHeight(frame));
 }
 
 /** @spec css-flexbox-1 §9.7 */

@@ -22,19 +22,22 @@ import { crossAlignment } from './flex-self.js';
  * @spec css-flexbox-1 §9
  */
 export function layoutFlex(job: Job): Fragment {
-  const { box, width, frame, space, layout } = job;
+  const { box, width, frame, space } = job;
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
   const height =
     specified === null
       ? NaN
-      : Math.max(0, (space.fixedHeight ?? clampHeight(box, specified, space.height, frame)) - frameHeight(frame));
-  const c = container(box, Math.max(0, width - frameWidth(frame)), height, layout);
+      : Math.max(
+          0,
+          (space.fixedHeight ?? clampHeight(box, specified, space.height, frame, job.natural)) - frameHeight(frame),
+        );
+  const c = container(job, Math.max(0, width - frameWidth(frame)), height);
   const items = box.children
     .filter(isInFlow)
     .map((child) => makeItem(child, c, space.definite !== false))
     .sort(byOrder);
   const lines = collectLines(items, c, space, frame);
-  const mainSize = Number.isNaN(c.mainSize) ? columnMain(lines, c, space, frame) : c.mainSize;
+  const mainSize = Number.isNaN(c.mainSize) ? columnMain(lines, c, frame) : c.mainSize;
   for (const line of lines)
     resolveFlexible(
       line.items,
@@ -42,7 +45,7 @@ export function layoutFlex(job: Job): Fragment {
       Number.isNaN(c.mainSize) && Number.isNaN(mainSize),
     );
   for (const line of lines) for (const item of line.items) item.fragment = layoutItem(item, c, null);
-  const crossSize = settleLines(lines, c, space, frame);
+  const crossSize = settleLines(lines, c, frame);
   for (const line of lines) for (const item of line.items) stretch(item, line, c);
   for (const line of lines) placeMain(line, mainSize, c);
   for (const line of lines) placeCross(line, c);
@@ -58,8 +61,7 @@ function assemble(
 ): Fragment {
   const { frame, space, specified } = outer;
   const { box, layout } = c;
-  const height =
-    space.fixedHeight ?? clampHeight(box, specified ?? content.height + frameHeight(frame), space.height, frame);
+  const height = space.fixedHeight ?? c.clamped(specified ?? content.height + frameHeight(frame));
   const dx = frame.border.left + frame.padding.left;
   const dy = frame.border.top + frame.padding.top;
   const children: Placed[] = [];

@@ -77,9 +77,9 @@ const passesHeight = (box: Box, { quirks }: Layout): boolean =>
 const heightPassed = (box: Box, height: number, margin: Edges, frame: Frame): number =>
   isPage(box) ? Math.max(0, height - vertical(margin) - frameHeight(frame)) : height;
 
-/** In quirks mode html and body fill the viewport. @spec quirks §3.6, §3.7 */
-export const filledHeight = (box: Box, margin: Edges, height: number, { quirks }: Layout): number =>
-  quirks && isPage(box) && isInFlow(box) && !isFloating(box) && !Number.isNaN(height) ? height - vertical(margin) : 0;
+/** In quirks mode html and body fill the viewport, less the margins that meet theirs. @spec quirks §3.6, §3.7 */
+export const filledHeight = (box: Box, margin: () => Edges, height: number, { quirks }: Layout): number =>
+  quirks && isPage(box) && isInFlow(box) && !isFloating(box) && !Number.isNaN(height) ? height - vertical(margin()) : 0;
 
 export function frameOf(box: Box, basis: number): Frame {
   return { border: usedBorder(box), padding: usedPadding(box, basis) };

@@ -30,8 +30,11 @@ export function layoutFlowRoot(job: Job): Fragment {
       box.marker !== '' && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
       0,
     );
-  const automatic = Math.max(natural + frameHeight(frame), filledHeight(box, margin, space.height, layout));
-  const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, automatic);
+  const automatic = Math.max(
+    natural + frameHeight(frame),
+    filledHeight(box, () => margin, space.height, layout),
+  );
+  const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, () => automatic);
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
   return finish(job, height, content, shift);
 }

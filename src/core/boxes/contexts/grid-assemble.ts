@@ -25,7 +25,8 @@ interface Assembling extends Job {
 export function assemble(a: Assembling): Fragment {
   const { box, frame, space, layout, grid, columns, rows, specified, inner } = a;
   const height =
-    space.fixedHeight ?? clampHeight(box, specified ?? a.available + frameHeight(frame), space.height, frame);
+    space.fixedHeight ??
+    clampHeight(box, specified ?? a.available + frameHeight(frame), space.height, frame, a.natural);
   const dx = frame.border.left + frame.padding.left;
   const dy = frame.border.top + frame.padding.top;
   const rtl = box.style.direction === 'rtl';

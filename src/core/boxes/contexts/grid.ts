@@ -35,7 +35,10 @@ export function layoutGrid(job: Job): Fragment {
   const height =
     specified === null
       ? NaN
-      : Math.max(0, (space.fixedHeight ?? clampHeight(box, specified, space.height, frame)) - frameHeight(frame));
+      : Math.max(
+          0,
+          (space.fixedHeight ?? clampHeight(box, specified, space.height, frame, job.natural)) - frameHeight(frame),
+        );
   const grid = buildGrid(box, inner, height);
   const columns = columnLines(grid, box, inner, layout);
   const shares = rowBaselines(grid, columns, box, layout);
@@ -72,7 +75,7 @@ function columnLines(grid: Grid, { style }: Box, inner: number, layout: Layout) 
 
 /** Sizes of the rows, and the height they stand in. @spec css-grid-1 §12.1 step 2, css-sizing-3 §5.2.1 (minimum heights) */
 function rowHeights(
-  { box, frame, space, layout }: Job,
+  { box, frame, space, layout, natural: byContent }: Job,
   grid: Grid,
   height: number,
   demands: ReturnType<typeof rowDemands>,
@@ -90,7 +93,7 @@ function rowHeights(
       stretches: stretches(plain(style.alignContent)),
     });
   const clamped = (content: number) =>
-    clampHeight(box, content + frameHeight(frame), space.height, frame) - frameHeight(frame);
+    clampHeight(box, content + frameHeight(frame), space.height, frame, byContent) - frameHeight(frame);
   const heights = rowsIn(height);
   if (!Number.isNaN(height)) return { heights, available: height };
   const contained = containedHeight(box, layout, () => emptyHeight(box, gap));

@@ -122,18 +122,26 @@ function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
   if (box.inner === 'replaced') return layoutReplaced(box, frame, space, layout);
   const width = space.fixedWidth ?? outerWidth(box, frame, space, layout);
   const margin = marginsFor(box, width, space);
-  const job: Job = { box, width, frame: withGutter(box, frame), margin, space, layout };
+  const natural = space.byContent ? {} : { natural: () => heightByContent(box, width, space, layout) };
+  const job: Job = { box, width, frame: withGutter(box, frame), margin, space, layout, ...natural };
   switch (box.inner) {
     case 'flex':
       return layoutFlex(job);
     case 'grid':
       return layoutGrid(job);
-    case 'table':
-      return layoutTable(job);
+    case 'table': {
+      const table = layoutTable(job);
+      // It may be wider than asked: the margins that are left follow.
+      return table.width === width ? table : makeFragment({ ...table, margin: marginsFor(box, table.width, space) });
+    }
     default:
       return layoutFlowRoot(job);
   }
 }
+
+/** Border-box height a box has by its content at a width, px. */
+export const heightByContent = (box: Box, fixedWidth: number, { width, height }: Space, layout: Layout): number =>
+  layout.place(box, { width, height, fixedWidth, byContent: true }).height;
 
 /**
  * Lays out a box whose content flows another way than the flow it stands in.
@@ -166,6 +174,10 @@ function spaceAcross(box: Box, { width, height, fixedWidth, fixedHeight, definit
 const fillsLine = (box: Box, space: Space): boolean =>
   !space.shrink && box.outer === 'block' && isInFlow(box) && box.inner !== 'table';
 
+/** Buttons fit their content, whatever their display. @spec html §15.5.2 */
+const isButton = ({ element, pseudo, anonymous }: Box): boolean =>
+  !pseudo && !anonymous && element?.namespace === 'html' && /^(button|input)$/.test(element.tag);
+
 function marginsFor(box: Box, width: number, space: Space): Edges {
   const used = usedMargins(box, space.width);
   const inBlockFlow =
@@ -175,7 +187,7 @@ function marginsFor(box: Box, width: number, space: Space): Edges {
 
 /** Border-box width where the parent did not decide it. @spec css2 §10.3.3, §10.3.5, §10.3.9 */
 function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): number {
-  if (fillsLine(box, space) && !(box.centred && box.style.width === 'auto'))
+  if (fillsLine(box, space) && !(isButton(box) && box.style.width === 'auto'))
     return blockWidth(box, space.width, frame, layout);
   const margins = horizontal(usedMargins(box, space.width));
   const available = space.width - margins;

@@ -12,4 +12,6 @@ export interface Job {
   readonly margin: Edges;
   readonly space: Space;
   readonly layout: Layout;
+  /** Border-box height of the content, where a limit refers to it. */
+  readonly natural?: () => number;
 }

@@ -259,7 +259,11 @@ function absoluteSize(
       height = toHeight(width);
     else height = stretchY;
   }
-  return { width, height: height === null ? null : clampHeight(box, height, area.height, frame) };
+  const natural = () => {
+    const fixed = width === null ? { shrink: true } : { fixedWidth: width };
+    return layout.place(box, { width: area.width, height: area.height, ...fixed, byContent: true }).height;
+  };
+  return { width, height: height === null ? null : clampHeight(box, height, area.height, frame, natural) };
 }
 
 function replacedAbsolute(box: Box, x: Axis, y: Axis, area: Rect, frame: Frame): { width: number; height: number } {

@@ -185,7 +185,7 @@ function input(
   switch (type) {
     case 'checkbox':
     case 'radio':
-      return sized(13, 13);
+      return drawn(style) ? sized(13, 13) : sized(0, 0);
     case 'range':
       return sized(129, 16);
     case 'color':
@@ -204,7 +204,10 @@ function input(
     case 'month':
     case 'week':
     case 'datetime-local':
-      return sized((DATE_COLUMNS[type]! / DATE_SIZE) * style.fontSize, usedLineHeight(style, metrics) + 2);
+      return sized(
+        (DATE_COLUMNS[type]! / DATE_SIZE) * style.fontSize,
+        Math.max(usedLineHeight(style, metrics), type === 'time' ? style.fontSize * 1.05 + 6 : style.fontSize + 4),
+      );
     default: {
       const size = Math.max(1, number(markup.attribute(element, 'size')) ?? 20);
       const { column: one, extra } = column(style, metrics);
@@ -216,13 +219,16 @@ function input(
 /** Widths of date and time fields in English at the default size of controls, px. */
 const DATE_SIZE = 13.3333;
 const DATE_COLUMNS: Readonly<Record<string, number>> = {
-  date: 116.33,
-  time: 91,
-  month: 146.33,
-  week: 138.33,
-  'datetime-local': 198.33,
+  date: 119.33,
+  time: 94,
+  month: 149.33,
+  week: 141.33,
+  'datetime-local': 201.33,
 };
 const SCROLLBAR = 15;
+
+/** Whether a control has the looks of the system. @spec css-ui-4 §7.2 */
+const drawn = ({ appearance }: ComputedStyle): boolean => appearance !== 'none';
 
 function select(
   element: ElementNode,
@@ -245,8 +251,11 @@ function select(
     number(markup.attribute(element, 'size')) ?? (markup.attribute(element, 'multiple') !== undefined ? 4 : 1);
   const line = usedLineHeight(style, metrics);
   if (rows > 1 || markup.attribute(element, 'multiple') !== undefined) return sized(widest + 4, (line + 2) * rows);
-  // The arrow takes a square beside the text, and the text has a little room around it.
-  return sized(Math.ceil(widest) + 20, Math.max(line, 17));
+  const height = font.ascent(style.fontSize) + font.descent(style.fontSize);
+  if (!drawn(style)) return sized(Math.ceil(widest), style.lineHeight === 'normal' ? height : line);
+  // Whatever line height is asked for, the line is as high as its font with a little room around it; the arrow takes
+  // a square beside the text.
+  return sized(Math.ceil(widest) + 20, height + 2);
 }
 
 function textarea(

@@ -214,7 +214,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     fillWithAlternative(box, alternative, building);
     return;
   }
-  if (element.tag === 'input') text(box, inputLabel(element, building.styles.view), style, building);
+  if (element.tag === 'input') text(box, inputLabel(element, building.styles.view) || NO_LABEL, style, building);
   else fill(box, element, building);
   if (element.tag !== 'summary') outsidePicture(box, style, building);
   if (box.inner === 'flow' && box.outer !== 'inline') firstLetter(box, element, building);
@@ -256,6 +256,9 @@ function firstLetter(box: Box, element: ElementNode, building: Building): void {
 }
 
 const isOpen = (style: ComputedStyle): boolean => style.overflowX === 'visible' && style.overflowY === 'visible';
+
+/** Keeps a button without a label one line high: it is text that is no space. */
+const NO_LABEL = '\u2060';
 
 function inputLabel(element: ElementNode, markup: MarkupView): string {
   const type = (markup.attribute(element, 'type') ?? '').toLowerCase();

@@ -72,19 +72,20 @@ export function clampWidth(
 }
 
 /** Block sizes by content are all the same: that of the content. @spec css-sizing-3 §3.2 */
-const isByContent = (value: Sizing): boolean =>
+export const isByContent = (value: Sizing | 'content'): boolean =>
   value === 'min-content' || value === 'max-content' || value === 'fit-content';
 
 /**
  * min-height and max-height applied to a border-box height; browsers leave them out for table cells.
- * @param natural border-box height of the content, px
+ * @param natural border-box height of the content, px; worked out where a limit asks for it
  * @spec css2 §10.7
  */
-export function clampHeight(box: Box, height: number, basis: number, frame: Frame, natural?: number): number {
+export function clampHeight(box: Box, height: number, basis: number, frame: Frame, natural?: () => number): number {
   if (box.anonymous || box.outer === 'table-part') return height;
   const { minHeight, maxHeight } = box.style;
-  const max = heightFor(box, maxHeight, basis, frame) ?? (isByContent(maxHeight) ? natural : null) ?? Infinity;
-  const min = heightFor(box, minHeight, basis, frame) ?? (isByContent(minHeight) ? natural : null) ?? 0;
+  const limit = (value: Sizing) => heightFor(box, value, basis, frame) ?? (isByContent(value) ? natural?.() : null);
+  const max = limit(maxHeight) ?? Infinity;
+  const min = limit(minHeight) ?? 0;
   return Math.max(Math.min(height, max), min, frameHeight(frame));
 }
 

@@ -100,7 +100,10 @@ export function atomicBaseline(fragment: Fragment): number | null {
     !/clip/.test(box.style.overflowX)
   )
     return null;
-  return box.inner === 'flow' && !box.centred ? lastLine(fragment) : fragment.baseline;
+  if (box.inner === 'flow' && !box.centred) return lastLine(fragment);
+  // A button without a line stands on the lower edge of its content.
+  const { padding, border, height } = fragment;
+  return fragment.baseline ?? (box.centred ? height - padding.bottom - border.bottom : null);
 }
 
 /** Baseline of the last line box in normal flow: lines inside tables are not. @spec css2 §10.8.1 */
@@ -118,6 +121,7 @@ function lastLine(fragment: Fragment): number | null {
 
 function controlBaseline(fragment: Fragment): number {
   const type = (fragment.box.element?.attributes.get('type') ?? 'text').toLowerCase();
-  if (type === 'checkbox' || type === 'radio') return fragment.height;
+  if (type === 'checkbox' || type === 'radio')
+    return fragment.height + (fragment.box.style.appearance === 'none' ? fragment.margin.bottom : 0);
   return fragment.baseline ?? fragment.height + fragment.margin.bottom;
 }

@@ -208,7 +208,7 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
         if (width > 0) line.hold();
         line.makeRoom(piece);
         line.add(textPart(piece, line.x, width, line.level, layout));
-      }
+      } else if (piece.forced) line.hold();
       line.x += width;
       break;
     }
