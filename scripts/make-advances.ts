@@ -30,6 +30,10 @@ const KERNED: readonly (readonly [number, number])[] = [
   [0x391, 0x3c9],
   [0x410, 0x44f],
 ];
+/** Cuts of the fallback family, which pages may name too; what they leave out here is taken from it as from any other. */
+const WIDE = { regular: 'DejaVuSans', bold: 'DejaVuSans-Bold' } as const;
+const isLetter = (code: number): boolean =>
+  code < 0x250 || (code >= 0x370 && code < 0x530) || (code >= 0x2010 && code < 0x2040);
 const LAST_OF_PLANE = 0xffff;
 
 interface Face {
@@ -56,8 +60,8 @@ interface Tables {
   readonly head: { readonly xMin: number; readonly xMax: number };
 }
 
-function readFace(twin: string): Face {
-  const font = open(`${INSTALLED}/${twin}.ttf`);
+function readFace(file: string, holds: (code: number) => boolean = () => true): Face {
+  const font = open(file);
   const { 'OS/2': os2, head } = font as unknown as Tables;
   return {
     unitsPerEm: font.unitsPerEm,
@@ -68,7 +72,9 @@ function readFace(twin: string): Face {
     average: os2.xAvgCharWidth,
     widest: head.xMax - head.xMin,
     missing: font.getGlyph(0).advanceWidth,
-    advances: runs(new Map(font.characterSet.map((code) => [code, font.glyphForCodePoint(code).advanceWidth]))),
+    advances: runs(
+      new Map(font.characterSet.filter(holds).map((code) => [code, font.glyphForCodePoint(code).advanceWidth])),
+    ),
     kerning: kerningOf(font),
   };
 }
@@ -123,7 +129,15 @@ if (!existsSync(INSTALLED)) {
 const tables = Object.fromEntries(
   Object.entries(FAMILIES).map(([name, family]) => [
     name,
-    Object.fromEntries(Object.entries(FACES).map(([key, face]) => [key, readFace(`${family.twin}-${face.twin}`)])),
+    Object.fromEntries(
+      Object.entries(FACES).map(([key, face]) => [key, readFace(`${INSTALLED}/${family.twin}-${face.twin}.ttf`)]),
+    ),
   ]),
 );
-writeFileSync('src/core/boxes/text/advances.json', `${JSON.stringify({ ...tables, fallback: readFallback() })}\n`);
+const wide = Object.fromEntries(
+  Object.entries(WIDE).map(([key, file]) => [key, readFace(`node_modules/dejavu-fonts-ttf/ttf/${file}.ttf`, isLetter)]),
+);
+writeFileSync(
+  'src/core/boxes/text/advances.json',
+  `${JSON.stringify({ ...tables, wide, fallback: readFallback() })}\n`,
+);

@@ -140,7 +140,10 @@ export async function shippedOutlines(): Promise<ShippedOutlines> {
         .map((subset) => join(folder, `${family}-${subset}-${CUTS[cut!]}.woff2`))
         .filter((file) => existsSync(file))
         .map(open);
-    } else fonts = [open(join(dirname(require.resolve('dejavu-fonts-ttf/package.json')), 'ttf/DejaVuSans.ttf'))];
+    } else {
+      const file = name === 'wide bold' ? 'DejaVuSans-Bold.ttf' : 'DejaVuSans.ttf';
+      fonts = [open(join(dirname(require.resolve('dejavu-fonts-ttf/package.json')), 'ttf', file))];
+    }
     opened.set(name, fonts);
     return fonts;
   };

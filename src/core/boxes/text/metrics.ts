@@ -68,7 +68,7 @@ interface FaceTable {
   readonly kerning: Readonly<Record<string, Readonly<Record<string, number>>>>;
 }
 
-type Kind = 'sans' | 'serif' | 'mono';
+type Kind = 'sans' | 'serif' | 'mono' | 'wide';
 
 /** Names whose advances the tables hold: the families themselves and those they are metric-compatible with. */
 const KNOWN: Readonly<Record<string, Kind>> = {
@@ -77,6 +77,7 @@ const KNOWN: Readonly<Record<string, Kind>> = {
   helvetica: 'sans',
   arimo: 'sans',
   'liberation sans': 'sans',
+  'dejavu sans': 'wide',
   'system-ui': 'sans',
   'ui-sans-serif': 'sans',
   'ui-rounded': 'sans',
@@ -242,7 +243,9 @@ class TableFace implements Face {
 const faces = new Map<string, Face>();
 
 function tableFace(kind: Kind, bold: boolean, italic: boolean, missing: Missing): Face {
-  const cut = bold ? (italic ? 'boldItalic' : 'bold') : italic ? 'italic' : 'regular';
+  // The slanted cuts of the wide family measure as the upright ones.
+  const slanted = italic && kind !== 'wide';
+  const cut = bold ? (slanted ? 'boldItalic' : 'bold') : slanted ? 'italic' : 'regular';
   const key = `${kind} ${cut} ${missing}`;
   let face = faces.get(key);
   if (!face) {

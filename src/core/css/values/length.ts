@@ -9,6 +9,8 @@ export interface LengthPercentage {
   readonly px: number;
   readonly percent: number;
   readonly curve: ((basis: number) => number) | null;
+  /** The sum behind a curve that is one cut off at zero. */
+  readonly sum?: { readonly px: number; readonly percent: number };
   /** Written as 0%: nothing is known of it either where the basis is not. */
   readonly zeroPercent?: true;
 }
@@ -194,7 +196,10 @@ function mathLength(node: FunctionNode, percent: boolean, negative: boolean): Co
     };
   return (c) => {
     const frozen = freeze(c);
-    return { px: 0, percent: 0, curve: (basis) => (Number.isNaN(basis) ? NaN : floor(at(frozen, basis))) };
+    const curve = (basis: number) => (Number.isNaN(basis) ? NaN : floor(at(frozen, basis)));
+    if (!onlySums(node)) return { px: 0, percent: 0, curve };
+    const base = at(frozen, 0);
+    return { px: 0, percent: 0, curve, sum: { px: base, percent: at(frozen, 100) - base } };
   };
 }
 
@@ -268,6 +273,7 @@ export function printNumber(value: number): string {
 }
 
 export function printLength(value: LengthPercentage): string {
+  if (value.sum) return printLength({ ...value.sum, curve: null });
   if (value.curve) {
     const at0 = value.curve(0);
     const slope = value.curve(100) - at0;
