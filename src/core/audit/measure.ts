@@ -13,7 +13,7 @@ import type { Fragment } from '../boxes/index.js';
 import type { ElementNode } from '../html/index.js';
 import { isFocusable, nameOf, roleOf, tabOrder } from '../naming/index.js';
 import { listMatrix } from '../paint/index.js';
-import { setting, type Page, type Scene } from '../scene/index.js';
+import { isGraphic, setting, type Page, type Scene } from '../scene/index.js';
 
 export interface MeasuredElement {
   readonly path: string;
@@ -111,7 +111,12 @@ export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Reco
   for (const side of ['width', 'height'] as const)
     if (out[`min-${side}`] === 'auto' && !keepsAutoMinimum(element, scene)) out[`min-${side}`] = '0px';
   if (!fragment) {
-    out.transform = 'none';
+    // Graphics have no fragment; what is never shown is not transformed.
+    const graphic = isGraphic(element) && scene.rect(element) !== null;
+    out.transform =
+      graphic && style.transform.length > 0 ? printMatrix(listMatrix(style.transform, 0, 0), style) : 'none';
+    if (graphic && element.tag === 'rect')
+      for (const side of ['width', 'height'] as const) if (out[side] === 'auto') out[side] = '0px';
     return out;
   }
   used(out, style, fragment, element, scene);

@@ -144,6 +144,7 @@ function matchElement(element: ElementNode, buckets: Buckets, context: MatchCont
     if (!list) return;
     for (const { rule, selector, id } of list) {
       if (selector.pseudoElement === 'other') continue;
+      if (rule.namespace !== null && rule.namespace !== element.namespace) continue;
       for (const { guard, proximity } of matchScoped(element, rule, selector, context)) {
         const made: Match = {
           id: proximity === Infinity ? id : `${id}@${proximity}`,

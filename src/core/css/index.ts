@@ -2,5 +2,5 @@ export * from './values/index.js';
 export * from './selectors/index.js';
 export * from './conditions/index.js';
 export * from './properties/index.js';
-export { USER_AGENT_SHEET, QUIRKS_SHEET } from './user-agent.js';
+export { USER_AGENT_SHEET, SVG_SHEET, QUIRKS_SHEET } from './user-agent.js';
 export { presentationalHints } from './hints.js';

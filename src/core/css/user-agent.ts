@@ -147,8 +147,7 @@ legend { padding-inline: 2px }
 iframe { border: 2px inset; width: 300px; height: 150px }
 iframe, video, canvas, object, embed { overflow: clip }
 iframe { box-sizing: content-box }
-img, video, canvas, svg { overflow: clip }
-svg:not(:root) { overflow: hidden }
+img, video, canvas { overflow: clip }
 video, canvas { object-fit: contain; width: auto }
 audio:not([controls]) { display: none }
 audio { width: 300px; height: 54px }
@@ -157,6 +156,17 @@ details[open] > summary:first-of-type { list-style-type: disclosure-open }
 rp { display: none }
 label { cursor: default }
 area { cursor: pointer }
+`;
+
+/** The same for SVG elements. @spec svg-2 appendix "User agent style sheet" */
+export const SVG_SHEET = `
+svg { overflow: hidden }
+image, symbol, marker, pattern, foreignObject { overflow: hidden }
+text, foreignObject { display: block }
+text { white-space: nowrap }
+style, script, template { display: none }
+a:any-link { cursor: pointer }
+:not(svg), :not(foreignObject) > svg { transform-origin: 0 0 }
 `;
 
 /** @spec html §15.3.10, §15.3.5 (quirks) */

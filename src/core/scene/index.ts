@@ -8,3 +8,4 @@ export { passingBeneath, type Passing } from './passing.js';
 export { type PossibleChange } from './changeable.js';
 export { poseAfter, type Move } from './moves.js';
 export { Glance } from './glance.js';
+export { isGraphic } from './graphics/graphics.js';

@@ -25,6 +25,7 @@ import {
   type Point,
 } from '../paint/index.js';
 import { Glance } from './glance.js';
+import { Graphics, isGraphic } from './graphics/graphics.js';
 import { inlineRect } from './inline-rects.js';
 import { skippedFragments } from './skipped.js';
 import { inkPart, reachablePart, seenPart, type Ends } from './parts.js';
@@ -51,6 +52,7 @@ export class Scene extends Glance {
   #scrollSize: { width: number; height: number } | null = null;
   #canvas: Rgba | null = null;
   #skipped: ReadonlyMap<Box, Fragment> | null = null;
+  readonly #drawn = new Map<ElementNode, Graphics | null>();
   #index: PointIndex | null = null;
   #byNode: Map<PaintNode, PaintItem> | null = null;
   readonly #visible = new Map<ElementNode, boolean>();
@@ -138,6 +140,7 @@ export class Scene extends Glance {
    * fragments count only where all are. @spec cssom-view §6
    */
   rect(element: ElementNode): Rect | null {
+    if (isGraphic(element)) return this.#graphicsAround(element)?.rects.get(element) ?? null;
     let known = this.#rects.get(element);
     if (known === undefined) {
       const all = this.nodes(element).map((node) => boundsOf(node.matrix, inlineRect(node)));
@@ -159,7 +162,8 @@ export class Scene extends Glance {
 
   /** Whether the element has a box and nothing makes it invisible; clipping and position do not count. */
   isVisible(element: ElementNode): boolean {
-    return this.box(element) !== null && this.style(element).visibility === 'visible' && this.#shows(element);
+    const there = isGraphic(element) ? this.rect(element) !== null : this.box(element) !== null;
+    return there && this.style(element).visibility === 'visible' && this.#shows(element);
   }
 
   /** Whether neither the element nor anything around it is wholly see-through. */
@@ -224,7 +228,26 @@ export class Scene extends Glance {
   hit(x: number, y: number): ElementNode | null {
     const modal = this.#modal;
     const item = this.#points.hit(x, y, (element) => !modal || element === null || isAncestorOrSelf(modal, element));
-    return item ? elementOf(item) : null;
+    const element = item && elementOf(item);
+    return element && isPicture(element) ? (this.#graphics(element)?.hit(x, y) ?? element) : element;
+  }
+
+  /** What an outermost `svg` element draws; null where it has no box. */
+  #graphics(svg: ElementNode): Graphics | null {
+    let known = this.#drawn.get(svg);
+    if (known === undefined) {
+      const node = this.nodes(svg)[0];
+      const sources = { document: this.document, metrics: this.metrics, style: (e: ElementNode) => this.style(e) };
+      known = node ? new Graphics(sources, svg, contentBox(node), node.matrix) : null;
+      this.#drawn.set(svg, known);
+    }
+    return known;
+  }
+
+  #graphicsAround(element: ElementNode): Graphics | null {
+    let svg = element;
+    while (svg.parent?.namespace === 'svg') svg = svg.parent;
+    return this.#graphics(svg);
   }
 
   /** The modal dialog on top: all of the page outside of it is inert. @spec html §6.3.2 */
@@ -329,6 +352,18 @@ export class Scene extends Glance {
     }
     return (this.#nodes = map);
   }
+}
+
+const isPicture = ({ namespace, tag, parent }: ElementNode): boolean =>
+  namespace === 'svg' && tag === 'svg' && parent?.namespace !== 'svg';
+
+function contentBox({ rect, fragment: { border, padding } }: PaintNode): Rect {
+  return {
+    x: rect.x + border.left + padding.left,
+    y: rect.y + border.top + padding.top,
+    width: rect.width - border.left - border.right - padding.left - padding.right,
+    height: rect.height - border.top - border.bottom - padding.top - padding.bottom,
+  };
 }
 
 /** The part of a node that can be scrolled to. */

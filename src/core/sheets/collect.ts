@@ -1,5 +1,5 @@
 import { SourceText, type LimitLog, type Span } from '../base/index.js';
-import { compileMedia, QUIRKS_SHEET, USER_AGENT_SHEET, type MediaCondition } from '../css/index.js';
+import { compileMedia, QUIRKS_SHEET, SVG_SHEET, USER_AGENT_SHEET, type MediaCondition } from '../css/index.js';
 import { splitTokens, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { parseSheet, type ParsedSheet } from './parse.js';
 import type { Declaration, FontFace, Layer, RegisteredProperty, RuleSet, SheetThreshold, StyleRule } from './rules.js';
@@ -41,6 +41,7 @@ interface Gathering {
 }
 
 let userAgent: ParsedSheet | null = null;
+let vectors: ParsedSheet | null = null;
 let quirks: ParsedSheet | null = null;
 
 /**
@@ -72,6 +73,8 @@ export function collectSheets(
   };
   userAgent ??= parseSheet(new SourceText('user-agent.css', USER_AGENT_SHEET));
   add(userAgent, 'user-agent', [], null, g);
+  vectors ??= parseSheet(new SourceText('user-agent-svg.css', SVG_SHEET));
+  add(vectors, 'user-agent', [], null, g, 'svg');
   if (document.quirks) {
     quirks ??= parseSheet(new SourceText('user-agent-quirks.css', QUIRKS_SHEET));
     add(quirks, 'user-agent', [], null, g);
@@ -203,6 +206,7 @@ function add(
   conditions: readonly MediaCondition[],
   place: Place | null,
   g: Gathering,
+  namespace: StyleRule['namespace'] = origin === 'author' ? null : 'html',
 ): void {
   const prefix = place?.layers ?? [];
   const unique = g.anonymous++;
@@ -231,6 +235,7 @@ function add(
     if (place) g.addresses.set(rule.span.source, place.url);
     g.rules.push({
       origin,
+      namespace,
       selectors: rule.selectors,
       declarations: rule.declarations,
       conditions: conditions.length > 0 ? [...conditions, ...rule.conditions] : rule.conditions,

@@ -1,5 +1,6 @@
 import type { SourceText, Span } from '../base/index.js';
 import type { MediaCondition, Selector } from '../css/index.js';
+import type { ElementNode } from '../html/index.js';
 
 /** One declaration as written; `text` has neither comments nor `!important`. */
 export interface Declaration {
@@ -34,6 +35,8 @@ export interface Scope {
 /** A style rule, flattened: conditions of all enclosing at-rules and the selectors nesting made absolute. */
 export interface StyleRule {
   readonly origin: Origin;
+  /** The browser's own rules concern elements of one namespace; null for those of pages. */
+  readonly namespace: ElementNode['namespace'] | null;
   readonly selectors: readonly Selector[];
   readonly declarations: readonly Declaration[];
   /** All must hold; those of the sheet's link and of imports come first. */

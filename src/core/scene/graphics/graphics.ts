@@ -1,0 +1,198 @@
+import { contains, unite, type Rect } from '../../base/index.js';
+import type { TextMetrics } from '../../boxes/index.js';
+import type { ComputedStyle } from '../../cascade/index.js';
+import type { ElementNode, HtmlDocument } from '../../html/index.js';
+import {
+  apply,
+  boundsOf,
+  boxMatrix,
+  IDENTITY,
+  invert,
+  isTransformed,
+  multiply,
+  type Matrix,
+  type Point,
+} from '../../paint/index.js';
+import { shapeOf, sizeBy } from './outlines.js';
+import { distanceFrom, winding, type Shape } from './shape.js';
+import { layText } from './text.js';
+import { lengthOf, viewportIn, type Viewport } from './viewport.js';
+
+/** What graphics are worked out from. */
+export interface Sources {
+  readonly document: HtmlDocument;
+  readonly metrics: TextMetrics;
+  readonly style: (element: ElementNode) => ComputedStyle;
+}
+
+/** Something that can be pressed, in its own user units. */
+interface Pressable {
+  readonly element: ElementNode;
+  readonly style: ComputedStyle;
+  readonly matrix: Matrix;
+  /** Null where the whole of the bounds counts. */
+  readonly shape: Shape | null;
+  readonly bounds: Rect;
+}
+
+/** Elements that draw nothing where they stand. @spec svg-2 §5.1 (never-rendered elements) */
+const UNSEEN = new Set(
+  'defs symbol clipPath mask marker pattern linearGradient radialGradient stop title desc metadata style script filter animate animateMotion animateTransform set view template'.split(
+    ' ',
+  ),
+);
+const DEEPEST = 40;
+
+/** Whether an element stands inside an SVG picture, whose outermost element is a box of the page. */
+export const isGraphic = (element: ElementNode): boolean =>
+  element.namespace === 'svg' && element.parent?.namespace === 'svg';
+
+/**
+ * The rectangles of the graphics inside one `svg` element: the bounds of what each fills, without strokes, mapped
+ * through viewports and transforms. @spec svg-2 §8.10, cssom-view-1 §6
+ */
+export class Graphics {
+  /** Document px. */
+  readonly rects = new Map<ElementNode, Rect>();
+  readonly #pressable: Pressable[] = [];
+
+  constructor(
+    private readonly sources: Sources,
+    svg: ElementNode,
+    content: Rect,
+    matrix: Matrix | null,
+  ) {
+    const viewport = viewportIn(svg, content);
+    const inside = multiply(matrix ?? IDENTITY, viewport.matrix);
+    for (const child of svg.elements) this.#walk(child, inside, viewport, null, 0);
+  }
+
+  /** The topmost graphic a point of the document presses; null where it meets none. @spec svg-2 §15.6 (pointer-events) */
+  hit(x: number, y: number): ElementNode | null {
+    return this.#pressable.findLast((one) => isPressed(one, x, y))?.element ?? null;
+  }
+
+  /** @param as the `use` element that what it repeats belongs to; gives bounds in the coordinates around the element */
+  #walk(element: ElementNode, around: Matrix, port: Viewport, as: ElementNode | null, depth: number): Rect | null {
+    const style = this.sources.style(element);
+    if (element.namespace !== 'svg' || UNSEEN.has(element.tag) || depth > DEEPEST) return null;
+    if (style.display === 'none') return null;
+    const own = isTransformed(style) ? boxMatrix(style, { x: 0, y: 0, width: port.width, height: port.height }) : null;
+    const matrix = own ? multiply(around, own) : around;
+    const bounds = this.#bounds(element, style, matrix, port, as, depth);
+    if (!as) this.rects.set(element, boundsOf(matrix, bounds ?? { x: 0, y: 0, width: 0, height: 0 }));
+    return bounds && boundsOf(own, bounds);
+  }
+
+  #children(elements: readonly ElementNode[], matrix: Matrix, port: Viewport, as: ElementNode | null, depth: number) {
+    let all: Rect | null = null;
+    for (const child of elements) {
+      const bounds = this.#walk(child, matrix, port, as, depth + 1);
+      if (bounds) all = unite(all, bounds);
+    }
+    return all;
+  }
+
+  #bounds(
+    element: ElementNode,
+    style: ComputedStyle,
+    matrix: Matrix,
+    port: Viewport,
+    as: ElementNode | null,
+    depth: number,
+  ): Rect | null {
+    const press = (bounds: Rect, shape: Shape | null) =>
+      this.#pressable.push({ element: as ?? element, style, matrix, shape, bounds });
+    const shape = shapeOf(element, style, port);
+    if (shape) {
+      if (shape.bounds) press(shape.bounds, shape);
+      return shape.bounds;
+    }
+    switch (element.tag) {
+      case 'text': {
+        const laid = layText(element, this.sources, matrix);
+        for (const [part, bounds] of laid.parts) if (!as) this.rects.set(part, boundsOf(matrix, bounds));
+        if (laid.bounds) press(laid.bounds, null);
+        return laid.bounds;
+      }
+      case 'image':
+      case 'foreignObject': {
+        const area = this.#area(element, style, port);
+        press(area, null);
+        return area;
+      }
+      case 'svg':
+        return this.#inViewport(element, this.#area(element, style, port), matrix, as, depth);
+      case 'use':
+        return this.#used(element, style, matrix, port, as ?? element, depth);
+      case 'switch': {
+        const first = element.elements.find((e) => !UNSEEN.has(e.tag) && !e.attributes.has('systemLanguage'));
+        return this.#children(first ? [first] : [], matrix, port, as, depth);
+      }
+      default:
+        return this.#children(element.elements, matrix, port, as, depth);
+    }
+  }
+
+  #area({ attributes, tag }: ElementNode, style: ComputedStyle, { width, height }: Viewport): Rect {
+    const size = (name: 'width' | 'height', basis: number) =>
+      lengthOf(attributes.get(name), basis) ?? sizeBy(style[name], basis) ?? (tag === 'svg' ? basis : 0);
+    return {
+      x: lengthOf(attributes.get('x'), width) ?? 0,
+      y: lengthOf(attributes.get('y'), height) ?? 0,
+      width: size('width', width),
+      height: size('height', height),
+    };
+  }
+
+  #inViewport(element: ElementNode, area: Rect, matrix: Matrix, as: ElementNode | null, depth: number): Rect | null {
+    const port = viewportIn(element, area);
+    const held = this.#children(element.elements, multiply(matrix, port.matrix), port, as, depth);
+    return held && boundsOf(port.matrix, held);
+  }
+
+  /** What a `use` element repeats, moved to its place. @spec svg-2 §5.5 */
+  #used(
+    element: ElementNode,
+    style: ComputedStyle,
+    matrix: Matrix,
+    port: Viewport,
+    as: ElementNode,
+    depth: number,
+  ): Rect | null {
+    const { attributes } = element;
+    const reference = (attributes.get('href') ?? attributes.get('xlink:href') ?? '').trim();
+    const target = reference.startsWith('#') ? this.sources.document.byId(reference.slice(1)) : null;
+    if (!target || target.namespace !== 'svg' || depth > DEEPEST) return null;
+    const place = {
+      ...IDENTITY,
+      e: lengthOf(attributes.get('x'), port.width) ?? 0,
+      f: lengthOf(attributes.get('y'), port.height) ?? 0,
+    };
+    const moved = multiply(matrix, place);
+    const viewed = target.tag === 'symbol' || target.tag === 'svg';
+    const { x, y, ...size } = this.#area(element, style, port);
+    const asked = (name: 'width' | 'height') => (attributes.has(name) ? size[name] : port[name]);
+    const held = viewed
+      ? this.#inViewport(target, { x: 0, y: 0, width: asked('width'), height: asked('height') }, moved, as, depth + 1)
+      : this.#walk(target, moved, port, as, depth + 1);
+    return held && boundsOf(place, held);
+  }
+}
+
+function isPressed({ element, style, matrix, shape, bounds }: Pressable, x: number, y: number): boolean {
+  const { pointerEvents: mode } = style;
+  if (mode === 'none' || (style.visibility !== 'visible' && !/^(all|painted|fill|stroke)$/.test(mode))) return false;
+  const back = invert(matrix);
+  const point: Point | null = back && apply(back, x, y);
+  if (!point) return false;
+  if (!shape || mode === 'bounding-box') return contains(bounds, point.x, point.y);
+  const whole = mode === 'all';
+  const filled = whole || style.fill !== 'none';
+  if (filled) {
+    const { turns, crossings } = winding(shape, point);
+    if (element.attributes.get('fill-rule') === 'evenodd' ? crossings % 2 === 1 : turns !== 0) return true;
+  }
+  if (!whole && style.stroke === 'none') return false;
+  return distanceFrom(shape, point, false) <= (parseFloat(style.strokeWidth) || 0) / 2;
+}

@@ -1,0 +1,90 @@
+import { unite, type Rect } from '../../base/index.js';
+import { usedFontSize } from '../../boxes/index.js';
+import type { ElementNode } from '../../html/index.js';
+import type { Matrix } from '../../paint/index.js';
+import type { Sources } from './graphics.js';
+import { numbersIn } from './viewport.js';
+
+/** Where the cells of a text and of its parts lie, user units. */
+export interface LaidText {
+  readonly bounds: Rect | null;
+  readonly parts: ReadonlyMap<ElementNode, Rect>;
+}
+
+interface Cell {
+  readonly owners: readonly ElementNode[];
+  readonly rect: Rect;
+  /** A new chunk begins here: it is anchored by itself. */
+  readonly starts: boolean;
+}
+
+const first = (text: string | undefined): number | undefined => numbersIn(text ?? '')[0];
+
+function anchorOf(element: ElementNode): string {
+  for (let e: ElementNode | null = element; e; e = e.parent) {
+    const own = e.attributes.get('text-anchor');
+    if (own) return own;
+  }
+  return 'start';
+}
+
+/**
+ * Sets a text in one line; fonts are measured at the size they show at, as browsers do.
+ * @spec svg-2 §11.4 (text layout, the part that has one position a run)
+ */
+export function layText(text: ElementNode, { metrics, style: styleOf }: Sources, matrix: Matrix): LaidText {
+  const scale = Math.sqrt(Math.abs(matrix.a * matrix.d - matrix.b * matrix.c)) || 1;
+  const cells: Cell[] = [];
+  let [x, y] = [0, 0];
+  let collapsed = true;
+  const visit = (element: ElementNode, owners: readonly ElementNode[]) => {
+    const style = styleOf(element);
+    if (style.display === 'none') return;
+    const moves = first(element.attributes.get('x')) !== undefined || first(element.attributes.get('y')) !== undefined;
+    x = (first(element.attributes.get('x')) ?? x) + (first(element.attributes.get('dx')) ?? 0);
+    y = (first(element.attributes.get('y')) ?? y) + (first(element.attributes.get('dy')) ?? 0);
+    const face = metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
+    const size = usedFontSize(style, face) * scale;
+    const [ascent, descent] = [face.ascent(size) / scale, face.descent(size) / scale];
+    let starts = moves;
+    for (const child of element.children) {
+      if (child.kind === 'element') {
+        if (/^(tspan|textPath|a)$/.test(child.tag)) visit(child, [...owners, child]);
+        continue;
+      }
+      let shown = child.data.replace(/\s+/g, ' ');
+      if (collapsed) shown = shown.trimStart();
+      if (shown === '') continue;
+      collapsed = shown.endsWith(' ');
+      const width = face.width(shown, size, true) / scale;
+      cells.push({ owners, rect: { x, y: y - ascent, width, height: ascent + descent }, starts });
+      starts = false;
+      x += width;
+    }
+  };
+  visit(text, [text]);
+  return gather(anchored(cells, anchorOf(text)), text);
+}
+
+/** Moves each chunk so that its middle or end lies where it begins. @spec svg-2 §11.10.1 */
+function anchored(cells: readonly Cell[], anchor: string): readonly Cell[] {
+  if (anchor !== 'middle' && anchor !== 'end') return cells;
+  const chunks: Cell[][] = [];
+  for (const cell of cells)
+    if (cell.starts || chunks.length === 0) chunks.push([cell]);
+    else chunks[chunks.length - 1]!.push(cell);
+  return chunks.flatMap((chunk) => {
+    const width = chunk.reduce((sum, { rect }) => sum + rect.width, 0);
+    const by = anchor === 'middle' ? width / 2 : width;
+    return chunk.map((cell) => ({ ...cell, rect: { ...cell.rect, x: cell.rect.x - by } }));
+  });
+}
+
+function gather(cells: readonly Cell[], text: ElementNode): LaidText {
+  const parts = new Map<ElementNode, Rect>();
+  for (const { owners, rect } of cells)
+    for (const owner of owners) parts.set(owner, unite(parts.get(owner) ?? null, rect));
+  const bounds = parts.get(text) ?? null;
+  parts.delete(text);
+  return { bounds, parts };
+}
