@@ -124,7 +124,7 @@ export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Reco
 }
 
 function keepsAutoMinimum(element: ElementNode, scene: Scene): boolean {
-  const box = scene.box(element);
+  const box = scene.fragment(element)?.box;
   if (!box) return false;
   const { aspectRatio, position } = scene.style(element);
   const item = ['flex', 'grid'].includes(box.parent?.inner ?? '') && !['absolute', 'fixed'].includes(position);

@@ -166,7 +166,7 @@ text, foreignObject { display: block }
 text { white-space: nowrap }
 style, script, template { display: none }
 a:any-link { cursor: pointer }
-:not(svg), :not(foreignObject) > svg { transform-origin: 0 0 }
+:not(svg), svg svg { transform-origin: 0 0 }
 `;
 
 /** @spec html §15.3.10, §15.3.5 (quirks) */

@@ -26,10 +26,18 @@ const meets = (rect: Rect, { x, y }: { x: number; y: number }, size: number): bo
     ? contains(rect, x, y)
     : rect.x < x + size && rect.x + rect.width > x && rect.y < y + size && rect.y + rect.height > y;
 
+/** Where a square that meets a rectangle first reaches into it. */
+const reaching = (rect: Rect, { x, y }: { x: number; y: number }) => ({
+  x: Math.max(x, rect.x),
+  y: Math.max(y, rect.y),
+});
+
 export const clipped = (clips: readonly Clip[], x: number, y: number, size = 0): boolean =>
   clips.some(({ rect, outline, matrix }) => {
     const at = localPoint(matrix, x, y);
-    return at === null || !meets(rect, at, size) || (outline !== null && !insideOutline(outline, at.x, at.y));
+    if (at === null || !meets(rect, at, size)) return true;
+    const { x: px, y: py } = reaching(rect, at);
+    return outline !== null && !insideOutline(outline, px, py);
   });
 
 /**
@@ -41,7 +49,8 @@ export function covers(node: PaintNode, x: number, y: number, size = 0): boolean
   const at = localPoint(node.matrix, x, y);
   if (!at || !meets(node.rect, at, size)) return false;
   const radii = node.fragment.kind === 'box' && !node.box.anonymous ? cornerRadii(node.box.computed, node.rect) : null;
-  const within = !radii || insideOutline({ kind: 'rounded', rect: node.rect, radii }, at.x, at.y);
+  const { x: px, y: py } = reaching(node.rect, at);
+  const within = !radii || insideOutline({ kind: 'rounded', rect: node.rect, radii }, px, py);
   return within && !clipped(node.clips, x, y, size);
 }
 
