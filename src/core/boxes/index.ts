@@ -8,6 +8,7 @@ export {
   containsAbsolute,
   containsFixed,
   isFormControl,
+  isInFlow,
   isInTopLayer,
   isSkipped,
   isPositioned,

@@ -1,3 +1,4 @@
+import { isInFlow } from '../boxes/index.js';
 import { MARKUP, type ElementNode, type MarkupView } from '../html/index.js';
 import type { Scene } from '../scene/index.js';
 
@@ -133,19 +134,30 @@ function hasFocusable(element: ElementNode, scene: Scene): boolean {
   );
 }
 
+/** Overflow that rounds away is none. */
+const LEAST_OVERFLOW = 0.5;
+
+/**
+ * Whether what a box holds reaches beyond it: content in flow keeps the padding behind it, and of what clips or
+ * scrolls by itself only the box counts. @spec css-overflow-3 §2.2
+ */
 function scrolls(element: ElementNode, scene: Scene): boolean {
   const node = scene.nodes(element)[0];
   if (!node) return false;
   const style = scene.style(element);
-  const { border } = node.fragment;
-  const right = node.rect.x + node.rect.width - border.right;
-  const bottom = node.rect.y + node.rect.height - border.bottom;
-  const stack = [...node.children];
-  for (let inner = stack.pop(); inner; inner = stack.pop()) {
-    const overX = inner.rect.x + inner.rect.width > right + 1 && ['auto', 'scroll'].includes(style.overflowX);
-    const overY = inner.rect.y + inner.rect.height > bottom + 1 && ['auto', 'scroll'].includes(style.overflowY);
-    if (overX || overY) return true;
-    stack.push(...inner.children);
+  const { border, padding } = node.fragment;
+  const right = node.rect.x + node.rect.width - border.right + LEAST_OVERFLOW;
+  const bottom = node.rect.y + node.rect.height - border.bottom + LEAST_OVERFLOW;
+  const [alongX, alongY] = [style.overflowX, style.overflowY].map((v) => v === 'auto' || v === 'scroll');
+  const stack = node.children.map((child) => ({ child, flows: true }));
+  for (let next = stack.pop(); next; next = stack.pop()) {
+    const { rect, box, children, fragment } = next.child;
+    const flows = next.flows && (fragment.kind === 'text' || box.anonymous || isInFlow(box));
+    if (alongX && rect.x + rect.width > right - (flows ? padding.right : 0)) return true;
+    if (alongY && rect.y + rect.height > bottom - (flows ? padding.bottom : 0)) return true;
+    const own = fragment.kind === 'box' && !box.anonymous && box.outer !== 'inline';
+    const cuts = own && [box.style.overflowX, box.style.overflowY].some((v) => v !== 'visible');
+    if (!cuts) stack.push(...children.map((child) => ({ child, flows })));
   }
   return false;
 }
