@@ -1,17 +1,25 @@
 /**
  * Holds the engine against an installed Chromium: on given pages, or on random ones made from a seed.
  *   npm run against -- page.html …
+ *   npm run against -- --pages 500 --seed 1 [--show 3]
  */
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { loadFile } from '../src/sources/index.js';
+import { parseArgs } from 'node:util';
+import { loadFile, loadText } from '../src/sources/index.js';
 import { Chromium } from './against/browser.js';
-import { causes, compare, tell } from './against/compare.js';
+import { causes, compare, tell, type Comparison } from './against/compare.js';
+import { htmlOf, makePages, type Part } from './against/generate.js';
+import { shrink } from './against/shrink.js';
 
 const [width, height] = [1280, 800];
+/** Steps tried to make a page that differs smaller, and how long one page may take. */
+const STEPS = 600;
+const SLOW_MS = 2000;
 
-async function files(browser: Chromium, names: readonly string[]): Promise<void> {
-  const tab = await browser.tab(width, height);
+type Tab = Awaited<ReturnType<Chromium['tab']>>;
+
+async function files(tab: Tab, names: readonly string[]): Promise<void> {
   for (const name of names) {
     const seen = await tab.read({ url: pathToFileURL(resolve(name)).href });
     const page = await loadFile(name, { scripting: false, glyphs: 'boxes' });
@@ -22,9 +30,53 @@ async function files(browser: Chromium, names: readonly string[]): Promise<void>
   }
 }
 
+async function compareHtml(tab: Tab, html: string): Promise<Comparison> {
+  const seen = await tab.read({ html });
+  const page = await loadText(html, { scripting: false, glyphs: 'boxes' });
+  return compare(page, seen, width, height);
+}
+
+async function random(tab: Tab, count: number, seed: number, show: number): Promise<void> {
+  const differing: (readonly Part[])[] = [];
+  let [boxes, agreed] = [0, 0];
+  for (const [i, parts] of makePages(count, seed).entries()) {
+    const start = performance.now();
+    const compared = await compareHtml(tab, htmlOf(parts)).catch((error: Error) => {
+      console.log(`page ${i}: ${error.stack?.split('\n').slice(0, 3).join(' ')}\n${htmlOf(parts)}`);
+      return null;
+    });
+    if (performance.now() - start > SLOW_MS) console.log(`page ${i} took over ${SLOW_MS / 1000} s`);
+    if (!compared) continue;
+    boxes += compared.boxes;
+    agreed += compared.boxes - compared.differences.length;
+    if (compared.differences.length > 0) differing.push(parts);
+  }
+  const share = ((100 * agreed) / boxes).toFixed(2);
+  console.log(
+    `${count} pages from seed ${seed}: ${agreed} of ${boxes} boxes agree (${share} %), ${differing.length} pages differ`,
+  );
+  const holds = async (parts: readonly Part[]) =>
+    (await compareHtml(tab, htmlOf(parts)).catch(() => null))?.differences.length !== 0;
+  for (const parts of differing.slice(0, show)) {
+    const html = htmlOf(await shrink(parts, holds, STEPS));
+    console.log(`\n${/<body>([^]*)<\/body>/.exec(html)![1]}`);
+    for (const one of causes(await compareHtml(tab, html))) console.log(`  ${tell(one)}`);
+  }
+}
+
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: {
+    pages: { type: 'string' },
+    seed: { type: 'string', default: '1' },
+    show: { type: 'string', default: '3' },
+  },
+});
 const browser = await Chromium.start();
 if (!browser) console.log('against: no Chromium is installed here, nothing compared');
 else {
-  await files(browser, process.argv.slice(2));
+  const tab = await browser.tab(width, height);
+  if (values.pages) await random(tab, Number(values.pages), Number(values.seed), Number(values.show));
+  else await files(tab, positionals);
   await browser.close();
 }

@@ -123,7 +123,7 @@ describe('measure', () => {
 });
 
 describe('fonts visitors have', () => {
-  const font = resolve('node_modules/dejavu-fonts-ttf/ttf/DejaVuSans.ttf');
+  const font = resolve('node_modules/dejavu-fonts-ttf/ttf/DejaVuSerif.ttf');
   const widthOf = (...more: string[]) => {
     const { out, code } = site.run(['measure', 'lettered.html', ...more]);
     expect(code).toBe(0);
@@ -134,7 +134,7 @@ describe('fonts visitors have', () => {
   beforeAll(() =>
     site.put(
       'lettered.html',
-      '<!doctype html><p style="font:20px DejaVu Sans, Arial"><b style="font-weight:400">Sailings</b>',
+      '<!doctype html><p style="font:20px DejaVu Serif, Arial"><b style="font-weight:400">Sailings</b>',
     ),
   );
 

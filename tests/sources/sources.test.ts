@@ -89,7 +89,7 @@ describe('pages from disk', () => {
     const page = await loadFile(put('pictures.html', html), options);
     expect(boxOf(page, '#a')).toEqual([0, 0, 80, 40]);
     expect(boxOf(page, '#b')).toEqual([0, 40, 20, 10]);
-    expect(boxOf(page, '#c')).toEqual([0, 50, 0, 0]);
+    expect(boxOf(page, '#c')).toEqual([0, 50, 800, 0]);
   });
 
   test('scripts of other continents are broken by the full rules', async () => {

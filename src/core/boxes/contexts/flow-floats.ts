@@ -119,8 +119,8 @@ function narrowed(box: Box, alone: Fragment, { width, height, free }: Beside, la
   const automatic = box.anonymous || box.style.width === 'auto';
   const table = box.inner === 'table';
   const frame = frameOf(box, width);
-  const stretches =
-    automatic && !table && box.inner !== 'replaced' && box.frame === box.mode && preferredRatio(box) === null;
+  const byHeight = preferredRatio(box) !== null && box.style.height !== 'auto';
+  const stretches = automatic && !table && box.inner !== 'replaced' && box.frame === box.mode && !byHeight;
   const intrinsic = () => layout.intrinsic(box);
   const narrowest = stretches
     ? clampWidth(box, frameWidth(frame), width, width, frame, intrinsic)

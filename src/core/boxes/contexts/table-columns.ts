@@ -34,7 +34,8 @@ function cellSizes({ box }: Cell, layout: Layout): Intrinsic {
   const low = read(style.minWidth) ?? 0;
   const high = read(style.maxWidth) ?? Infinity;
   const min = Math.max(low, Math.min(high, intrinsic.min + extra));
-  const asked = read(style.width);
+  // Words such as min-content say nothing of a cell.
+  const asked = isLengthPercentage(style.width) ? read(style.width) : null;
   return { min, max: Math.max(min, Math.min(high, asked ?? intrinsic.max + extra)) };
 }
 
@@ -54,13 +55,21 @@ export function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: n
     const i = cell.column;
     const size = cellSizes(cell, layout);
     columns.min[i] = Math.max(columns.min[i]!, size.min);
-    columns.max[i] = Math.max(columns.max[i]!, size.max);
     const width = widthOfCell(cell);
-    if (typeof width === 'string' || !isLengthPercentage(width)) continue;
+    const known = columns.fixed[i]!;
+    const asks = typeof width !== 'string' && isLengthPercentage(width);
+    // Where a cell fixes the width of a column, others widen it only as far as they must.
+    const fixes = asks && width.percent === 0;
+    if (fixes && known === null) columns.max[i] = Math.max(size.max, columns.min[i]!);
+    else columns.max[i] = Math.max(columns.max[i]!, known !== null && !fixes ? size.min : size.max);
+    if (!asks) {
+      if (known !== null && !fixedLayout) columns.fixed[i] = columns.max[i]!;
+      continue;
+    }
     if (width.percent > 0) {
       columns.percent[i] = Math.max(columns.percent[i] ?? 0, width.percent);
       if (fixedLayout) columns.edges[i] = Math.max(columns.edges[i]!, outerWidthOf(cell, 0));
-    } else columns.fixed[i] = Math.max(columns.fixed[i] ?? 0, fixedLayout ? outerWidthOf(cell, width.px) : size.max);
+    } else columns.fixed[i] = fixedLayout ? Math.max(known ?? 0, outerWidthOf(cell, width.px)) : columns.max[i]!;
   }
   const spanning = cells.filter((c) => c.columnSpan > 1).sort((a, b) => a.columnSpan - b.columnSpan);
   for (const cell of spanning)

@@ -75,5 +75,23 @@ function build(table: Box): TableGrid {
       : new Array<Box>(span(box, 'span')).fill(box);
   });
   const captions = table.children.filter(isCaption);
-  return { captions, groups, rows, columns: Math.max(columns, columnBoxes.length), columnBoxes };
+  const grid = { captions, groups, rows, columns: Math.max(columns, columnBoxes.length), columnBoxes };
+  const fixed = !table.anonymous && table.style.tableLayout === 'fixed' && table.style.width !== 'auto';
+  return fixed ? grid : withoutSpannedColumns(grid);
+}
+
+/** Columns in which nothing begins are one with the column before them. @spec css-tables-3 §3.8 (as browsers have it) */
+function withoutSpannedColumns(grid: TableGrid): TableGrid {
+  const begun = new Set(grid.rows.flatMap(({ cells }) => cells.map(({ column }) => column)));
+  const kept = Array.from({ length: grid.columns }, (_, i) => begun.has(i) || i < grid.columnBoxes.length);
+  if (kept.every(Boolean)) return grid;
+  const before = (column: number) => kept.slice(0, column).filter(Boolean).length;
+  const rows = grid.rows.map((row) => ({
+    ...row,
+    cells: row.cells.map((cell) => {
+      const column = before(cell.column);
+      return { ...cell, column, columnSpan: before(cell.column + cell.columnSpan) - column };
+    }),
+  }));
+  return { ...grid, rows, columns: before(grid.columns) };
 }

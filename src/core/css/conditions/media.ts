@@ -320,7 +320,8 @@ function readFeatureValue(name: string, value: readonly Component[]): number | n
   if (name in LENGTHS) {
     if (value.length !== 1) return null;
     const length = readLength(first, { percent: false });
-    return length ? length(INITIAL).px : null;
+    // Screens are compared with the number as written, not with its nearest 32-bit float.
+    return length ? Number(length(INITIAL).px.toPrecision(7)) : null;
   }
   if (name in RATIOS) {
     const a = readNumber(first, { min: 0 })?.(INITIAL);

@@ -281,10 +281,10 @@ export function inlineIntrinsic(container: Box, layout: Layout): Intrinsic {
       piecesOf(paragraphOf(container, layout), 0, layout, (box) => outer(box)[key]),
       layout,
       (piece) => outer(piece.box),
+      indentOf(container, 0),
     );
   const hasAtomic = paragraphOf(container, layout).items.some((item) => item.kind === 'atomic');
   const max = at('max');
   const min = hasAtomic ? at('min') : max;
-  const indent = resolveLength(container.style.textIndent, 0);
-  return { min: Math.max(0, min.min), max: Math.max(0, max.max + indent) };
+  return { min: Math.max(0, min.min), max: Math.max(0, max.max) };
 }

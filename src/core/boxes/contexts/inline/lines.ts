@@ -305,13 +305,16 @@ function lostAtEnd(pieces: readonly Piece[], start: number, end: number): number
   return last && hangsSpaces(last.box.style) ? 0 : trailingOf(pieces, start, end);
 }
 
-/** Narrowest and widest the pieces can be set, px. @spec css-sizing-3 §5.1 */
+/** Narrowest and widest the pieces can be set behind an indentation, px. @spec css-sizing-3 §5.1 */
 export function intrinsicOf(
   pieces: readonly Piece[],
   layout: Layout,
   floats: (piece: Piece) => { min: number; max: number },
+  indent = 0,
 ): { min: number; max: number } {
   let min = 0;
+  /** Indentation, until the first line ends. */
+  let before = indent;
   let max = 0;
   let line = new Sum();
   let lineStart = 0;
@@ -320,7 +323,8 @@ export function intrinsicOf(
   let narrow = 0;
   let reached = 0;
   const closeLine = (end: number) => {
-    max = Math.max(max, line.without(lostAtEnd(pieces, lineStart, end)) + floating);
+    max = Math.max(max, line.without(lostAtEnd(pieces, lineStart, end)) + floating + before);
+    before = 0;
     line = new Sum();
     floating = 0;
     lineStart = end;
@@ -346,7 +350,7 @@ export function intrinsicOf(
     const joins = reached !== 0 && reached + least <= 0;
     if (!joins) min = Math.max(min, narrow);
     narrow = joins ? reached + least : least;
-    reached = joins ? reached + unit.whole : unit.whole;
+    reached = joins ? reached + unit.whole : unit.whole + (i === 0 ? indent : 0);
     for (const inside of pieces.slice(i, end)) {
       line.add(inside);
       if (inside.kind !== 'float') continue;

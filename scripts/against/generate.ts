@@ -1,0 +1,174 @@
+/** Random pages from a seed: nested blocks, floats, flex, grid, tables, text, positioning and writing modes. */
+import fc from 'fast-check';
+
+/** An element of a random page, or text. */
+export type Part = string | Element;
+export interface Element {
+  readonly tag: string;
+  readonly style: Readonly<Record<string, string>>;
+  readonly attributes?: Readonly<Record<string, string>>;
+  readonly parts: readonly Part[];
+}
+
+const WORDS =
+  'tide harbour ferry island morning crossing of the and to timetable lighthouse a is fog rope ladder winter quay pier-side 12:45 (return) fare: £8.50 well-known no. 7 — north/south'.split(
+    ' ',
+  );
+
+const words = fc.array(fc.constantFrom(...WORDS), { minLength: 1, maxLength: 9 }).map((list) => list.join(' '));
+const maybe = <T>(value: fc.Arbitrary<T>, chance = 4): fc.Arbitrary<T | undefined> =>
+  fc.option(value, { nil: undefined, freq: chance });
+
+const px = (max: number) => fc.integer({ min: 0, max }).map((n) => `${n}px`);
+const size = fc.oneof(
+  { weight: 5, arbitrary: px(300) },
+  { weight: 3, arbitrary: fc.constantFrom('10%', '33.3%', '50%', '75%', '100%') },
+  { weight: 2, arbitrary: fc.constantFrom('3em', '7.5em', '12rem', 'calc(50% - 20px)', 'calc(20% + 3em)') },
+  { weight: 1, arbitrary: fc.constantFrom('min-content', 'max-content', 'fit-content') },
+);
+const space = fc.oneof(px(24), fc.constantFrom('1em', '5%', '0.5em', '3.3px'));
+const margin = fc.oneof(
+  { weight: 5, arbitrary: space },
+  { weight: 1, arbitrary: fc.constantFrom('-8px', '-1em', 'auto', '0 auto', '10px 0 4px 6px') },
+);
+const one = (...values: readonly string[]) => fc.constantFrom(...values);
+
+/** Properties any box may have; the number says how rarely. */
+const PROPERTIES: readonly (readonly [name: string, value: fc.Arbitrary<string>, rarity: number])[] = [
+  ['width', size, 3],
+  ['height', size, 6],
+  ['min-width', size, 12],
+  ['max-width', size, 9],
+  ['min-height', size, 14],
+  ['max-height', size, 16],
+  ['margin', margin, 4],
+  ['padding', space, 4],
+  ['border', one('1px solid', '3px solid', '0 solid'), 6],
+  ['box-sizing', one('border-box'), 5],
+  ['float', one('left', 'right'), 9],
+  ['clear', one('both', 'left', 'right'), 16],
+  ['overflow', one('hidden', 'auto', 'clip'), 10],
+  ['text-align', one('center', 'right', 'justify', 'end'), 9],
+  ['white-space', one('nowrap', 'pre', 'pre-wrap', 'pre-line'), 14],
+  ['vertical-align', one('top', 'middle', 'bottom', '4px', 'super', 'text-bottom'), 12],
+  ['line-height', one('1', '1.5', '30px', '120%'), 10],
+  ['font-size', one('12px', '1.4em', '80%', '13.7px', '24px'), 8],
+  ['font-weight', one('bold'), 14],
+  ['text-indent', one('2em', '-10px'), 20],
+  ['letter-spacing', one('1px', '-0.5px'), 24],
+  ['direction', one('rtl'), 18],
+  ['writing-mode', one('vertical-rl', 'vertical-lr'), 40],
+  ['overflow-wrap', one('break-word', 'anywhere'), 18],
+  ['word-break', one('break-all'), 30],
+  ['flex', one('1', '2 1 0', 'none', '1 1 100px', '0 0 40%', 'auto'), 6],
+  ['order', one('-1', '2'), 24],
+  ['align-self', one('center', 'end', 'stretch', 'baseline'), 14],
+  ['aspect-ratio', one('2', '3 / 4'), 30],
+  ['transform', one('translate(10px, 5px)', 'scale(0.5)', 'rotate(90deg)'), 30],
+];
+
+const OWN: readonly fc.Arbitrary<Record<string, string>>[] = [
+  fc.constant({ display: 'block' }),
+  fc.constant({ display: 'block' }),
+  fc.constant({ display: 'inline' }),
+  fc.constant({ display: 'inline' }),
+  fc.constant({ display: 'inline-block' }),
+  fc.constant({ display: 'flow-root' }),
+  fc.record({
+    display: one('flex', 'flex', 'inline-flex'),
+    'flex-direction': one('row', 'row', 'column', 'row-reverse'),
+    'flex-wrap': one('nowrap', 'wrap'),
+    'justify-content': one('normal', 'center', 'space-between', 'flex-end'),
+    'align-items': one('normal', 'center', 'baseline', 'flex-end'),
+    gap: one('0px', '8px', '1em'),
+  }),
+  fc.record({
+    display: one('grid', 'grid', 'inline-grid'),
+    'grid-template-columns': one('none', '1fr 2fr', '100px auto', 'repeat(3, 1fr)', 'minmax(50px, 1fr) max-content'),
+    'grid-auto-flow': one('row', 'column', 'dense'),
+    'align-items': one('normal', 'center', 'start'),
+    'justify-items': one('normal', 'center', 'end'),
+    gap: one('0px', '8px', '1em 4px'),
+  }),
+];
+const PLACED = fc.record({
+  position: one('absolute', 'relative', 'relative', 'sticky'),
+  top: one('auto', '10px', '25%'),
+  left: one('auto', '20px', '10%'),
+  right: one('auto', 'auto', '5px'),
+});
+
+function styleOf(): fc.Arbitrary<Readonly<Record<string, string>>> {
+  const parts = PROPERTIES.map(([name, value, rarity]) =>
+    fc
+      .tuple(fc.integer({ min: 0, max: rarity }), value)
+      .map(([roll, given]): Record<string, string> => (roll === 0 ? { [name]: given } : {})),
+  );
+  return fc
+    .tuple(fc.oneof(...OWN), maybe(PLACED, 1), fc.integer({ min: 0, max: 7 }), ...parts)
+    .map(([own, placed, roll, ...list]) => Object.assign({}, own, roll === 0 ? placed : {}, ...list) as never);
+}
+
+const cell = (inner: fc.Arbitrary<readonly Part[]>): fc.Arbitrary<Element> =>
+  fc
+    .tuple(inner, maybe(size, 3), one('1', '1', '1', '2'), one('1', '1', '1', '2'))
+    .map(([parts, width, colspan, rowspan]) => ({
+      tag: 'td',
+      style: width === undefined ? {} : { width },
+      attributes: { colspan, rowspan },
+      parts,
+    }));
+
+const table = (inner: fc.Arbitrary<readonly Part[]>): fc.Arbitrary<Element> =>
+  fc
+    .tuple(
+      fc.array(fc.array(cell(inner), { minLength: 1, maxLength: 3 }), { minLength: 1, maxLength: 3 }),
+      maybe(size, 2),
+      one('separate', 'separate', 'collapse'),
+      one('auto', 'auto', 'fixed'),
+    )
+    .map(([rows, width, collapse, layout]) => ({
+      tag: 'table',
+      style: {
+        'border-collapse': collapse,
+        'table-layout': layout,
+        ...(width === undefined ? {} : { width }),
+      },
+      parts: rows.map((parts): Element => ({ tag: 'tr', style: {}, parts })),
+    }));
+
+/** Pages of some depth, as the parts of their body. */
+export const pages: fc.Arbitrary<readonly Part[]> = fc.letrec<{ parts: readonly Part[]; part: Part }>((tie) => ({
+  parts: fc.array(tie('part'), { minLength: 1, maxLength: 4, depthIdentifier: 'part' }),
+  part: fc.oneof(
+    { depthIdentifier: 'part', maxDepth: 4, depthSize: 'small' },
+    { weight: 3, arbitrary: words },
+    {
+      weight: 6,
+      arbitrary: fc
+        .tuple(styleOf(), tie('parts'))
+        .map(([style, parts]): Part => ({ tag: style.display === 'inline' ? 'span' : 'div', style, parts })),
+    },
+    { weight: 1, arbitrary: table(tie('parts')) },
+  ),
+})).parts;
+
+/** `count` pages from a seed. */
+export const makePages = (count: number, seed: number): readonly (readonly Part[])[] =>
+  fc.sample(pages, { numRuns: count, seed });
+
+const inner = (part: Part): string => {
+  if (typeof part === 'string') return part;
+  const style = Object.entries(part.style)
+    .map(([name, value]) => `${name}:${value}`)
+    .join(';');
+  const attributes = Object.entries(part.attributes ?? {})
+    .filter(([, value]) => value !== '1')
+    .map(([name, value]) => ` ${name}="${value}"`)
+    .join('');
+  const open = `<${part.tag}${style === '' ? '' : ` style="${style}"`}${attributes}>`;
+  return `${open}${part.parts.map(inner).join(' ')}</${part.tag}>`;
+};
+
+export const htmlOf = (parts: readonly Part[]): string =>
+  `<!doctype html><html><head><meta charset="utf-8"><style>body{margin:0;font:16px/20px Arial}</style></head><body>${parts.map(inner).join('\n')}</body></html>`;
