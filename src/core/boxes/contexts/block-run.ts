@@ -12,7 +12,15 @@ import { trims, withoutEndMargins } from './margin-trim.js';
 import { joinMargin, joinStruts, NO_STRUT, strutSize, type Strut } from './margins.js';
 import { containerFragment } from './container-fragment.js';
 import { alignedIn } from './static-position.js';
-import { specifiedHeight, percentBasis, filledHeight, frameOf, horizontalMargins, blockWidth } from './flow-sizes.js';
+import {
+  leastByRatio,
+  specifiedHeight,
+  percentBasis,
+  filledHeight,
+  frameOf,
+  horizontalMargins,
+  blockWidth,
+} from './flow-sizes.js';
 import { clearValue, type TopStrut, topStrut, holdsFloats } from './flow-margins.js';
 import { type Flow, placeFloat, widthBeside, besideFloats } from './flow-floats.js';
 
@@ -274,7 +282,11 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
     return { ...margin, top: above, bottom: below };
   };
   const filled = Math.max(natural, filledHeight(box, fills, basis, layout));
-  const height = clampHeight(box, specified ?? filled, basis, frame, () => filled);
+  const least = leastByRatio(box, space, frame, filled);
+  const height = Math.max(
+    least,
+    clampHeight(box, specified ?? filled, basis, frame, () => filled),
+  );
   const through = content.through && joinsTop && openBelow && height === 0;
   const fragment = finish({ box, width, frame, margin, layout }, height, content);
   const end = through || (joinsBottom && height <= natural) ? joinStruts(content.end, bottom) : bottom;

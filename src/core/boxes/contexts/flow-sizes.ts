@@ -11,7 +11,9 @@ import {
   heightFor,
   preferredRatio,
   shrinkToFit,
+  acrossRatio,
   widthFor,
+  yieldsToContent,
   type Frame,
 } from '../used/sizes.js';
 
@@ -126,7 +128,7 @@ export function blockWidth(box: Box, containing: number, frame: Frame, layout: L
   const intrinsic = () => layout.intrinsic(box);
   const width =
     widthFor(box, box.style.width, containing, available, frame, intrinsic) ??
-    widthByRatio(box, frame) ??
+    widthByRatio(box, frame, intrinsic) ??
     (blockJustification(box)
       ? fitting(available, intrinsic(), frameWidth(frame))
       : Math.max(available, frameWidth(frame)));
@@ -137,11 +139,22 @@ const fitting = (available: number, { min, max }: Intrinsic, extra: number): num
   shrinkToFit(min + extra, max + extra, available);
 
 /** A fixed height and a preferred ratio give the width. @spec css-sizing-4 §4.2 */
-function widthByRatio(box: Box, frame: Frame): number | null {
+function widthByRatio(box: Box, frame: Frame, intrinsic: () => Intrinsic): number | null {
   const ratio = preferredRatio(box);
   const height = ratio === null ? null : heightFor(box, box.style.height, NaN, frame);
   if (ratio === null || height === null) return null;
-  return box.style.boxSizing === 'border-box'
-    ? height * ratio
-    : (height - frameHeight(frame)) * ratio + frameWidth(frame);
+  const least = yieldsToContent(box, box.style.minWidth) ? intrinsic().min + frameWidth(frame) : 0;
+  return Math.max(least, acrossRatio(box, height, ratio, frame));
+}
+
+/** The least height of a box whose height follows from a ratio: that of its content, where it may not be cut. @spec css-sizing-4 §4.3 */
+export function leastByRatio(
+  box: Box,
+  space: Pick<Space, 'height' | 'fixedHeight' | 'byContent'>,
+  frame: Frame,
+  natural: number,
+): number {
+  if (box.anonymous || space.fixedHeight !== undefined || preferredRatio(box) === null) return 0;
+  if (box.style.height !== 'auto' || !yieldsToContent(box, box.style.minHeight)) return 0;
+  return Math.min(natural, heightFor(box, box.style.maxHeight, space.height, frame) ?? Infinity);
 }

@@ -8,7 +8,7 @@ import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
 import { Floats } from './floats.js';
 import { lineHeightOf } from './inline/extents.js';
 import { strutSize } from './margins.js';
-import { dependsOnHeight, specifiedHeight, percentBasis, filledHeight } from './flow-sizes.js';
+import { dependsOnHeight, leastByRatio, specifiedHeight, percentBasis, filledHeight } from './flow-sizes.js';
 import { type Content, finish, layoutContent } from './block-run.js';
 
 /**
@@ -34,7 +34,13 @@ export function layoutFlowRoot(job: Job): Fragment {
     natural + frameHeight(frame),
     filledHeight(box, () => margin, space.height, layout),
   );
-  const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, () => automatic);
+  const least = leastByRatio(box, space, frame, automatic);
+  const height =
+    space.fixedHeight ??
+    Math.max(
+      least,
+      clampHeight(box, specified ?? automatic, space.height, frame, () => automatic),
+    );
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
   return finish(job, height, content, shift);
 }

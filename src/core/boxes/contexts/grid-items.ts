@@ -30,13 +30,17 @@ export function placeInArea(box: Box, width: number, height: number, container: 
   const margins = specifiedMargins(box, width);
   const used = usedMargins(box, width);
   const replaced = box.inner === 'replaced' || (!box.anonymous && box.style.aspectRatio.ratio !== null);
-  const fills = ({ to }: Alignment) => to === 'stretch' || (to === 'normal' && !replaced);
+  const fills = ({ to }: Alignment, keeps: boolean) => to === 'stretch' || (to === 'normal' && !keeps);
   const automatic = (size: Box['style']['width']) => box.anonymous || size === 'auto';
-  const fillsX = automatic(box.style.width) && fills(justify) && margins.left !== null && margins.right !== null;
+  const fillsX =
+    automatic(box.style.width) &&
+    fills(justify, box.inner === 'replaced') &&
+    margins.left !== null &&
+    margins.right !== null;
   const fillsY =
     automatic(box.style.height) &&
     !Number.isNaN(height) &&
-    fills(align) &&
+    fills(align, replaced) &&
     margins.top !== null &&
     margins.bottom !== null;
   const space: Space = {

@@ -16,7 +16,16 @@ import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.j
 import { usedMargins } from '../used/edges.js';
 import { gutterWidth, pageGutter, withGutter } from '../used/gutters.js';
 import { replacedSize } from '../used/replaced.js';
-import { clampWidth, frameWidth, preferredRatio, shrinkToFit, widthFor, type Frame } from '../used/sizes.js';
+import {
+  acrossRatio,
+  clampWidth,
+  frameWidth,
+  preferredRatio,
+  shrinkToFit,
+  widthFor,
+  yieldsToContent,
+  type Frame,
+} from '../used/sizes.js';
 import type { Job } from './job.js';
 import { layoutFlex } from './flex.js';
 import { layoutFlowRoot } from './flow.js';
@@ -207,7 +216,10 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
   if (width === null) {
     const ratio = preferredRatio(box);
     const height = ratio === null ? null : (space.fixedHeight ?? specifiedHeight(box, space, frame, NaN));
-    if (ratio !== null && height !== null && !Number.isNaN(height)) width = height * ratio;
+    if (ratio !== null && height !== null && !Number.isNaN(height)) {
+      const least = yieldsToContent(box, box.style.minWidth) ? intrinsic().min + extra : 0;
+      width = Math.max(least, acrossRatio(box, height, ratio, frame));
+    }
   }
   if (width === null) {
     const { min, max } = intrinsic();

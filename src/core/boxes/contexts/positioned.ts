@@ -24,6 +24,7 @@ import {
   preferredRatio,
   shrinkToFit,
   widthFor,
+  yieldsToContent,
   type Frame,
 } from '../used/sizes.js';
 import { replacedSize } from '../used/replaced.js';
@@ -253,16 +254,16 @@ function absoluteSize(
     width = shrinkToFit(min + extraX, max + extraX, Math.max(0, availableX));
   }
   if (width !== null) width = clampWidth(box, width, area.width, availableX, frame, intrinsic);
-  let height = askedY;
-  if (height === null && style.height === 'auto') {
-    if (ratio !== null && width !== null && (stretchY === null || asked !== null || stretchX !== null))
-      height = toHeight(width);
-    else height = stretchY;
-  }
   const natural = () => {
     const fixed = width === null ? { shrink: true } : { fixedWidth: width };
     return layout.place(box, { width: area.width, height: area.height, ...fixed, byContent: true }).height;
   };
+  let height = askedY;
+  if (height === null && style.height === 'auto') {
+    if (ratio !== null && width !== null && (stretchY === null || asked !== null || stretchX !== null))
+      height = Math.max(toHeight(width), yieldsToContent(box, style.minHeight) ? natural() : 0);
+    else height = stretchY;
+  }
   return { width, height: height === null ? null : clampHeight(box, height, area.height, frame, natural) };
 }
 

@@ -53,3 +53,19 @@ function otherBreak(before: string, after: string, second: string): boolean {
  */
 export const breaksBetween = (before: string, after: string, second: string): boolean =>
   isAscii(before) && isAscii(after) ? asciiBreak(before, after, second) : otherBreak(before, after, second);
+
+/** Marks that stay with what is behind them, and those that stay with what is in front. */
+const STAYS_BEFORE = set(`'([{`);
+const STAYS_BEHIND = set(`!"%'),./:;?]}\u00b0\u2013\u2026`);
+const NOT_BEHIND_POINTS = set('$\\');
+/** Breaks after them are the same as elsewhere. */
+const AS_ELSEWHERE = set('"$-\\\u00a3\u00a4\u00a5\u20ac\u2013\u2212');
+
+/** The same where words may be broken: between letters and digits too, punctuation keeps its place. @spec css-text-3 §5.2 (break-all) */
+export function breaksInsideWords(before: string, after: string): boolean {
+  if (/\s/.test(before + after)) return false;
+  if (STAYS_BEFORE.has(before) || QUOTES.test(before) || QUOTES.test(after)) return false;
+  if (AS_ELSEWHERE.has(before)) return breaksBetween(before, after, 'a');
+  if (',.:;'.includes(before) && NOT_BEHIND_POINTS.has(after)) return false;
+  return !STAYS_BEHIND.has(after);
+}

@@ -66,10 +66,32 @@ export function clampWidth(
   intrinsic: () => Intrinsic,
 ): number {
   if (box.anonymous) return width;
+  const across = transferred(box, frame);
   const max = widthFor(box, box.style.maxWidth, basis, available, frame, intrinsic) ?? Infinity;
   const min = widthFor(box, box.style.minWidth, basis, available, frame, intrinsic) ?? 0;
-  return Math.max(Math.min(width, max), min, frameWidth(frame));
+  const within = Math.max(across.min, Math.min(width, across.max));
+  return Math.max(Math.min(within, max), min, frameWidth(frame));
 }
+
+/** Limits of the height as they limit an automatic width through a ratio. @spec css-sizing-4 §5.1.2 */
+function transferred(box: Box, frame: Frame): { readonly min: number; readonly max: number } {
+  const ratio = box.inner === 'replaced' || box.style.width !== 'auto' ? null : preferredRatio(box);
+  if (ratio === null) return { min: 0, max: Infinity };
+  const { minHeight, maxHeight } = box.style;
+  const width = (limit: number | null) => (limit === null ? null : acrossRatio(box, limit, ratio, frame));
+  return {
+    min: width(heightFor(box, minHeight, NaN, frame)) ?? 0,
+    max: width(heightFor(box, maxHeight, NaN, frame)) ?? Infinity,
+  };
+}
+
+/** Border-box width that goes with a border-box height. @spec css-sizing-4 §4.2 */
+export const acrossRatio = (box: Box, height: number, ratio: number, frame: Frame): number =>
+  box.style.boxSizing === 'border-box' ? height * ratio : (height - frameHeight(frame)) * ratio + frameWidth(frame);
+
+/** Whether a size that follows from a ratio gives way to the content. @spec css-sizing-4 §4.3 */
+export const yieldsToContent = ({ style }: Box, limit: Sizing): boolean =>
+  limit === 'auto' && [style.overflowX, style.overflowY].every((v) => v === 'visible' || v === 'clip');
 
 /** Block sizes by content are all the same: that of the content. @spec css-sizing-3 §3.2 */
 export const isByContent = (value: Sizing | 'content'): boolean =>

@@ -1,6 +1,6 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
-import { hasInlineContent, isInFlow } from '../../box.js';
+import { hasInlineContent, isInFlow, type Box } from '../../box.js';
 import { makeFragment, snap, type Edges, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
@@ -106,6 +106,10 @@ export function atomicBaseline(fragment: Fragment): number | null {
   return fragment.baseline ?? (box.centred ? height - padding.bottom - border.bottom : null);
 }
 
+/** Lines inside of it may be scrolled away: its lower edge stands for them. */
+const scrollsInFlow = ({ inner, anonymous, style }: Box): boolean =>
+  inner === 'flow' && !anonymous && [style.overflowX, style.overflowY].some((v) => v !== 'visible' && v !== 'clip');
+
 /** Baseline of the last line box in normal flow: lines inside tables are not. @spec css2 §10.8.1 */
 function lastLine(fragment: Fragment): number | null {
   const { box, children } = fragment;
@@ -113,6 +117,7 @@ function lastLine(fragment: Fragment): number | null {
   for (let i = children.length - 1; i >= 0; i--) {
     const { fragment: child, y } = children[i]!;
     if (!isInFlow(child.box) || child.box.inner === 'table') continue;
+    if (scrollsInFlow(child.box)) return y + child.height;
     const line = lastLine(child);
     if (line !== null) return y + line;
   }

@@ -5,6 +5,7 @@ import { snap } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import {
   usedFontSize,
+  breaksInsideWords,
   breaksSpaces,
   hangsSpaces,
   keepsBreaks,
@@ -294,7 +295,8 @@ function cutText({ paragraph, box, text, start, levels, layout }: Cutting, piece
     from = to;
   };
   const mayBreak = (i: number): boolean =>
-    (breaksAnywhere(style) && !(text[i] === ' ' && hangsSpaces(style))) ||
+    (style.lineBreak === 'anywhere' && !(text[i] === ' ' && hangsSpaces(style))) ||
+    (style.wordBreak === 'break-all' && breaksInsideWords(text[i - 1]!, text[i]!)) ||
     (breaksSpaces(style) && text[i - 1] === ' ') ||
     (paragraph.breaks.has(start + i) && !(style.hyphens === 'none' && text[i - 1] === '\u00ad'));
   for (let i = 0; i < text.length; i++) {
@@ -313,6 +315,3 @@ function bulletWidth(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): num
   const ascent = faceOf(style, layout).ascent(sizeOf(style, layout));
   return Math.floor((Math.floor((ascent * 2) / 3) + 1) / 2) + 1 + fontSize;
 }
-
-const breaksAnywhere = (style: ComputedStyle): boolean =>
-  style.wordBreak === 'break-all' || style.lineBreak === 'anywhere';
