@@ -16,7 +16,7 @@ export class Floats {
   readonly #left: Exclusion[] = [];
   readonly #right: Exclusion[] = [];
   /** Top of the float placed last: none goes higher. */
-  lastTop = 0;
+  lastTop = -Infinity;
 
   get empty(): boolean {
     return this.#left.length === 0 && this.#right.length === 0;

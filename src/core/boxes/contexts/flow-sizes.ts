@@ -47,7 +47,7 @@ export function specifiedHeight(box: Box, space: Space, frame: Frame, width: num
   const height = space.byContent ? null : heightFor(box, box.style.height, space.height, frame);
   if (height !== null) return height;
   const ratio = preferredRatio(box);
-  if (ratio === null || (box.style.height !== 'auto' && !space.byContent)) return null;
+  if (ratio === null) return null;
   return box.style.boxSizing === 'border-box'
     ? width / ratio
     : (width - frameWidth(frame)) / ratio + frameHeight(frame);
@@ -115,8 +115,10 @@ export function horizontalMargins(box: Box, width: number, containing: number): 
 /** How a block-level box is justified in its containing block, where it does not simply fill it. @spec css-align-3 §6.1 */
 function blockJustification(box: Box): Alignment | null {
   const { parent, style } = box;
-  if (box.anonymous || !parent || style.justifySelf === 'auto') return null;
-  const made = alignmentOf(style.justifySelf, 'inline', aligningOf(parent), aligningOf(box));
+  if (box.anonymous || !parent) return null;
+  const asked = style.justifySelf === 'auto' ? parent.style.justifyItems.replace(/^legacy ?/, '') : style.justifySelf;
+  if (asked === '' || asked === 'normal' || asked === 'auto') return null;
+  const made = alignmentOf(asked, 'inline', aligningOf(parent), aligningOf(box));
   return made.to === 'normal' || made.to === 'stretch' ? null : made;
 }
 
@@ -155,6 +157,7 @@ export function leastByRatio(
   natural: number,
 ): number {
   if (box.anonymous || space.fixedHeight !== undefined || preferredRatio(box) === null) return 0;
-  if (box.style.height !== 'auto' || !yieldsToContent(box, box.style.minHeight)) return 0;
+  if (heightFor(box, box.style.height, space.height, frame) !== null || !yieldsToContent(box, box.style.minHeight))
+    return 0;
   return Math.min(natural, heightFor(box, box.style.maxHeight, space.height, frame) ?? Infinity);
 }

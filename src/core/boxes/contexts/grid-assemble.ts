@@ -9,6 +9,7 @@ import { absoluteSlot, spanOf, type Lines, type PlacedItem } from './grid-place.
 import { containerFragment } from './container-fragment.js';
 import type { Job } from './job.js';
 import { alignedIn } from './static-position.js';
+import { leastByRatio } from './flow-sizes.js';
 import type { Grid } from './grid-build.js';
 
 interface Assembling extends Job {
@@ -18,6 +19,8 @@ interface Assembling extends Job {
   readonly specified: number | null;
   readonly inner: number;
   readonly shares: RowBaselines;
+  /** Height of the rows together, px. */
+  readonly content: number;
   /** Content height before minimum and maximum, px. */
   readonly available: number;
 }
@@ -26,7 +29,10 @@ export function assemble(a: Assembling): Fragment {
   const { box, frame, space, layout, grid, columns, rows, specified, inner } = a;
   const height =
     space.fixedHeight ??
-    clampHeight(box, specified ?? a.available + frameHeight(frame), space.height, frame, a.natural);
+    Math.max(
+      leastByRatio(box, space, frame, a.content + frameHeight(frame)),
+      clampHeight(box, specified ?? a.available + frameHeight(frame), space.height, frame, a.natural),
+    );
   const dx = frame.border.left + frame.padding.left;
   const dy = frame.border.top + frame.padding.top;
   const rtl = box.style.direction === 'rtl';

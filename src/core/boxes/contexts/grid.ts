@@ -43,8 +43,10 @@ export function layoutGrid(job: Job): Fragment {
   const columns = columnLines(grid, box, inner, layout);
   const shares = rowBaselines(grid, columns, box, layout);
   const { heights, available } = rowHeights(job, grid, height, rowDemands(grid, columns, shares, box, layout));
-  const rows = linesOf(heights, grid.emptyRows, gapOf(style.rowGap, height), available, style.alignContent);
-  return assemble({ ...job, grid, columns, rows, specified, inner, shares, available });
+  const gap = gapOf(style.rowGap, height);
+  const rows = linesOf(heights, grid.emptyRows, gap, available, style.alignContent);
+  const content = lengthOf(heights, grid.emptyRows, gap);
+  return assemble({ ...job, grid, columns, rows, specified, inner, shares, content, available });
 }
 
 function noteSubgrid({ style, element }: Box, { limits }: Layout): void {

@@ -345,13 +345,14 @@ export function intrinsicOf(
     }
     const end = unitEnd(pieces, i);
     const unit = widthOf(pieces, i, end);
-    const least = pieces.slice(i, end).some(breaksInside) ? widestCharacter(pieces.slice(i, end), layout) : unit.held;
+    const own = pieces.slice(i, end);
+    const least = (i === 0 ? indent : 0) + (own.some(breaksInside) ? widestCharacter(own, layout) : unit.held);
     // Negative margins may draw a part back so far that it fits on the line before it.
     const joins = reached !== 0 && reached + least <= 0;
     if (!joins) min = Math.max(min, narrow);
     narrow = joins ? reached + least : least;
     reached = joins ? reached + unit.whole : unit.whole + (i === 0 ? indent : 0);
-    for (const inside of pieces.slice(i, end)) {
+    for (const inside of own) {
       line.add(inside);
       if (inside.kind !== 'float') continue;
       const size = floats(inside);
