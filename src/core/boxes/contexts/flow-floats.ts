@@ -51,7 +51,7 @@ export function widthBeside(
   return fragment.width + horizontal(fragment.margin);
 }
 
-function floatSide(box: Box): 'left' | 'right' {
+export function floatSide(box: Box): 'left' | 'right' {
   const { float } = box.style;
   const rtl = box.parent?.style.direction === 'rtl';
   if (float === 'inline-start') return rtl ? 'right' : 'left';

@@ -1,5 +1,5 @@
 import { isLengthPercentage, resolveLength, type Sizing } from '../../css/index.js';
-import { hasInlineContent, isFloating, isInFlow, isOutOfFlow, type Box } from '../box.js';
+import { establishesFormattingContext, hasInlineContent, isFloating, isOutOfFlow, type Box } from '../box.js';
 import { horizontal } from '../fragment.js';
 import type { Intrinsic, Layout } from '../layout.js';
 import { isOrthogonal } from '../flows/modes.js';
@@ -7,8 +7,9 @@ import { boxInFlow } from '../flows/turn.js';
 import { containedWidth } from '../used/containment.js';
 import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { hasPercentSize, replacedSize } from '../used/replaced.js';
-import { frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
+import { acrossRatio, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
 import { flexIntrinsic } from './flex.js';
+import { floatSide } from './flow-floats.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
 import { inlineIntrinsic } from './inline/layout.js';
 import { tableIntrinsic } from './table-columns.js';
@@ -48,22 +49,31 @@ const frameAtZero = (box: Box): Frame => ({ border: usedBorder(box), padding: us
 function blockIntrinsic(box: Box, layout: Layout): Intrinsic {
   let min = 0;
   let max = 0;
-  let floating = 0;
+  let floats = { left: 0, right: 0 };
   for (const child of box.children) {
     if (isOutOfFlow(child)) continue;
     const size = layout.contribution(child);
     min = Math.max(min, size.min);
     if (isFloating(child)) {
-      if (child.style.clear !== 'none') floating = 0;
-      floating += size.max;
-      max = Math.max(max, floating);
-    } else if (isInFlow(child)) {
-      if (child.style.clear !== 'none' && !child.anonymous) floating = 0;
-      max = Math.max(max, size.max + (child.anonymous || hasInlineContent(child) ? floating : 0));
-      floating = 0;
+      if (child.style.clear !== 'none') floats = { left: 0, right: 0 };
+      floats[floatSide(child)] += size.max;
+      max = Math.max(max, floats.left + floats.right);
+      continue;
     }
+    if (child.style.clear !== 'none' && !child.anonymous) floats = { left: 0, right: 0 };
+    max = Math.max(max, besideFloats(child, size.max, floats));
+    floats = { left: 0, right: 0 };
   }
   return { min, max: Math.max(min, max) };
+}
+
+/** Lines and formatting contexts stand beside floats, over which their margins lie; floats stand inside of other blocks. */
+function besideFloats(child: Box, width: number, { left, right }: { left: number; right: number }): number {
+  if (child.anonymous && child.inner === 'flow') return width + left + right;
+  if (!establishesFormattingContext(child)) return width;
+  const margins = usedMargins(child, 0);
+  const inner = width - margins.left - margins.right;
+  return Math.max(left, margins.left) + inner + Math.max(right, margins.right);
 }
 
 /** Margin-box widths a box contributes to its container's intrinsic size. @spec css-sizing-3 §5.2 */
@@ -84,9 +94,11 @@ export function contributionOf(box: Box, layout: Layout): Intrinsic {
   const fixed = (value: Sizing) => widthFor(box, percentAsAuto(value), NaN, NaN, frame, intrinsic);
   const ratio = preferredRatio(box);
   const byHeight = ratio === null ? null : heightFor(box, style.height, NaN, frame);
-  const own = fixed(style.width) ?? (byHeight === null ? null : (byHeight - frameHeight(frame)) * ratio! + extra);
+  const asked = fixed(style.width) ?? (byHeight === null ? null : acrossRatio(box, byHeight, ratio!, frame));
+  // A table is never narrower than its columns.
+  const own = asked === null || box.inner !== 'table' ? asked : Math.max(asked, intrinsic().min + extra);
   const inner = own === null ? intrinsic() : null;
-  const low = Math.max(fixed(style.minWidth) ?? 0, extra);
+  const low = Math.max(widthFor(box, style.minWidth, 0, NaN, frame, intrinsic) ?? 0, extra);
   const high = fixed(style.maxWidth) ?? Infinity;
   const clamp = (value: number) => Math.max(low, Math.min(high, value)) + margins;
   return { min: clamp(own ?? inner!.min + extra), max: clamp(own ?? inner!.max + extra) };

@@ -21,10 +21,16 @@ export const spacingOf = (box: Box): { x: number; y: number } => {
   return { x: x.px, y: y.px };
 };
 
-const widthOfCell = (cell: Cell) => (cell.box.anonymous ? 'auto' : cell.box.style.width);
+/** The width a cell asks for; sums of lengths and percentages say nothing. @spec css-tables-3 §3.7.1 */
+function widthOfCell({ box }: Cell): Box['style']['width'] {
+  const { width } = box.style;
+  if (box.anonymous || typeof width === 'string' || !isLengthPercentage(width)) return 'auto';
+  return width.curve || (width.percent !== 0 && width.px !== 0) ? 'auto' : width;
+}
 
 /** Widths a cell asks of its columns: its content decides the least, a fixed width only the rest. @spec css-tables-3 §3.8.1 */
-function cellSizes({ box }: Cell, layout: Layout): Intrinsic {
+function cellSizes(cell: Cell, layout: Layout): Intrinsic {
+  const { box } = cell;
   if (box.anonymous) return layout.contribution(box);
   const frame: Frame = { border: usedBorder(box), padding: usedPadding(box, 0) };
   const intrinsic = layout.intrinsic(box);
@@ -35,7 +41,8 @@ function cellSizes({ box }: Cell, layout: Layout): Intrinsic {
   const high = read(style.maxWidth) ?? Infinity;
   const min = Math.max(low, Math.min(high, intrinsic.min + extra));
   // Words such as min-content say nothing of a cell.
-  const asked = isLengthPercentage(style.width) ? read(style.width) : null;
+  const width = widthOfCell(cell);
+  const asked = isLengthPercentage(width) ? read(width) : null;
   return { min, max: Math.max(min, Math.min(high, asked ?? intrinsic.max + extra)) };
 }
 
@@ -51,7 +58,7 @@ export function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: n
     else columns.fixed[i] = width.px;
   });
   const cells = grid.rows.slice(0, fixedLayout ? 1 : undefined).flatMap((row) => row.cells);
-  for (const cell of cells.filter((c) => c.columnSpan === 1)) {
+  for (const cell of cells.filter((c) => !c.wide)) {
     const i = cell.column;
     const size = cellSizes(cell, layout);
     columns.min[i] = Math.max(columns.min[i]!, size.min);
@@ -71,11 +78,11 @@ export function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: n
       if (fixedLayout) columns.edges[i] = Math.max(columns.edges[i]!, outerWidthOf(cell, 0));
     } else columns.fixed[i] = fixedLayout ? Math.max(known ?? 0, outerWidthOf(cell, width.px)) : columns.max[i]!;
   }
-  const spanning = cells.filter((c) => c.columnSpan > 1).sort((a, b) => a.columnSpan - b.columnSpan);
+  const spanning = cells.filter((c) => c.wide).sort((a, b) => a.columnSpan - b.columnSpan);
   for (const cell of spanning)
     if (fixedLayout) shareFixed(cell, columns, spacing);
     else spread(cell, columns, spacing, layout);
-  limitPercents(columns.percent);
+  if (!fixedLayout) limitPercents(columns.percent);
   return columns;
 }
 
@@ -192,13 +199,24 @@ export function columnWidths(columns: Columns, available: number, fixedLayout: b
 function fixedWidths({ min, percent, fixed, edges }: Columns, available: number): number[] {
   const share = (i: number) => (available * percent[i]!) / 100 + edges[i]!;
   const widths = min.map((_, i) => (percent[i] !== null ? share(i) : (fixed[i] ?? 0)));
-  const spare = available - sum(widths);
-  if (spare <= 0) return widths;
+  const asked = sum(widths);
+  const spare = available - asked;
+  const held = (i: number) => percent[i] === null;
+  if (spare <= 0) {
+    // Percentages give way to what is fixed.
+    const rest = Math.max(0, available - sum(widths.filter((_, i) => held(i))));
+    const shares = sum(widths.filter((_, i) => !held(i)));
+    return widths.map((w, i) => (held(i) || shares === 0 ? w : (w * rest) / shares));
+  }
   const autos = widths.flatMap((_, i) => (percent[i] === null && fixed[i] === null ? [i] : []));
   if (autos.length > 0) for (const i of autos) widths[i] = widths[i]! + spare / autos.length;
   else {
-    const total = sum(widths);
-    widths.forEach((w, i) => (widths[i] = w + (total > 0 ? (spare * w) / total : spare / widths.length)));
+    const some = widths.some((w, i) => held(i) && w > 0);
+    const grows = (i: number) => !some || held(i);
+    const total = sum(widths.filter((_, i) => grows(i)));
+    widths.forEach((w, i) => {
+      if (grows(i)) widths[i] = w + (total > 0 ? (spare * w) / total : spare / widths.length);
+    });
   }
   return widths;
 }

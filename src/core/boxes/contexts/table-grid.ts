@@ -6,6 +6,8 @@ export interface Cell {
   readonly column: number;
   readonly rowSpan: number;
   readonly columnSpan: number;
+  /** It asks for several columns, be they one in the end. */
+  readonly wide: boolean;
 }
 
 export interface Row {
@@ -60,7 +62,7 @@ function build(table: Box): TableGrid {
         const rowSpan = Math.min(span(cell, 'rowspan'), own.length - index);
         for (let r = 0; r < rowSpan; r++)
           for (let c = 0; c < columnSpan; c++) occupied.add(`${index + r},${column + c}`);
-        row.cells.push({ box: cell, row: first + index, column, rowSpan, columnSpan });
+        row.cells.push({ box: cell, row: first + index, column, rowSpan, columnSpan, wide: columnSpan > 1 });
         column += columnSpan;
         columns = Math.max(columns, column);
       }

@@ -20,7 +20,8 @@ export function layoutTable(job: Job): Fragment {
   const fixedLayout = !box.anonymous && box.style.tableLayout === 'fixed' && box.style.width !== 'auto';
   const columns = measureColumns(grid, fixedLayout, spacing.x, layout);
   const gaps = grid.columns > 0 ? spacing.x * (grid.columns + 1) : 0;
-  const least = fixedLayout ? 0 : sum(columns.min) + gaps + frameWidth(frame);
+  const kept = fixedLayout ? columns.fixed.map((w) => w ?? 0) : columns.min;
+  const least = sum(kept) + gaps + frameWidth(frame);
   const outer = Math.max(width, least);
   const available = Math.max(0, outer - frameWidth(frame) - gaps);
   const widths = inWholeSteps(columnWidths(columns, available, fixedLayout), available);
