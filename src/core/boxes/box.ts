@@ -98,6 +98,13 @@ function memo(ask: (box: Box) => boolean): (box: Box) => boolean {
   };
 }
 
+/** The block container a box stands in, across inline boxes around it. */
+export function containerOf({ parent }: Box): Box | null {
+  let at = parent;
+  while (at && at.outer === 'inline' && at.inner === 'flow' && at.parent) at = at.parent;
+  return at;
+}
+
 /** The box's children are all laid out in lines. Of finished trees only. */
 export const hasInlineContent = memo(
   (box) =>

@@ -1,4 +1,4 @@
-import type { Box } from '../box.js';
+import { containerOf, type Box } from '../box.js';
 import { horizontal, vertical, type Fragment, type Placed } from '../fragment.js';
 import type { Layout } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
@@ -53,7 +53,7 @@ export function widthBeside(
 
 export function floatSide(box: Box): 'left' | 'right' {
   const { float } = box.style;
-  const rtl = box.parent?.style.direction === 'rtl';
+  const rtl = containerOf(box)?.style.direction === 'rtl';
   if (float === 'inline-start') return rtl ? 'right' : 'left';
   if (float === 'inline-end') return rtl ? 'left' : 'right';
   return float === 'right' ? 'right' : 'left';
@@ -85,7 +85,7 @@ export function besideFloats(
       continue;
     }
     if (fragment) {
-      const rtl = box.parent?.style.direction === 'rtl';
+      const rtl = containerOf(box)?.style.direction === 'rtl';
       return {
         fragment,
         x: rtl

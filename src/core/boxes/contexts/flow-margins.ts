@@ -1,4 +1,4 @@
-import { establishesFormattingContext, hasInlineContent, isFloating, isInFlow, type Box } from '../box.js';
+import { containerOf, establishesFormattingContext, hasInlineContent, isFloating, isInFlow, type Box } from '../box.js';
 import type { Layout } from '../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { frameWidth, preferredRatio, type Frame } from '../used/sizes.js';
@@ -12,7 +12,7 @@ type Clear = 'left' | 'right' | 'both';
 export function clearValue(box: Box): Clear | null {
   if (box.anonymous) return null;
   const { clear } = box.style;
-  const rtl = box.parent?.style.direction === 'rtl';
+  const rtl = containerOf(box)?.style.direction === 'rtl';
   if (clear === 'none') return null;
   if (clear === 'inline-start') return rtl ? 'right' : 'left';
   if (clear === 'inline-end') return rtl ? 'left' : 'right';

@@ -1,4 +1,4 @@
-import { isFloating, isInFlow, isOutOfFlow, isPage, type Box } from '../box.js';
+import { containerOf, isFloating, isInFlow, isOutOfFlow, isPage, type Box } from '../box.js';
 import { horizontal, vertical, type Edges } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
 import { alignmentOf, aligningOf, edgeOf, offsetTo, type Alignment } from '../used/alignment.js';
@@ -91,7 +91,8 @@ export function frameOf(box: Box, basis: number): Frame {
 export function horizontalMargins(box: Box, width: number, containing: number): { left: number; right: number } {
   const { left, right } = specifiedMargins(box, containing);
   const spare = containing - width - (left ?? 0) - (right ?? 0);
-  const rtl = box.parent?.style.direction === 'rtl';
+  const parent = containerOf(box);
+  const rtl = parent?.style.direction === 'rtl';
   if (left === null && right === null) {
     if (spare < 0) return rtl ? { left: spare, right: 0 } : { left: 0, right: 0 };
     return { left: spare / 2, right: spare / 2 };
@@ -105,7 +106,7 @@ export function horizontalMargins(box: Box, width: number, containing: number): 
     const shift = offsetTo(edge, spare);
     return { left: left + shift, right: right + spare - shift };
   }
-  const align = box.parent?.style.textAlign;
+  const align = parent?.style.textAlign;
   if (spare > 0 && align === '-webkit-center') return { left: left + spare / 2, right };
   if (spare > 0 && align === '-webkit-right') return { left: left + spare, right };
   if (rtl && align !== '-webkit-left') return { left: left + spare, right };

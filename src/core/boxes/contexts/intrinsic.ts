@@ -7,7 +7,15 @@ import { boxInFlow } from '../flows/turn.js';
 import { containedWidth } from '../used/containment.js';
 import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { hasPercentSize, replacedSize } from '../used/replaced.js';
-import { acrossRatio, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from '../used/sizes.js';
+import {
+  acrossRatio,
+  frameWidth,
+  heightFor,
+  preferredRatio,
+  widthFor,
+  yieldsToContent,
+  type Frame,
+} from '../used/sizes.js';
 import { flexIntrinsic } from './flex.js';
 import { floatSide } from './flow-floats.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
@@ -91,10 +99,13 @@ export function contributionOf(box: Box, layout: Layout): Intrinsic {
   }
   const { style } = box;
   const intrinsic = () => layout.intrinsic(box);
-  const fixed = (value: Sizing) => widthFor(box, percentAsAuto(value), NaN, NaN, frame, intrinsic);
+  const fixed = (value: Sizing) =>
+    value === 'fit-content' ? null : widthFor(box, percentAsAuto(value), NaN, NaN, frame, intrinsic);
   const ratio = preferredRatio(box);
   const byHeight = ratio === null ? null : heightFor(box, style.height, NaN, frame);
-  const asked = fixed(style.width) ?? (byHeight === null ? null : acrossRatio(box, byHeight, ratio!, frame));
+  const across = byHeight === null ? null : acrossRatio(box, byHeight, ratio!, frame);
+  const least = across !== null && yieldsToContent(box, style.minWidth) ? intrinsic().min + extra : 0;
+  const asked = fixed(style.width) ?? (across === null ? null : Math.max(least, across));
   // A table is never narrower than its columns.
   const own = asked === null || box.inner !== 'table' ? asked : Math.max(asked, intrinsic().min + extra);
   const inner = own === null ? intrinsic() : null;

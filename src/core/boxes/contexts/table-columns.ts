@@ -1,4 +1,4 @@
-import { isLengthPercentage } from '../../css/index.js';
+import { hasPercent, isLengthPercentage } from '../../css/index.js';
 import { isCaption, type Box } from '../box.js';
 import type { Intrinsic, Layout } from '../layout.js';
 import { usedBorder, usedPadding } from '../used/edges.js';
@@ -136,7 +136,10 @@ function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): 
       percent: columns.percent.slice(from, to),
       edges: columns.edges.slice(from, to),
     };
-    automaticWidths(part, target).forEach((w, i) => (columns[key][from + i] = Math.max(list[i]!, w)));
+    automaticWidths(part, target).forEach((w, i) => {
+      // Columns that a cell of their own fixes grow no further than they must.
+      if (key === 'min' || part.fixed[i] === null) columns[key][from + i] = Math.max(list[i]!, w);
+    });
   }
 }
 
@@ -161,6 +164,10 @@ function scalesByPercent(box: Box): boolean {
 
 const isCell = (box: Box): boolean => box.outer === 'table-part' && box.inner === 'flow' && !isCaption(box);
 
+/** The width of such a table depends on nothing inside, and takes what it can get. */
+const fixedByPercent = ({ anonymous, style: { tableLayout, width } }: Box): boolean =>
+  !anonymous && tableLayout === 'fixed' && typeof width !== 'string' && isLengthPercentage(width) && hasPercent(width);
+
 /** @param scaled whether the widest is one at which all columns have their percentages */
 export function tableIntrinsic(box: Box, layout: Layout, scaled = scalesByPercent(box)): Intrinsic {
   const grid = tableGrid(box);
@@ -171,6 +178,7 @@ export function tableIntrinsic(box: Box, layout: Layout, scaled = scalesByPercen
   const around = frameWidth({ border: usedBorder(box), padding: usedPadding(box, 0) });
   const captions = Math.max(0, ...grid.captions.map((c) => layout.contribution(c).min - around));
   const max = columns.max.map((value, i) => Math.max(value, columns.fixed[i] ?? 0));
+  if (fixedByPercent(box) && grid.columns > 0) return { min: sum(columns.min) + gaps, max: WIDEST };
   const byPercent = scaled ? Math.min(widestByPercent(max, columns.percent), WIDEST) : 0;
   const widest = Math.max(sum(max), byPercent);
   return {
@@ -183,7 +191,10 @@ const WIDEST = 1e6;
 
 /** How wide a table has to be for every column to have its percentage and its content on one line. @spec css-tables-3 §3.8.1 */
 function widestByPercent(max: readonly number[], percent: Columns['percent']): number {
-  const byContent = Math.max(0, ...max.map((value, i) => (percent[i] ? (value * 100) / percent[i]! : 0)));
+  const byContent = Math.max(
+    0,
+    ...max.map((value, i) => (percent[i] === null || value === 0 ? 0 : (value * 100) / percent[i]!)),
+  );
   const asked = Math.min(100, sum(percent.map((p) => p ?? 0)));
   const others = sum(max.filter((_, i) => percent[i] === null));
   if (asked === 0 || others === 0) return byContent;

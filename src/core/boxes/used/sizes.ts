@@ -107,7 +107,8 @@ export function clampHeight(box: Box, height: number, basis: number, frame: Fram
   const { minHeight, maxHeight } = box.style;
   const limit = (value: Sizing) => heightFor(box, value, basis, frame) ?? (isByContent(value) ? natural?.() : null);
   const max = limit(maxHeight) ?? Infinity;
-  const min = limit(minHeight) ?? 0;
+  // Of a sum with a percentage of something unknown, the length is left.
+  const min = limit(minHeight) ?? (Number.isNaN(basis) ? heightFor(box, minHeight, 0, frame) : null) ?? 0;
   return Math.max(Math.min(height, max), min, frameHeight(frame));
 }
 

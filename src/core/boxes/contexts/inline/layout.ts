@@ -95,7 +95,7 @@ const newRun = (): Running => ({
 
 /** Indentation of the first line; what goes on after a block inside an inline box has none. @spec css-text-3 §7.1 */
 const indentOf = (container: Box, width: number): number =>
-  container.anonymous && container.parent?.children[0] !== container
+  container.anonymous && container.parent?.inner === 'flow' && container.parent.children[0] !== container
     ? 0
     : resolveLength(container.style.textIndent, width);
 

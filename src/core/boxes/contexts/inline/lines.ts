@@ -261,7 +261,8 @@ function cutUnit(
     const characters = [...piece.text];
     let fit = 0;
     // The last character goes to the next line with the end edges that do not fit.
-    const most = characters.length - 1;
+    const held = piece.trailing > 0 ? [...piece.text.trimEnd()].length : characters.length;
+    const most = held - 1;
     while (fit < most && textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout) <= left) fit++;
     if (fit === 0) {
       let at = i;
@@ -273,7 +274,7 @@ function cutUnit(
         };
       fit = 1;
     }
-    if (fit >= characters.length) return null;
+    if (fit >= held) return null;
     const part = (text: string, rest: boolean): Piece => ({
       ...piece,
       text,

@@ -117,7 +117,12 @@ function lastLine(fragment: Fragment): number | null {
   for (let i = children.length - 1; i >= 0; i--) {
     const { fragment: child, y } = children[i]!;
     if (!isInFlow(child.box) || child.box.inner === 'table') continue;
-    if (scrollsInFlow(child.box)) return y + child.height;
+    if (scrollsInFlow(child.box)) return y + child.height + child.margin.bottom;
+    // Of flex and grid containers the first line counts.
+    if (child.box.inner === 'flex' || child.box.inner === 'grid') {
+      if (child.baseline !== null) return y + child.baseline;
+      continue;
+    }
     const line = lastLine(child);
     if (line !== null) return y + line;
   }
