@@ -19,7 +19,7 @@ const FLAGS =
 const READ = `Object.fromEntries([...document.querySelectorAll('[id]')].map((element) => {
   const r = element.getBoundingClientRect();
   const round = (v) => Math.round(v * 100) / 100;
-  const box = element.getClientRects().length === 0 ? null : [round(r.x), round(r.y), round(r.width), round(r.height)];
+  const box = element.getClientRects().length === 0 || !element.checkVisibility() ? null : [round(r.x), round(r.y), round(r.width), round(r.height)];
   return [element.id, box];
 }))`;
 

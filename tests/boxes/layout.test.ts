@@ -17,6 +17,15 @@ import { cases as tables } from './cases/tables.js';
 import { cases as tablesMore } from './cases/tables-more.js';
 import { cases as text } from './cases/text.js';
 import { cases as trimming } from './cases/trimming.js';
+import { cases as blocksInInline } from './cases/blocks-in-inline.js';
+import { cases as bullets } from './cases/bullets.js';
+import { cases as floatsInLines } from './cases/floats-in-lines.js';
+import { cases as gutters } from './cases/gutters.js';
+import { cases as hangingSpaces } from './cases/hanging-spaces.js';
+import { cases as lineBaselines } from './cases/line-baselines.js';
+import { cases as missingPictures } from './cases/missing-pictures.js';
+import { cases as ratios } from './cases/ratios.js';
+import { cases as tablesShared } from './cases/tables-shared.js';
 import { cases as writingModes } from './cases/writing-modes.js';
 
 const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
@@ -38,6 +47,15 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'mixed direction': mixedDirection,
   quirks,
   trimming,
+  'blocks in inline boxes': blocksInInline,
+  'bullets and skipped content': bullets,
+  'floats in lines': floatsInLines,
+  gutters,
+  'hanging spaces': hangingSpaces,
+  'baselines of inline blocks': lineBaselines,
+  'missing pictures': missingPictures,
+  ratios,
+  'tables, room shared out': tablesShared,
 };
 
 /** How far a box may lie from the browser's, px. */

@@ -55,7 +55,7 @@ export function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: n
     const width = box?.style.width;
     if (width === undefined || typeof width === 'string' || !isLengthPercentage(width)) return;
     if (width.percent > 0) columns.percent[i] = width.percent;
-    else columns.fixed[i] = width.px;
+    else columns.fixed[i] = columns.max[i] = width.px;
   });
   const cells = grid.rows.slice(0, fixedLayout ? 1 : undefined).flatMap((row) => row.cells);
   for (const cell of cells.filter((c) => !c.wide)) {

@@ -1,7 +1,7 @@
 import { originOf, withValues, type ComputedStyle, type StyleTree } from '../../cascade/index.js';
 import type { Display, PseudoElement } from '../../css/index.js';
 import type { LimitLog } from '../../base/index.js';
-import type { ElementNode, HtmlDocument, MarkupView } from '../../html/index.js';
+import { descendants, type ElementNode, type HtmlDocument, type MarkupView } from '../../html/index.js';
 import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
 import { styleInFlow } from '../flows/modes.js';
 import { transformText, type TextMetrics } from '../text/index.js';
@@ -158,6 +158,7 @@ function nodeBox(box: Box, node: ElementNode['children'][number], parent: Elemen
 function elementBox(parent: Box, element: ElementNode, building: Building): void {
   const style = building.styles.of(element);
   if (style.display === 'none') return;
+  // Graphics are no boxes: the picture around them draws them.
   if (element.namespace === 'svg' && element.parent?.namespace === 'svg') return;
   building.counters.enter(style, element.parent ?? building, element);
   if (style.display === 'contents') return fill(parent, element, building);
@@ -209,6 +210,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   });
   push(parent, box);
   building.principal[element.index] = box;
+  if (element.namespace === 'svg') noteForeign(element, building);
   if (replaced) return;
   if (alternative) {
     fillWithAlternative(box, alternative, building);
@@ -228,6 +230,13 @@ function pictureOf(style: ComputedStyle, { images }: Building): NaturalSize | nu
   const [item] = content.items;
   if (item?.kind !== 'picture') return null;
   return images(item.url, originOf(style, 'content')?.declaration.span) ?? NOTHING;
+}
+
+/** What a picture embeds from other languages has no boxes here. */
+function noteForeign(svg: ElementNode, { limits }: Building): void {
+  for (const element of descendants(svg))
+    if (element.tag === 'foreignObject' && element.elements.length > 0)
+      limits.add('unsupported', 'foreignObject', 'what it holds has no boxes', element.startTag);
 }
 
 /** Puts the first letter of a block container into a box of its own where the page styles it. @spec css-pseudo-4 §2.2 */

@@ -171,7 +171,7 @@ export class Graphics {
     };
     const moved = multiply(matrix, place);
     const viewed = target.tag === 'symbol' || target.tag === 'svg';
-    const { x, y, ...size } = this.#area(element, style, port);
+    const size = this.#area(element, style, port);
     const asked = (name: 'width' | 'height') => (attributes.has(name) ? size[name] : port[name]);
     const held = viewed
       ? this.#inViewport(target, { x: 0, y: 0, width: asked('width'), height: asked('height') }, moved, as, depth + 1)

@@ -1,0 +1,40 @@
+import type { LayoutCase } from '../../support/layout-case.js';
+
+/** Images whose file is missing */
+export const cases: readonly LayoutCase[] = [
+  {
+    name: 'alternative text',
+    css: 'body{margin:0;font:16px/22px Arial}.f{display:flex}.g{display:grid;grid-template-columns:1fr 1fr}',
+    body: '<div id=e0 class=f><img id=e1 src="data:," alt="Word here"><img id=e2 src="data:," width=100 alt="a"><b id=e3>x</b></div>\n<div id=e4 class=g><img id=e5 src="data:," alt="Word here"><img id=e6 src="data:," width=100 alt="a"></div>\n<div id=e7><img id=e8 src="data:," alt="Word" style="vertical-align:middle">x</div>\n<div id=e9><img id=e10 src="data:," alt="Word" style="border:2px solid;padding:3px;margin:4px">x</div>\n<div id=e11><img id=e12 src="data:," width=40>x</div><div id=e13><img id=e14 src="data:," height=40>x</div><div id=e15><img id=e16 src="data:,">x</div><div id=e17><img id=e18 alt="">x</div><div id=e19><img id=e20 src="">x</div>\n<div id=e21 style="width:50px"><img id=e22 src="data:," alt="Word here" style="max-width:100%;height:auto">x</div>\n<div id=e23><img id=e24 src="data:," alt="Word here" style="display:inline-block;width:100px;height:50px">x</div>\n<div id=e25 style="font-size:8px;line-height:10px"><img id=e26 src="data:," alt="Word here">x</div>',
+    width: 1280,
+    boxes: {
+      e0: [0, 0, 1280, 22],
+      e1: [0, 0, 90.41, 22],
+      e2: [90.41, 0, 100, 22],
+      e3: [190.41, 0, 8.91, 22],
+      e4: [0, 22, 1280, 22],
+      e5: [0, 22, 640, 22],
+      e6: [640, 22, 100, 22],
+      e7: [0, 44, 1280, 22.77],
+      e8: [0, 44.77, 53.94, 22],
+      e9: [0, 66.77, 1280, 40],
+      e10: [4, 70.77, 63.94, 32],
+      e11: [0, 106.77, 1280, 22],
+      e12: [0, 106.77, 16, 16],
+      e13: [0, 128.77, 1280, 22],
+      e14: [0, 128.77, 16, 16],
+      e15: [0, 150.77, 1280, 22],
+      e16: [0, 150.77, 16, 16],
+      e17: [0, 172.77, 1280, 22],
+      e18: [0, 188.77, 0, 0],
+      e19: [0, 194.77, 1280, 22],
+      e20: [0, 210.77, 0, 0],
+      e21: [0, 216.77, 50, 82],
+      e22: [0, 216.77, 50, 60],
+      e23: [0, 298.77, 1280, 50],
+      e24: [0, 298.77, 100, 50],
+      e25: [0, 348.77, 1280, 16],
+      e26: [0, 348.77, 53.2, 16],
+    },
+  },
+];
