@@ -12,7 +12,7 @@ describe('what browsers act on and the engine leaves out is said', () => {
     ['p{zoom:1.5}', 'zoom: 1.5', 'boxes are laid out as if not zoomed'],
     ['p::first-letter{initial-letter:2}', 'initial-letter: 2', 'such letters keep the size of their text'],
     ['p{text-box:trim-both cap alphabetic}', 'text-box: trim-both cap alphabetic', 'lines keep their full height'],
-    ['p{-webkit-line-clamp:2}', '-webkit-line-clamp: 2', 'all lines are shown'],
+    ['p{line-clamp:2}', 'line-clamp: 2', 'all lines are shown'],
     ['p{POSITION-AREA:Top}', 'position-area: top', 'placed as if it had no anchor'],
     ['p{hyphens:auto}', 'hyphens: auto', 'words are not hyphenated by dictionary'],
     ['p{margin-trim:inline}', 'margin-trim: inline', 'margins are trimmed in the block direction only'],

@@ -39,6 +39,8 @@ const I = {
   overflowX: indexOf('overflowX'),
   overflowY: indexOf('overflowY'),
   textAlign: indexOf('textAlign'),
+  webkitLineClamp: indexOf('webkitLineClamp'),
+  webkitBoxOrient: indexOf('webkitBoxOrient'),
 };
 const EDGES = (['Top', 'Right', 'Bottom', 'Left'] as const).map(
   (side) => [indexOf(`border${side}Style`), indexOf(`border${side}Width`)] as const,
@@ -64,6 +66,17 @@ export function adjust(values: unknown[], parent: ComputedStyle | null, placemen
   for (const [style, width] of EDGES) if (values[style] === 'none' || values[style] === 'hidden') values[width] = 0;
   settleOverflow(values);
   if (values[I.textAlign] === 'match-parent') values[I.textAlign] = matchParent(parent);
+}
+
+/**
+ * An old flexible box along the block axis that clamps its lines is a block container.
+ * @param display as declared
+ * @spec css-overflow-4 §4.4 (-webkit-line-clamp)
+ */
+export function clampLines(values: unknown[], display: string): void {
+  const old = /^\s*-webkit-(inline-)?box\s*$/i.exec(display);
+  const clamps = values[I.webkitLineClamp] !== 'none' && values[I.webkitBoxOrient] === 'vertical';
+  if (old && clamps) values[I.display] = old[1] ? 'inline-block' : 'flow-root';
 }
 
 function settleOverflow(values: unknown[]): void {

@@ -13,7 +13,7 @@ import {
   type Rgba,
 } from '../css/index.js';
 import type { Block, Winner } from './block.js';
-import { adjust, type Placement } from './adjust.js';
+import { adjust, clampLines, type Placement } from './adjust.js';
 import { indexOf, StyleObject, type ComputedStyle } from './style.js';
 import { resolveCustom, substitute, usesVariables, type CustomProperties, type Registry } from './variables.js';
 
@@ -165,6 +165,7 @@ export function computeStyle(
   const early = new Set(FIRST);
   // Inherited values are already in place; the rest starts from the row's initial value.
   for (let index = 0; index < ROWS.length; index++) if (!early.has(index)) settle(index);
+  clampLines(values, winners.get(DISPLAY)?.declaration.text ?? '');
   const specified = values[DISPLAY] as ComputedValues['display'];
   adjust(values, parent, placement);
   const style = new StyleObject(

@@ -20,7 +20,6 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
   'position-try': { harmless: /^none$/, consequence: 'only the first placement is looked at' },
   'position-try-fallbacks': { harmless: /^none$/, consequence: 'only the first placement is looked at' },
   'line-clamp': { harmless: /^none$/, consequence: 'all lines are shown' },
-  '-webkit-line-clamp': { harmless: /^none$/, consequence: 'all lines are shown' },
   'shape-outside': { harmless: /^none$/, consequence: 'text flows around the whole box of such floats' },
   'offset-path': { harmless: /^none$/, consequence: 'the box is not moved along the path' },
   'box-decoration-break': { harmless: /^slice$/, consequence: 'edges are drawn at the ends of inline boxes only' },

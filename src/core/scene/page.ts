@@ -279,18 +279,10 @@ export class Page {
     const { medium } = styles;
     const { tree, memory: known } = this.#treeFor(styles, near);
     const scene = (reached: ReadonlySet<Box> | null, memory: LayoutMemory): Scene => {
-      const layout = makeLayout(
-        {
-          metrics: this.#metrics,
-          breaks: this.#breaks,
-          limits: this.#log,
-          quirks: this.document.quirks,
-          looseLines: this.document.limitedQuirks,
-          viewport: { width: medium.width, height: medium.height },
-          near: reached,
-        },
-        memory,
-      );
+      const { quirks, limitedQuirks: looseLines } = this.document;
+      const { width, height } = medium;
+      const shared = { metrics: this.#metrics, breaks: this.#breaks, limits: this.#log, quirks, looseLines };
+      const layout = makeLayout({ ...shared, viewport: { width, height }, near: reached }, memory);
       return new Scene({
         setting: s,
         document: this.document,

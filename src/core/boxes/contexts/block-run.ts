@@ -31,6 +31,8 @@ export interface Content {
   readonly baseline: number | null;
   readonly lastBaseline: number | null;
   readonly outOfFlow: readonly OutOfFlow[];
+  /** Where its own lines end, px. */
+  readonly lineEnds?: readonly number[];
   /** Margins left over at the end. */
   readonly end: Strut;
   /** Nothing inside has height: the box's own margins may meet. */

@@ -1,6 +1,7 @@
 import type { Job } from './job.js';
 import type { Box } from '../box.js';
 import type { Fragment } from '../fragment.js';
+import { winnerOf } from '../../cascade/index.js';
 import type { Layout } from '../layout.js';
 import type { Moving } from '../memory.js';
 import { containedHeight } from '../used/containment.js';
@@ -25,7 +26,7 @@ export function layoutFlowRoot(job: Job): Fragment {
   const natural =
     contained ??
     Math.max(
-      content.height + strutSize(content.end),
+      clamped(box, content, layout) ?? content.height + strutSize(content.end),
       floatsBottom,
       box.marker !== '' && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
       0,
@@ -44,6 +45,20 @@ export function layoutFlowRoot(job: Job): Fragment {
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
   return finish(job, height, content, shift);
 }
+
+/** Height of the lines a box is clamped to; null where it has no more. @spec css-overflow-4 §4.4 (-webkit-line-clamp) */
+function clamped(box: Box, { lineEnds, height }: Content, { limits }: Layout): number | null {
+  const { webkitLineClamp: clamp, webkitBoxOrient: orient } = box.style;
+  const most = Number.parseInt(clamp, 10);
+  if (box.anonymous || !(most > 0) || orient !== 'vertical' || !/-webkit-(inline-)?box/.test(declaredDisplay(box)))
+    return null;
+  if (lineEnds) return lineEnds[most - 1] ?? null;
+  if (height > 0)
+    limits.add('unsupported', 'line-clamp', 'lines of blocks inside are all shown', box.element?.startTag ?? null);
+  return null;
+}
+
+const declaredDisplay = (box: Box): string => winnerOf(box.computed, 'display')?.declaration.text ?? '';
 
 interface RootContent {
   readonly content: Content;

@@ -10,6 +10,7 @@ import { type InlineSpace, fromAtomics } from './space.js';
 
 export interface Running {
   lined: boolean;
+  readonly lineEnds: number[];
   /** A line was made since the last block among the lines. */
   fresh: boolean;
   blocks: number;
@@ -81,6 +82,7 @@ export function emit(emitting: Emitting, run: Running): void {
   run.baseline ??= run.y + placed.baseline;
   run.lastBaseline = run.y + placed.baseline;
   run.y += placed.height;
+  run.lineEnds.push(run.y);
   clearAfter(line, space, run);
 }
 

@@ -76,6 +76,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     baseline: run.baseline,
     lastBaseline: run.lastBaseline,
     outOfFlow: run.outOfFlow,
+    lineEnds: run.lineEnds,
     lined: run.lined,
     endsInBlock: run.blocks > 0 && !run.fresh,
   };
@@ -89,6 +90,7 @@ const newRun = (): Running => ({
   outOfFlow: [],
   open: [],
   lined: false,
+  lineEnds: [],
   fresh: false,
   blocks: 0,
 });

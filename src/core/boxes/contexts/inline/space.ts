@@ -31,6 +31,8 @@ export interface InlineResult {
   readonly baseline: number | null;
   readonly lastBaseline: number | null;
   readonly outOfFlow: readonly OutOfFlow[];
+  /** Where its lines end, px. */
+  readonly lineEnds: readonly number[];
   /** Whether any line box was made, be it of no height. */
   readonly lined: boolean;
   /** No line stands behind the last block among the lines. */
