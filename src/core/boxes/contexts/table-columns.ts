@@ -3,7 +3,7 @@ import { isCaption, type Box } from '../box.js';
 import type { Intrinsic, Layout } from '../layout.js';
 import { usedBorder, usedPadding } from '../used/edges.js';
 import { frameWidth, widthFor, type Frame } from '../used/sizes.js';
-import { tableGrid, type Cell, type TableGrid } from './table-grid.js';
+import { hasFixedLayout, tableGrid, type Cell, type TableGrid } from './table-grid.js';
 
 interface Columns {
   readonly min: number[];
@@ -123,8 +123,9 @@ function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): 
   const size = cellSizes(cell, layout);
   const gaps = spacing * (to - from - 1);
   const width = widthOfCell(cell);
-  if (typeof width !== 'string' && isLengthPercentage(width) && width.percent > 0)
-    spreadPercent(width.percent, columns, from, to);
+  const asks = typeof width !== 'string' && isLengthPercentage(width);
+  const fixes = asks && width.percent === 0;
+  if (asks && width.percent > 0) spreadPercent(width.percent, columns, from, to);
   for (const key of ['min', 'max'] as const) {
     const list = columns[key].slice(from, to);
     const target = size[key] - gaps;
@@ -138,7 +139,7 @@ function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): 
     };
     automaticWidths(part, target).forEach((w, i) => {
       // Columns that a cell of their own fixes grow no further than they must.
-      if (key === 'min' || part.fixed[i] === null) columns[key][from + i] = Math.max(list[i]!, w);
+      if (key === 'min' || fixes || part.fixed[i] === null) columns[key][from + i] = Math.max(list[i]!, w);
     });
   }
 }
@@ -164,21 +165,24 @@ function scalesByPercent(box: Box): boolean {
 
 const isCell = (box: Box): boolean => box.outer === 'table-part' && box.inner === 'flow' && !isCaption(box);
 
-/** The width of such a table depends on nothing inside, and takes what it can get. */
-const fixedByPercent = ({ anonymous, style: { tableLayout, width } }: Box): boolean =>
-  !anonymous && tableLayout === 'fixed' && typeof width !== 'string' && isLengthPercentage(width) && hasPercent(width);
+const asksPercent = ({ style: { width } }: Box): boolean =>
+  typeof width !== 'string' && isLengthPercentage(width) && hasPercent(width);
 
 /** @param scaled whether the widest is one at which all columns have their percentages */
 export function tableIntrinsic(box: Box, layout: Layout, scaled = scalesByPercent(box)): Intrinsic {
   const grid = tableGrid(box);
   const spacing = spacingOf(box).x;
-  const columns = measureColumns(grid, false, spacing, layout);
+  const columns = measureColumns(grid, hasFixedLayout(box), spacing, layout);
   const gaps = grid.columns > 0 ? spacing * (grid.columns + 1) : 0;
   // Captions stand outside the borders of the table.
   const around = frameWidth({ border: usedBorder(box), padding: usedPadding(box, 0) });
   const captions = Math.max(0, ...grid.captions.map((c) => layout.contribution(c).min - around));
   const max = columns.max.map((value, i) => Math.max(value, columns.fixed[i] ?? 0));
-  if (fixedByPercent(box) && grid.columns > 0) return { min: sum(columns.min) + gaps, max: WIDEST };
+  if (hasFixedLayout(box)) {
+    // Such a table is never narrower than what its first row fixes, whatever else it holds.
+    const kept = Math.max(captions, sum(columns.fixed.map((w) => w ?? 0)) + gaps);
+    return { min: kept, max: asksPercent(box) && grid.columns > 0 ? WIDEST : kept };
+  }
   const byPercent = scaled ? Math.min(widestByPercent(max, columns.percent), WIDEST) : 0;
   const widest = Math.max(sum(max), byPercent);
   return {

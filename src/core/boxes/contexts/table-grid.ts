@@ -33,6 +33,10 @@ function span(box: Box, name: 'colspan' | 'rowspan' | 'span'): number {
   return box.anonymous || !Number.isInteger(value) || value < 1 ? 1 : Math.min(SPAN_CAP, value);
 }
 
+/** Whether the first row alone decides the widths. @spec css2 §17.5.2.1 */
+export const hasFixedLayout = ({ anonymous, style }: Box): boolean =>
+  !anonymous && style.tableLayout === 'fixed' && style.width !== 'auto';
+
 /** Puts the cells of a table into slots. @spec html §4.9.12.1 (forming a table), css-tables-3 §3.3 */
 export function tableGrid(table: Box): TableGrid {
   let grid = known.get(table);
@@ -78,8 +82,7 @@ function build(table: Box): TableGrid {
   });
   const captions = table.children.filter(isCaption);
   const grid = { captions, groups, rows, columns: Math.max(columns, columnBoxes.length), columnBoxes };
-  const fixed = !table.anonymous && table.style.tableLayout === 'fixed' && table.style.width !== 'auto';
-  return fixed ? grid : withoutSpannedColumns(grid);
+  return hasFixedLayout(table) ? grid : withoutSpannedColumns(grid);
 }
 
 /** Columns in which nothing begins are one with the column before them. @spec css-tables-3 §3.8 (as browsers have it) */

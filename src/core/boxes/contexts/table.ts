@@ -3,7 +3,7 @@ import type { Box } from '../box.js';
 import { snap, type Fragment } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { clampHeight, frameHeight, frameWidth, heightFor, type Frame } from '../used/sizes.js';
-import { tableGrid, type Cell, type TableGrid } from './table-grid.js';
+import { hasFixedLayout, tableGrid, type Cell, type TableGrid } from './table-grid.js';
 import { shareOut } from './table-spare.js';
 import { spacingOf, measureColumns, sum, columnWidths } from './table-columns.js';
 import { assemble } from './table-assemble.js';
@@ -17,7 +17,7 @@ export function layoutTable(job: Job): Fragment {
   const { box, width, frame, margin, space, layout } = job;
   const grid = tableGrid(box);
   const spacing = grid.columns > 0 ? spacingOf(box) : { x: 0, y: 0 };
-  const fixedLayout = !box.anonymous && box.style.tableLayout === 'fixed' && box.style.width !== 'auto';
+  const fixedLayout = hasFixedLayout(box);
   const columns = measureColumns(grid, fixedLayout, spacing.x, layout);
   const gaps = grid.columns > 0 ? spacing.x * (grid.columns + 1) : 0;
   const kept = fixedLayout ? columns.fixed.map((w) => w ?? 0) : columns.min;

@@ -306,6 +306,15 @@ function lostAtEnd(pieces: readonly Piece[], start: number, end: number): number
   return last && hangsSpaces(last.box.style) ? 0 : trailingOf(pieces, start, end);
 }
 
+/**
+ * Start edge of an inline box that begins the paragraph: browsers count it with every word of the text it begins with.
+ */
+function leadOf([first, second]: readonly Piece[], [word]: readonly Piece[]): number {
+  if (first?.kind !== 'open' || second?.kind !== 'text' || !word) return 0;
+  const cut = word === first && breaksInside(second);
+  return word.box === second.box || cut ? first.width : 0;
+}
+
 /** Narrowest and widest the pieces can be set behind an indentation, px. @spec css-sizing-3 §5.1 */
 export function intrinsicOf(
   pieces: readonly Piece[],
@@ -347,7 +356,10 @@ export function intrinsicOf(
     const end = unitEnd(pieces, i);
     const unit = widthOf(pieces, i, end);
     const own = pieces.slice(i, end);
-    const least = (i === 0 ? indent : 0) + (own.some(breaksInside) ? widestCharacter(own, layout) : unit.held);
+    const least =
+      (i === 0 ? indent : 0) +
+      (own.some(breaksInside) ? widestCharacter(own, layout) : unit.held) +
+      leadOf(pieces, own);
     // Negative margins may draw a part back so far that it fits on the line before it.
     const joins = reached !== 0 && reached + least <= 0;
     if (!joins) min = Math.max(min, narrow);
