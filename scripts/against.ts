@@ -55,8 +55,10 @@ async function random(tab: Tab, count: number, seed: number, show: number): Prom
   console.log(
     `${count} pages from seed ${seed}: ${agreed} of ${boxes} boxes agree (${share} %), ${differing.length} pages differ`,
   );
-  const holds = async (parts: readonly Part[]) =>
-    (await compareHtml(tab, htmlOf(parts)).catch(() => null))?.differences.length !== 0;
+  const holds = async (parts: readonly Part[]) => {
+    const compared = await compareHtml(tab, htmlOf(parts)).catch(() => null);
+    return compared !== null && compared.differences.length > 0;
+  };
   for (const parts of differing.slice(0, show)) {
     const html = htmlOf(await shrink(parts, holds, STEPS));
     console.log(`\n${/<body>([^]*)<\/body>/.exec(html)![1]}`);

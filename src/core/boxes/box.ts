@@ -124,7 +124,7 @@ export const establishesFormattingContext = memo((box) => {
     box.frame !== box.mode ||
     box.parent === null ||
     box.centred ||
-    /^(fieldset|img)$/.test(box.element?.tag ?? '') ||
+    (box.pseudo === null && /^(fieldset|img)$/.test(box.element?.tag ?? '')) ||
     isOutOfFlow(box) ||
     isFloating(box) ||
     /^flow-root|^inline-block$|^table-(cell|caption)$/.test(style.display) ||

@@ -165,8 +165,8 @@ export function computeStyle(
   const early = new Set(FIRST);
   // Inherited values are already in place; the rest starts from the row's initial value.
   for (let index = 0; index < ROWS.length; index++) if (!early.has(index)) settle(index);
-  clampLines(values, winners.get(DISPLAY)?.declaration.text ?? '');
   const specified = values[DISPLAY] as ComputedValues['display'];
+  clampLines(values, winners.get(DISPLAY)?.declaration.text ?? '');
   adjust(values, parent, placement);
   const style = new StyleObject(
     Object.freeze(values),

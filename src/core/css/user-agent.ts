@@ -9,8 +9,6 @@ hgroup, hr, legend, main, nav, article, aside, section, search, p, pre, h1, h2, 
 summary, details, optgroup, option, listing, xmp, plaintext { display: block }
 area, base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title
   { display: none }
-input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) {
-  font-family: monospace; padding: 0 0 0 1px; box-sizing: border-box }
 input[type=hidden i] { display: none !important }
 embed[hidden] { display: inline; height: 0; width: 0 }
 [hidden]:not([hidden=until-found i]) { display: none }

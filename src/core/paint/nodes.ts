@@ -165,7 +165,8 @@ function containingOf({ containing }: Fragment, rect: Rect, { within, top, port 
   return top ? { ...port, x: 0, y: 0 } : within;
 }
 
-function contentOf(fragment: Fragment, rect: Rect): Rect {
+/** Content box of a fragment whose border box is given. @spec css-box-4 §1.1 */
+export function contentOf(fragment: Fragment, rect: Rect): Rect {
   const { border, padding } = fragment;
   return {
     x: rect.x + border.left + padding.left,

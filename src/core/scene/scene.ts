@@ -15,6 +15,7 @@ import {
   backdropAt,
   boundsOf,
   canvasGround,
+  contentOf,
   elementOf,
   locate,
   paintOrder,
@@ -238,7 +239,7 @@ export class Scene extends Glance {
     if (known === undefined) {
       const node = this.nodes(svg)[0];
       const sources = { document: this.document, metrics: this.metrics, style: (e: ElementNode) => this.style(e) };
-      known = node ? new Graphics(sources, svg, contentBox(node), node.matrix) : null;
+      known = node ? new Graphics(sources, svg, contentOf(node.fragment, node.rect), node.matrix) : null;
       this.#drawn.set(svg, known);
     }
     return known;
@@ -356,15 +357,6 @@ export class Scene extends Glance {
 
 const isPicture = ({ namespace, tag, parent }: ElementNode): boolean =>
   namespace === 'svg' && tag === 'svg' && parent?.namespace !== 'svg';
-
-function contentBox({ rect, fragment: { border, padding } }: PaintNode): Rect {
-  return {
-    x: rect.x + border.left + padding.left,
-    y: rect.y + border.top + padding.top,
-    width: rect.width - border.left - border.right - padding.left - padding.right,
-    height: rect.height - border.top - border.bottom - padding.top - padding.bottom,
-  };
-}
 
 /** The part of a node that can be scrolled to. */
 function scrolled(node: PaintNode): Rect | null {

@@ -15,8 +15,12 @@ export interface Gap {
 export class Floats {
   readonly #left: Exclusion[] = [];
   readonly #right: Exclusion[] = [];
+  #lastTop = -Infinity;
+
   /** Top of the float placed last: none goes higher. */
-  lastTop = -Infinity;
+  get lastTop(): number {
+    return this.#lastTop;
+  }
 
   get empty(): boolean {
     return this.#left.length === 0 && this.#right.length === 0;
@@ -48,7 +52,7 @@ export class Floats {
     left: number,
     right: number,
   ): { x: number; y: number } {
-    let y = Math.max(top, this.lastTop);
+    let y = Math.max(top, this.#lastTop);
     for (;;) {
       const room = this.gap(y, y + height, left, right);
       const next = this.nextBottom(y);
@@ -56,7 +60,7 @@ export class Floats {
         const x = side === 'left' ? room.left : room.right - width;
         const box = { left: x, top: y, right: x + width, bottom: y + height };
         (side === 'left' ? this.#left : this.#right).push(box);
-        this.lastTop = y;
+        this.#lastTop = y;
         return { x, y };
       }
       y = next;

@@ -1,7 +1,6 @@
 import type { Job } from './job.js';
 import type { Box } from '../box.js';
 import type { Fragment } from '../fragment.js';
-import { winnerOf } from '../../cascade/index.js';
 import type { Layout } from '../layout.js';
 import type { Moving } from '../memory.js';
 import { containedHeight } from '../used/containment.js';
@@ -48,17 +47,15 @@ export function layoutFlowRoot(job: Job): Fragment {
 
 /** Height of the lines a box is clamped to; null where it has no more. @spec css-overflow-4 §4.4 (-webkit-line-clamp) */
 function clamped(box: Box, { lineEnds, height }: Content, { limits }: Layout): number | null {
-  const { webkitLineClamp: clamp, webkitBoxOrient: orient } = box.style;
-  const most = Number.parseInt(clamp, 10);
-  if (box.anonymous || !(most > 0) || orient !== 'vertical' || !/-webkit-(inline-)?box/.test(declaredDisplay(box)))
-    return null;
+  const { webkitLineClamp, specifiedDisplay } = box.style;
+  const most = Number.parseInt(webkitLineClamp, 10);
+  // What was declared an old flexible box is a block container for this alone.
+  if (box.anonymous || !(most > 0) || !/flex$/.test(specifiedDisplay)) return null;
   if (lineEnds) return lineEnds[most - 1] ?? null;
   if (height > 0)
     limits.add('unsupported', 'line-clamp', 'lines of blocks inside are all shown', box.element?.startTag ?? null);
   return null;
 }
-
-const declaredDisplay = (box: Box): string => winnerOf(box.computed, 'display')?.declaration.text ?? '';
 
 interface RootContent {
   readonly content: Content;

@@ -35,8 +35,8 @@ function leavesOf(pieces: readonly Piece[], open: readonly Box[], base: number):
   };
   // An empty inline box goes with the character behind it, and at the end of a line with the paragraph.
   const fill = (next: number) => {
-    const level = pieces.slice(next).find(hasLevel)?.level ?? base;
-    if (stack.length > 0 && !filled.has(stack[stack.length - 1]!)) add(null, level);
+    if (stack.length > 0 && !filled.has(stack[stack.length - 1]!))
+      add(null, pieces.slice(next).find(hasLevel)?.level ?? base);
   };
   pieces.forEach((piece, i) => {
     if (piece.kind === 'open') {
