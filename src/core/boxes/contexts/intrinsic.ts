@@ -19,7 +19,7 @@ import {
 import { flexIntrinsic } from './flex.js';
 import { floatSide } from './flow-floats.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
-import { inlineIntrinsic } from './inline/layout.js';
+import { inlineIntrinsic } from './inline/intrinsic.js';
 import { tableIntrinsic } from './table-columns.js';
 
 /** Content-box min-content and max-content widths. @spec css-sizing-3 §5.1 */

@@ -1,4 +1,7 @@
+import type { ElementNode } from '../../html/index.js';
 import { isInFlow, type Box } from '../box.js';
+import { transformText } from '../text/index.js';
+import { make, push, type Building } from './make.js';
 
 /** Punctuation that belongs to a first letter before and after it: all of it but dashes and connectors. */
 const PUNCTUATION = '[\\p{Ps}\\p{Pe}\\p{Pi}\\p{Pf}\\p{Po}]';
@@ -8,7 +11,7 @@ const FIRST_LETTER = new RegExp(
 );
 
 /** The text box that holds the first letter of a block container's first line; null where something else comes first. @spec css-pseudo-4 §2.2.1 */
-export function firstTextOf(box: Box): Box | null {
+function firstTextOf(box: Box): Box | null {
   for (const child of box.children) {
     if (child.inner === 'text') {
       if (/^[\s\u200b]*$/.test(child.text)) continue;
@@ -33,4 +36,29 @@ export function splitFirstLetter(
   if (!match) return null;
   const [whole, space = '', letter = ''] = match;
   return { space, letter, rest: text.slice(whole.length) };
+}
+
+/** Puts the first letter of a block container into a box of its own where the page styles it. @spec css-pseudo-4 §2.2 */
+export function firstLetter(box: Box, element: ElementNode, building: Building): void {
+  const style = building.styles.pseudo(element, 'first-letter');
+  const text = style && style.display !== 'none' ? firstTextOf(box) : null;
+  const parts = text ? splitFirstLetter(text.text) : null;
+  if (!style || !text || !parts) return;
+  const parent = text.parent!;
+  const floats = style.float !== 'none';
+  const part = make(building, {
+    element,
+    pseudo: 'first-letter',
+    style,
+    outer: floats ? 'block' : 'inline',
+    inner: 'flow',
+    parent,
+  });
+  const lettered = transformText(parts.letter, style.textTransform, '');
+  push(part, make(building, { style, outer: 'inline', inner: 'text', parent: part, text: lettered }));
+  const plain = (content: string): Box[] =>
+    content === ''
+      ? []
+      : [make(building, { style: text.computed, outer: 'inline', inner: 'text', parent, text: content })];
+  parent.children.splice(parent.children.indexOf(text), 1, ...plain(parts.space), part, ...plain(parts.rest));
 }

@@ -2,14 +2,16 @@ import { originOf, withValues, type ComputedStyle, type StyleTree } from '../../
 import type { Display, PseudoElement } from '../../css/index.js';
 import type { LimitLog } from '../../base/index.js';
 import { descendants, type ElementNode, type HtmlDocument, type MarkupView } from '../../html/index.js';
-import { isInFlow, isInlineLevel, type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
+import { type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
 import { styleInFlow } from '../flows/modes.js';
-import { transformText, type TextMetrics } from '../text/index.js';
+import { type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText, Quotes } from './content.js';
 import { BULLETS } from './counter-styles.js';
 import { Counters } from './counters.js';
-import { firstTextOf, splitFirstLetter } from './first-letter.js';
-import { alternativeOf, fillWithAlternative, styleOfAlternative } from './alternative.js';
+import { firstLetter } from './first-letter.js';
+import { markerPicture, NOTHING, outsidePicture, picture, pictureOf } from './pictures.js';
+import { text } from './text-boxes.js';
+import { alternativeOf, type Alternative, fillWithAlternative, styleOfAlternative } from './alternative.js';
 import { isReplaced, naturalSize, type ImageSizes, type PictureSizes } from './natural.js';
 import { type Building, make, push } from './make.js';
 import { complete } from './anonymous.js';
@@ -162,26 +164,11 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   if (element.namespace === 'svg' && element.parent?.namespace === 'svg') return;
   building.counters.enter(style, element.parent ?? building, element);
   if (style.display === 'contents') return fill(parent, element, building);
-  if (element.tag === 'br' && element.namespace === 'html') {
-    building.principal[element.index] = push(
-      parent,
-      make(building, { element, style, outer: 'inline', inner: 'break', parent }),
-    );
-    return;
-  }
-  // It is an occasion to break, not a box.
-  if (element.tag === 'wbr' && element.namespace === 'html') {
-    push(parent, make(building, { style, outer: 'inline', inner: 'text', parent, text: '\u200b' }));
-    return;
-  }
+  if (element.namespace === 'html' && (element.tag === 'br' || element.tag === 'wbr'))
+    return breakBox(parent, element, style, building);
   const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
-  const { images, pictures, metrics } = building;
-  const sources = { markup: building.styles.view, images, pictures, metrics };
-  const { quirks, scripting } = building.document;
-  const pictured = pictureOf(style, building);
-  const alternative = pictured ? null : alternativeOf(element, style, { ...sources, quirks });
-  const replaced = pictured !== null || (!alternative && isReplaced(element, sources, scripting));
-  const natural: NaturalSize | null = pictured ?? (replaced ? naturalSize(element, style, sources) : null);
+  const { natural, alternative } = replacementOf(element, style, building);
+  const replaced = natural !== null;
   const centred =
     !replaced && !alternative && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
   const firstLine =
@@ -223,13 +210,30 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   complete(box, building);
 }
 
-/** The picture an element's `content` puts in its place, of no size where its file is missing; null without one. @spec css-content-3 §2 */
-function pictureOf(style: ComputedStyle, { images }: Building): NaturalSize | null {
-  const { content } = style;
-  if (typeof content === 'string' || content.items.length !== 1) return null;
-  const [item] = content.items;
-  if (item?.kind !== 'picture') return null;
-  return images(item.url, originOf(style, 'content')?.declaration.span) ?? NOTHING;
+function breakBox(parent: Box, element: ElementNode, style: ComputedStyle, building: Building): void {
+  // An occasion to break is no box.
+  if (element.tag === 'wbr')
+    push(parent, make(building, { style, outer: 'inline', inner: 'text', parent, text: '\u200b' }));
+  else
+    building.principal[element.index] = push(
+      parent,
+      make(building, { element, style, outer: 'inline', inner: 'break', parent }),
+    );
+}
+
+/** What stands in the place of an element's content: a picture or a control of its own size, or the text for it. */
+function replacementOf(
+  element: ElementNode,
+  style: ComputedStyle,
+  building: Building,
+): { readonly natural: NaturalSize | null; readonly alternative: Alternative | null } {
+  const natural = pictureOf(style, building);
+  if (natural) return { natural, alternative: null };
+  const { images, pictures, metrics, document } = building;
+  const sources = { markup: building.styles.view, images, pictures, metrics };
+  const alternative = alternativeOf(element, style, { ...sources, quirks: document.quirks });
+  const replaced = !alternative && isReplaced(element, sources, document.scripting);
+  return { natural: replaced ? naturalSize(element, style, sources) : null, alternative };
 }
 
 /** What a picture embeds from other languages has no boxes here. */
@@ -237,31 +241,6 @@ function noteForeign(svg: ElementNode, { limits }: Building): void {
   for (const element of descendants(svg))
     if (element.tag === 'foreignObject' && element.elements.length > 0)
       limits.add('unsupported', 'foreignObject', 'what it holds has no boxes', element.startTag);
-}
-
-/** Puts the first letter of a block container into a box of its own where the page styles it. @spec css-pseudo-4 §2.2 */
-function firstLetter(box: Box, element: ElementNode, building: Building): void {
-  const style = building.styles.pseudo(element, 'first-letter');
-  const text = style && style.display !== 'none' ? firstTextOf(box) : null;
-  const parts = text ? splitFirstLetter(text.text) : null;
-  if (!style || !text || !parts) return;
-  const parent = text.parent!;
-  const floats = style.float !== 'none';
-  const part = make(building, {
-    element,
-    pseudo: 'first-letter',
-    style,
-    outer: floats ? 'block' : 'inline',
-    inner: 'flow',
-    parent,
-  });
-  const lettered = transformText(parts.letter, style.textTransform, '');
-  push(part, make(building, { style, outer: 'inline', inner: 'text', parent: part, text: lettered }));
-  const plain = (content: string): Box[] =>
-    content === ''
-      ? []
-      : [make(building, { style: text.computed, outer: 'inline', inner: 'text', parent, text: content })];
-  parent.children.splice(parent.children.indexOf(text), 1, ...plain(parts.space), part, ...plain(parts.rest));
 }
 
 const isOpen = (style: ComputedStyle): boolean => style.overflowX === 'visible' && style.overflowY === 'visible';
@@ -274,39 +253,6 @@ function inputLabel(element: ElementNode, markup: MarkupView): string {
   return markup.attribute(element, 'value') ?? (type === 'submit' ? 'Submit' : type === 'reset' ? 'Reset' : '');
 }
 
-export function text(parent: Box, data: string, style: ComputedStyle, building: Building): void {
-  if (data === '') return;
-  const before = style.textTransform === 'none' ? '' : characterBefore(parent);
-  push(
-    parent,
-    make(building, {
-      style,
-      outer: 'inline',
-      inner: 'text',
-      parent,
-      text: transformText(data, style.textTransform, before),
-    }),
-  );
-}
-
-/** The character in front of what comes next into a box, across the edges of inline boxes; empty where none is. */
-function characterBefore(parent: Box, skip = 0): string {
-  for (let i = parent.children.length - 1 - skip; i >= 0; i--) {
-    const child = parent.children[i]!;
-    if (child.inner === 'text') return child.text.slice(-1);
-    if (child.outer !== 'inline' || child.inner !== 'flow') return '';
-    const inside = lastCharacter(child);
-    if (inside !== '') return inside;
-  }
-  return parent.outer === 'inline' && parent.parent ? characterBefore(parent.parent, 1) : '';
-}
-
-const lastCharacter = (box: Box): string =>
-  box.children.reduceRight(
-    (found, child) => found || (child.inner === 'text' ? child.text.slice(-1) : lastCharacter(child)),
-    '',
-  );
-
 /** The box beneath what stands in the top layer. @spec css-position-4 §4.3 */
 function backdrop(parent: Box, element: ElementNode, building: Building): void {
   const style = building.styles.pseudo(element, 'backdrop');
@@ -314,7 +260,7 @@ function backdrop(parent: Box, element: ElementNode, building: Building): void {
   push(parent, make(building, { element, pseudo: 'backdrop', style, outer: 'block', inner: 'flow', parent }));
 }
 
-export function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building: Building): void {
+function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building: Building): void {
   const style = building.styles.pseudo(element, name);
   if (!style || style.display === 'none') return;
   building.counters.enter(style, element, null);
@@ -343,28 +289,6 @@ export function pseudo(parent: Box, element: ElementNode, name: PseudoElement, b
     }
   }
   if (target !== parent) complete(target, building);
-}
-
-function markerPicture(style: ComputedStyle, { images }: Building): NaturalSize | null {
-  const { listStyleImage: image } = style;
-  return image === null ? null : images(image, originOf(style, 'listStyleImage')?.declaration.span);
-}
-
-/** A picture outside of its list item takes no width there, but the first line makes room for its height. */
-function outsidePicture(box: Box, style: ComputedStyle, building: Building): void {
-  if (!/list-item/.test(style.display) || style.listStylePosition !== 'outside') return;
-  const first = box.children.find(isInFlow);
-  const natural = first && !isInlineLevel(first) ? null : markerPicture(style, building);
-  if (!natural) return;
-  picture(box, { element: null, pseudo: null, style, natural: { ...natural, width: 0, ratio: null } }, building);
-  box.children.unshift(box.children.pop()!);
-}
-
-const NOTHING: NaturalSize = { width: 0, height: 0, ratio: null };
-
-/** A picture among generated content. */
-function picture(parent: Box, draft: Pick<Box, 'element' | 'pseudo' | 'style' | 'natural'>, building: Building): void {
-  push(parent, make(building, { ...draft, outer: 'atomic', inner: 'replaced', parent, anonymous: true }));
 }
 
 /** What browsers leave between a picture and the text of its list item, px. */

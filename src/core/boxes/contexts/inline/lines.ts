@@ -23,7 +23,7 @@ export interface Taken {
 }
 
 /** End of the unbreakable unit that begins at `from`, exclusive. */
-function unitEnd(pieces: readonly Piece[], from: number): number {
+export function unitEnd(pieces: readonly Piece[], from: number): number {
   let i = from;
   do i++;
   while (i < pieces.length && !pieces[i]!.breakBefore && !pieces[i - 1]!.forced);
@@ -31,7 +31,7 @@ function unitEnd(pieces: readonly Piece[], from: number): number {
 }
 
 /** Adds up pieces the way they are set: neighbouring pieces of one text are one run, rounded up once. */
-class Sum {
+export class Sum {
   #done = 0;
   /** The last run of text, and what stands behind it. */
   #run = 0;
@@ -62,7 +62,7 @@ class Sum {
 }
 
 /** Width of a run of pieces, with and without the spaces that hang at its end. */
-function widthOf(pieces: readonly Piece[], from: number, to: number): { whole: number; held: number } {
+export function widthOf(pieces: readonly Piece[], from: number, to: number): { whole: number; held: number } {
   const sum = new Sum();
   for (let i = from; i < to; i++) sum.add(pieces[i]!);
   return { whole: sum.value, held: sum.without(trailingOf(pieces, from, to)) };
@@ -289,98 +289,8 @@ function cutUnit(
   return null;
 }
 
-const widestCharacter = (pieces: readonly Piece[], layout: Layout): number =>
-  Math.max(
-    ...pieces.map(({ kind, text, width, box: { style } }) =>
-      kind === 'text' ? Math.max(0, ...[...new Set(text)].map((c) => textWidth(c, style, layout))) : width,
-    ),
-  );
-
-/** Whether the narrowest width counts breaks inside words. @spec css-text-3 §5.5 (anywhere) */
-const breaksInside = ({ kind, box: { style } }: Piece): boolean =>
-  kind === 'text' && (style.overflowWrap === 'anywhere' || style.wordBreak === 'break-word') && wraps(style);
-
 /** What a line loses at its end: preserved spaces hang only where they do not fit, and here everything does. */
-function lostAtEnd(pieces: readonly Piece[], start: number, end: number): number {
+export function lostAtEnd(pieces: readonly Piece[], start: number, end: number): number {
   const last = pieces.slice(start, end).findLast(({ kind }) => kind === 'text');
   return last && hangsSpaces(last.box.style) ? 0 : trailingOf(pieces, start, end);
-}
-
-/**
- * Start edge of an inline box that begins the paragraph: browsers count it with every word of the text it begins with.
- */
-function leadOf([first, second]: readonly Piece[], [word]: readonly Piece[]): number {
-  if (first?.kind !== 'open' || second?.kind !== 'text' || !word) return 0;
-  const cut = word === first && breaksInside(second);
-  return word.box === second.box || cut ? first.width : 0;
-}
-
-/** Narrowest and widest the pieces can be set behind an indentation, px. @spec css-sizing-3 §5.1 */
-export function intrinsicOf(
-  pieces: readonly Piece[],
-  layout: Layout,
-  floats: (piece: Piece) => { min: number; max: number },
-  indent = 0,
-): { min: number; max: number } {
-  let min = 0;
-  /** Indentation, until the first line ends. */
-  let before = indent;
-  let max = 0;
-  let line = new Sum();
-  let lineStart = 0;
-  let floating = 0;
-  // The narrowest line as it grows: its width, and where the next part would begin.
-  let narrow = 0;
-  let reached = 0;
-  const closeLine = (end: number) => {
-    max = Math.max(max, line.without(lostAtEnd(pieces, lineStart, end)) + floating + before);
-    before = 0;
-    line = new Sum();
-    floating = 0;
-    lineStart = end;
-  };
-  for (let i = 0; i < pieces.length;) {
-    const piece = pieces[i]!;
-    if (piece.kind === 'float' || piece.kind === 'block') {
-      const size = floats(piece);
-      min = Math.max(min, size.min);
-      if (piece.kind === 'float') floating += size.max;
-      else {
-        closeLine(i);
-        max = Math.max(max, size.max);
-        lineStart = i + 1;
-      }
-      i++;
-      continue;
-    }
-    const end = unitEnd(pieces, i);
-    const unit = widthOf(pieces, i, end);
-    const own = pieces.slice(i, end);
-    const least =
-      (i === 0 ? indent : 0) +
-      (own.some(breaksInside) ? widestCharacter(own, layout) : unit.held) +
-      leadOf(pieces, own);
-    // Negative margins may draw a part back so far that it fits on the line before it.
-    const joins = reached !== 0 && reached + least <= 0;
-    if (!joins) min = Math.max(min, narrow);
-    narrow = joins ? reached + least : least;
-    reached = joins ? reached + unit.whole : unit.whole + (i === 0 ? indent : 0);
-    for (const inside of own) {
-      line.add(inside);
-      if (inside.kind !== 'float') continue;
-      const size = floats(inside);
-      min = Math.max(min, size.min);
-      floating += size.max;
-    }
-    i = end;
-    if (pieces[end - 1]!.forced) {
-      // Boxes that end right after the break end on its line.
-      for (; pieces[i]?.kind === 'close'; i++) line.add(pieces[i]!);
-      closeLine(i);
-      reached = 0;
-    }
-  }
-  closeLine(pieces.length);
-  min = Math.max(min, narrow);
-  return { min, max: Math.max(min, max) };
 }

@@ -1,0 +1,165 @@
+import type { Box } from '../../box.js';
+import type { Intrinsic, Layout } from '../../layout.js';
+import { wraps } from '../../text/index.js';
+import { indentOf } from './indent.js';
+import { paragraphOf } from './items.js';
+import { lostAtEnd, Sum, unitEnd, widthOf } from './lines.js';
+import { piecesOf, textWidth, type Piece } from './pieces.js';
+
+/** Intrinsic widths of inline content. */
+export function inlineIntrinsic(container: Box, layout: Layout): Intrinsic {
+  const widths = new Map<Box, Intrinsic>();
+  const outer = (box: Box): Intrinsic => {
+    let known = widths.get(box);
+    if (!known) widths.set(box, (known = layout.contribution(box)));
+    return known;
+  };
+  const at = (key: 'min' | 'max') =>
+    intrinsicOf(
+      piecesOf(paragraphOf(container, layout), 0, layout, (box) => outer(box)[key]),
+      layout,
+      (piece) => outer(piece.box),
+      indentOf(container, 0),
+    );
+  const hasAtomic = paragraphOf(container, layout).items.some((item) => item.kind === 'atomic');
+  const max = at('max');
+  const min = hasAtomic ? at('min') : max;
+  return { min: Math.max(0, min.min), max: Math.max(0, max.max) };
+}
+
+/** Narrowest and widest the pieces can be set behind an indentation, px. @spec css-sizing-3 §5.1 */
+function intrinsicOf(
+  pieces: readonly Piece[],
+  layout: Layout,
+  outer: (piece: Piece) => Intrinsic,
+  indent: number,
+): Intrinsic {
+  const widest = new Widest(pieces, indent);
+  const narrowest = new Narrowest(pieces, indent, layout);
+  for (let i = 0; i < pieces.length;) {
+    const piece = pieces[i]!;
+    if (piece.kind === 'float' || piece.kind === 'block') {
+      const { min, max } = outer(piece);
+      narrowest.least(min);
+      if (piece.kind === 'float') widest.float(max);
+      else widest.block(i, max);
+      i++;
+      continue;
+    }
+    const end = unitEnd(pieces, i);
+    narrowest.unit(i, end);
+    for (const inside of pieces.slice(i, end)) {
+      widest.add(inside);
+      if (inside.kind !== 'float') continue;
+      const { min, max } = outer(inside);
+      narrowest.least(min);
+      widest.float(max);
+    }
+    i = end;
+    if (pieces[end - 1]!.forced) {
+      // Boxes that end right after the break end on its line.
+      for (; pieces[i]?.kind === 'close'; i++) widest.add(pieces[i]!);
+      widest.endLine(i);
+      narrowest.endLine();
+    }
+  }
+  widest.endLine(pieces.length);
+  const min = narrowest.value;
+  return { min, max: Math.max(min, widest.value) };
+}
+
+/** The widest line where none breaks but where it must. */
+class Widest {
+  value = 0;
+  #line = new Sum();
+  #start = 0;
+  #floating = 0;
+
+  constructor(
+    private readonly pieces: readonly Piece[],
+    /** Indentation, until the first line ends. */
+    private indent: number,
+  ) {}
+
+  add(piece: Piece): void {
+    this.#line.add(piece);
+  }
+
+  float(width: number): void {
+    this.#floating += width;
+  }
+
+  block(at: number, width: number): void {
+    this.endLine(at);
+    this.value = Math.max(this.value, width);
+    this.#start = at + 1;
+  }
+
+  endLine(end: number): void {
+    const text = this.#line.without(lostAtEnd(this.pieces, this.#start, end));
+    this.value = Math.max(this.value, text + this.#floating + this.indent);
+    this.indent = 0;
+    this.#line = new Sum();
+    this.#floating = 0;
+    this.#start = end;
+  }
+}
+
+/** The widest part that cannot be broken. */
+class Narrowest {
+  #value = 0;
+  /** The line as it grows, and where the next part would begin. */
+  #line = 0;
+  #reached = 0;
+
+  constructor(
+    private readonly pieces: readonly Piece[],
+    private readonly indent: number,
+    private readonly layout: Layout,
+  ) {}
+
+  get value(): number {
+    return Math.max(this.#value, this.#line);
+  }
+
+  least(width: number): void {
+    this.#value = Math.max(this.#value, width);
+  }
+
+  unit(from: number, end: number): void {
+    const { pieces, layout } = this;
+    const unit = widthOf(pieces, from, end);
+    const own = pieces.slice(from, end);
+    const indent = from === 0 ? this.indent : 0;
+    const width = indent + (own.some(breaksInside) ? widestCharacter(own, layout) : unit.held) + leadOf(pieces, own);
+    // Negative margins may draw a part back so far that it fits on the line before it.
+    const joins = this.#reached !== 0 && this.#reached + width <= 0;
+    if (!joins) this.least(this.#line);
+    this.#line = joins ? this.#reached + width : width;
+    this.#reached = joins ? this.#reached + unit.whole : unit.whole + indent;
+  }
+
+  endLine(): void {
+    this.#reached = 0;
+  }
+}
+
+const widestCharacter = (pieces: readonly Piece[], layout: Layout): number =>
+  Math.max(
+    ...pieces.map(({ kind, text, width, box: { style } }) =>
+      kind === 'text' ? Math.max(0, ...[...new Set(text)].map((c) => textWidth(c, style, layout))) : width,
+    ),
+  );
+
+/** Whether the narrowest width counts breaks inside words. @spec css-text-3 §5.5 (anywhere) */
+const breaksInside = ({ kind, box: { style } }: Piece): boolean =>
+  kind === 'text' && (style.overflowWrap === 'anywhere' || style.wordBreak === 'break-word') && wraps(style);
+
+/**
+ * Start edge of an inline box that begins the paragraph: browsers count it with every word of the text it begins with.
+ */
+function leadOf([first, second]: readonly Piece[], [word]: readonly Piece[]): number {
+  if (first?.kind !== 'open' || second?.kind !== 'text' || !word) return 0;
+  const cut = word === first && breaksInside(second);
+  return word.box === second.box || cut ? first.width : 0;
+}

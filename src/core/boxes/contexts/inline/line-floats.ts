@@ -1,0 +1,146 @@
+import { isOutOfFlow, type Box } from '../../box.js';
+import { carriedFrom, type OutOfFlow } from '../../fragment.js';
+import type { Running } from './emit.js';
+import type { FloatsMet, Line, MetFloat } from './lines.js';
+import type { Piece } from './pieces.js';
+import type { InlineSpace } from './space.js';
+
+/** Floats and absolute boxes at the start of a line take no part in it. */
+export function leadingOutOfLine(
+  pieces: readonly Piece[],
+  from: number,
+  run: Running,
+  space: InlineSpace,
+  container: Box,
+): number {
+  let i = from;
+  for (; i < pieces.length; i++) {
+    const { kind, box } = pieces[i]!;
+    if (kind === 'float') putFloat(box, run, space);
+    else if (kind === 'out' && isOutOfFlow(box)) run.outOfFlow.push(staticAtLineStart(box, run, space, container));
+    else break;
+  }
+  return i;
+}
+
+function putFloat(box: Box, run: Running, space: InlineSpace): void {
+  const placed = space.float(box, run.y);
+  run.children.push(placed);
+  run.outOfFlow.push(...carriedFrom(placed));
+}
+
+function staticAtLineStart(box: Box, run: Running, space: InlineSpace, container: Box): OutOfFlow {
+  const room = space.floats.gap(space.y + run.y, space.y + run.y, space.x, space.x + space.width);
+  const inline = /^inline|^ruby$|^math$/.test(box.style.specifiedDisplay);
+  const rtl = container.style.direction === 'rtl';
+  const left = inline ? room.left - space.x : 0;
+  const right = inline ? room.right - space.x : space.width;
+  let x = rtl ? right : left;
+  let alignX: OutOfFlow['alignX'] = rtl ? 'end' : 'start';
+  if (inline && /center/.test(container.style.textAlign)) {
+    x = (left + right) / 2;
+    alignX = 'start';
+  } else if (inline && (container.style.textAlign === 'right' || container.style.textAlign === '-webkit-right')) {
+    x = right;
+    alignX = 'start';
+  }
+  return {
+    box,
+    x,
+    y: run.y,
+    alignX,
+    alignY: 'start',
+    inlineContainer: run.open.findLast((b) => b.style.position !== 'static') ?? null,
+  };
+}
+
+export interface Room {
+  readonly y: number;
+  readonly left: number;
+  readonly right: number;
+}
+
+/**
+ * The first height at which the next part that cannot be broken fits beside the floats; the given one where lines
+ * do not wrap.
+ */
+export function findRoom(
+  next: () => Line,
+  from: { y: number; height: number },
+  indent: number,
+  space: InlineSpace,
+  mayMove: boolean,
+): Room {
+  for (let top = from.y; ;) {
+    const gap = space.floats.gap(space.y + top, space.y + top + from.height, space.x, space.x + space.width);
+    const room = { y: top, left: gap.left - space.x, right: gap.right - space.x };
+    const narrowed = gap.left > space.x || gap.right < space.x + space.width;
+    if (!narrowed || !mayMove) return room;
+    const part = next();
+    if (!part.visible || part.width <= room.right - room.left - indent) return room;
+    const bottom = space.floats.nextBottom(space.y + top);
+    if (bottom === null) return room;
+    top = bottom - space.y;
+  }
+}
+
+/** Floats met inside a line: beside it, and the line moves over, or below it where they do not fit. @spec css2 §9.5 */
+export class LineFloats implements FloatsMet {
+  readonly #later: Box[] = [];
+  room: { readonly left: number; readonly right: number };
+
+  constructor(
+    start: Room,
+    private readonly run: Running,
+    private readonly space: InlineSpace,
+  ) {
+    this.room = start;
+  }
+
+  readonly leave = (floats: readonly MetFloat[], room: number): number => {
+    let left: number | null = this.#later.length > 0 ? null : room;
+    let least = room;
+    for (const float of floats) {
+      left = this.#leaves(float, left);
+      least = left ?? least;
+    }
+    return least;
+  };
+
+  readonly place = (floats: readonly MetFloat[], room: number): void => {
+    // Nothing goes higher than what is in front of it: where one float waits, so do those behind it.
+    let left: number | null = this.#later.length > 0 ? null : room;
+    for (const float of floats) {
+      left = this.#leaves(float, left);
+      if (left === null) this.#later.push(float.box);
+      else this.#put(float.box);
+    }
+  };
+
+  /** Places the floats among the pieces, however little room there is. */
+  placeAll(pieces: readonly Piece[]): void {
+    const floats = pieces.filter(({ kind }) => kind === 'float').map(({ box }) => ({ box, used: 0 }));
+    this.place(floats, Infinity);
+  }
+
+  /** Room left beside a float; null where it has to wait. */
+  #leaves({ box, used }: MetFloat, room: number | null): number | null {
+    const width = room === null ? null : this.space.beside(box, this.run.y);
+    return width === null || used + width > room! + 1 / 64 ? null : room! - width;
+  }
+
+  #put(box: Box): void {
+    const { run, space } = this;
+    putFloat(box, run, space);
+    const gap = space.floats.gap(space.y + run.y, space.y + run.y + 1, space.x, space.x + space.width);
+    this.room = {
+      left: Math.max(this.room.left, gap.left - space.x),
+      right: Math.min(this.room.right, gap.right - space.x),
+    };
+  }
+
+  /** Places what did not fit, once the line is done. */
+  placeLater(): void {
+    for (const box of this.#later) putFloat(box, this.run, this.space);
+  }
+}
