@@ -12,6 +12,7 @@ import {
   preferredRatio,
   shrinkToFit,
   acrossRatio,
+  alongRatio,
   widthFor,
   yieldsToContent,
   type Frame,
@@ -47,10 +48,7 @@ export function specifiedHeight(box: Box, space: Space, frame: Frame, width: num
   const height = space.byContent ? null : heightFor(box, box.style.height, space.height, frame);
   if (height !== null) return height;
   const ratio = preferredRatio(box);
-  if (ratio === null) return null;
-  return box.style.boxSizing === 'border-box'
-    ? width / ratio
-    : (width - frameWidth(frame)) / ratio + frameHeight(frame);
+  return ratio === null ? null : alongRatio(box, width, ratio, frame);
 }
 
 /** What percentage heights inside refer to. @spec css2 §10.5 */
@@ -153,7 +151,7 @@ function widthByRatio(box: Box, frame: Frame, intrinsic: () => Intrinsic): numbe
 /** The least height of a box whose height follows from a ratio: that of its content, where it may not be cut. @spec css-sizing-4 §4.3 */
 export function leastByRatio(
   box: Box,
-  space: Pick<Space, 'height' | 'fixedHeight' | 'byContent'>,
+  space: Pick<Space, 'height' | 'fixedHeight'>,
   frame: Frame,
   natural: number,
 ): number {

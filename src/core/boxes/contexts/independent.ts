@@ -149,7 +149,7 @@ function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
 }
 
 /** Border-box height a box has by its content at a width, px. */
-export const heightByContent = (box: Box, fixedWidth: number, { width, height }: Space, layout: Layout): number =>
+const heightByContent = (box: Box, fixedWidth: number, { width, height }: Space, layout: Layout): number =>
   layout.place(box, { width, height, fixedWidth, byContent: true }).height;
 
 /**

@@ -16,9 +16,10 @@ import {
   type AxisName,
 } from '../used/alignment.js';
 import {
+  acrossRatio,
+  alongRatio,
   clampHeight,
   clampWidth,
-  frameHeight,
   frameWidth,
   heightFor,
   preferredRatio,
@@ -237,16 +238,13 @@ function absoluteSize(
   const ratio = preferredRatio(box);
   const intrinsic = () => layout.intrinsic(box);
   const extraX = frameWidth(frame);
-  const extraY = frameHeight(frame);
   const availableX = roomOf(x);
-  const toWidth = (h: number) => (style.boxSizing === 'border-box' ? h * ratio! : (h - extraY) * ratio! + extraX);
-  const toHeight = (w: number) => (style.boxSizing === 'border-box' ? w / ratio! : (w - extraX) / ratio! + extraY);
   const asked = widthFor(box, style.width, area.width, availableX, frame, intrinsic);
   const askedY = heightFor(box, style.height, area.height, frame);
   let width = asked;
   if (width === null && style.width === 'auto') {
     const tall = askedY ?? (stretchX === null ? stretchY : null);
-    if (ratio !== null && tall !== null) width = toWidth(tall);
+    if (ratio !== null && tall !== null) width = acrossRatio(box, tall, ratio, frame);
     else width = stretchX;
   }
   if (width === null && !crossed) {
@@ -261,7 +259,7 @@ function absoluteSize(
   let height = askedY;
   if (height === null && style.height === 'auto') {
     if (ratio !== null && width !== null && (stretchY === null || asked !== null || stretchX !== null))
-      height = Math.max(toHeight(width), yieldsToContent(box, style.minHeight) ? natural() : 0);
+      height = Math.max(alongRatio(box, width, ratio, frame), yieldsToContent(box, style.minHeight) ? natural() : 0);
     else height = stretchY;
   }
   return { width, height: height === null ? null : clampHeight(box, height, area.height, frame, natural) };

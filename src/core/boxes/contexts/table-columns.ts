@@ -1,4 +1,4 @@
-import { hasPercent, isLengthPercentage } from '../../css/index.js';
+import { hasPercent, isLengthPercentage, type LengthPercentage } from '../../css/index.js';
 import { isCaption, type Box } from '../box.js';
 import type { Intrinsic, Layout } from '../layout.js';
 import { usedBorder, usedPadding } from '../used/edges.js';
@@ -46,8 +46,23 @@ function cellSizes(cell: Cell, layout: Layout): Intrinsic {
   return { min, max: Math.max(min, Math.min(high, asked ?? intrinsic.max + extra)) };
 }
 
-/** Column widths the cells ask for. @spec css-tables-3 §3.8 */
-export function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: number, layout: Layout): Columns {
+/** Column widths the cells of a table ask for. @spec css-tables-3 §3.8 */
+export const columnsOf = (table: Box, layout: Layout): Columns =>
+  layout.recall(
+    table,
+    'columns',
+    () => measureColumns(tableGrid(table), hasFixedLayout(table), spacingOf(table).x, layout),
+    (found) => found,
+  );
+
+/** The length or percentage a cell asks for, and whether it fixes its column: others widen it only as far as they must. */
+function requestOf(cell: Cell): { readonly width: LengthPercentage | null; readonly fixes: boolean } {
+  const asked = widthOfCell(cell);
+  const width = isLengthPercentage(asked) ? asked : null;
+  return { width, fixes: width?.percent === 0 };
+}
+
+function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: number, layout: Layout): Columns {
   const zeros = () => new Array<number>(grid.columns).fill(0);
   const nothing = () => new Array<number | null>(grid.columns).fill(null);
   const columns: Columns = { min: zeros(), max: zeros(), fixed: nothing(), percent: nothing(), edges: zeros() };
@@ -62,14 +77,11 @@ export function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: n
     const i = cell.column;
     const size = cellSizes(cell, layout);
     columns.min[i] = Math.max(columns.min[i]!, size.min);
-    const width = widthOfCell(cell);
     const known = columns.fixed[i]!;
-    const asks = typeof width !== 'string' && isLengthPercentage(width);
-    // Where a cell fixes the width of a column, others widen it only as far as they must.
-    const fixes = asks && width.percent === 0;
+    const { width, fixes } = requestOf(cell);
     if (fixes && known === null) columns.max[i] = Math.max(size.max, columns.min[i]!);
     else columns.max[i] = Math.max(columns.max[i]!, known !== null && !fixes ? size.min : size.max);
-    if (!asks) {
+    if (!width) {
       if (known !== null && !fixedLayout) columns.fixed[i] = columns.max[i]!;
       continue;
     }
@@ -103,8 +115,8 @@ const outerWidthOf = ({ box }: Cell, width: number): number =>
 
 /** Under fixed layout a spanning cell of the first row gives each of its columns an equal part. */
 function shareFixed(cell: Cell, columns: Columns, spacing: number): void {
-  const width = widthOfCell(cell);
-  if (typeof width === 'string' || !isLengthPercentage(width)) return;
+  const { width } = requestOf(cell);
+  if (!width) return;
   const n = cell.columnSpan;
   for (let i = cell.column; i < cell.column + n; i++) {
     if (columns.fixed[i] !== null || columns.percent[i] !== null) continue;
@@ -122,10 +134,8 @@ function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): 
   const to = Math.min(from + cell.columnSpan, columns.min.length);
   const size = cellSizes(cell, layout);
   const gaps = spacing * (to - from - 1);
-  const width = widthOfCell(cell);
-  const asks = typeof width !== 'string' && isLengthPercentage(width);
-  const fixes = asks && width.percent === 0;
-  if (asks && width.percent > 0) spreadPercent(width.percent, columns, from, to);
+  const { width, fixes } = requestOf(cell);
+  if (width && width.percent > 0) spreadPercent(width.percent, columns, from, to);
   for (const key of ['min', 'max'] as const) {
     const list = columns[key].slice(from, to);
     const target = size[key] - gaps;
@@ -172,7 +182,7 @@ const asksPercent = ({ style: { width } }: Box): boolean =>
 export function tableIntrinsic(box: Box, layout: Layout, scaled = scalesByPercent(box)): Intrinsic {
   const grid = tableGrid(box);
   const spacing = spacingOf(box).x;
-  const columns = measureColumns(grid, hasFixedLayout(box), spacing, layout);
+  const columns = columnsOf(box, layout);
   const gaps = grid.columns > 0 ? spacing * (grid.columns + 1) : 0;
   // Captions stand outside the borders of the table.
   const around = frameWidth({ border: usedBorder(box), padding: usedPadding(box, 0) });

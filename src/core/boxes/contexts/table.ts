@@ -5,7 +5,7 @@ import type { Layout, Space } from '../layout.js';
 import { clampHeight, frameHeight, frameWidth, heightFor, type Frame } from '../used/sizes.js';
 import { hasFixedLayout, tableGrid, type Cell, type TableGrid } from './table-grid.js';
 import { shareOut } from './table-spare.js';
-import { spacingOf, measureColumns, sum, columnWidths } from './table-columns.js';
+import { spacingOf, columnsOf, sum, columnWidths } from './table-columns.js';
 import { assemble } from './table-assemble.js';
 import { type RowLayout, tableHeight, offsets, cellWidth } from './table-rows.js';
 
@@ -18,7 +18,7 @@ export function layoutTable(job: Job): Fragment {
   const grid = tableGrid(box);
   const spacing = grid.columns > 0 ? spacingOf(box) : { x: 0, y: 0 };
   const fixedLayout = hasFixedLayout(box);
-  const columns = measureColumns(grid, fixedLayout, spacing.x, layout);
+  const columns = columnsOf(box, layout);
   const gaps = grid.columns > 0 ? spacing.x * (grid.columns + 1) : 0;
   const kept = fixedLayout ? columns.fixed.map((w) => w ?? 0) : columns.min;
   const least = sum(kept) + gaps + frameWidth(frame);

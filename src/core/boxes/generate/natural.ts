@@ -1,4 +1,5 @@
 import type { Span } from '../../base/index.js';
+import { ABSOLUTE_UNITS } from '../../css/index.js';
 import type { ElementNode, MarkupView } from '../../html/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { NaturalSize } from '../box.js';
@@ -28,16 +29,7 @@ export function svgSize(
   };
 }
 
-const UNITS: Readonly<Record<string, number>> = {
-  px: 1,
-  pt: 4 / 3,
-  pc: 16,
-  in: 96,
-  cm: 96 / 2.54,
-  mm: 9.6 / 2.54,
-  em: 16,
-  ex: 8,
-};
+const UNITS: Readonly<Record<string, number>> = { ...ABSOLUTE_UNITS, em: 16, ex: 8 };
 
 /**
  * Natural sizes of images by the reference to them, px; null where the file could not be read.

@@ -89,12 +89,16 @@ function transferred(box: Box, frame: Frame): { readonly min: number; readonly m
 export const acrossRatio = (box: Box, height: number, ratio: number, frame: Frame): number =>
   box.style.boxSizing === 'border-box' ? height * ratio : (height - frameHeight(frame)) * ratio + frameWidth(frame);
 
+/** Border-box height that goes with a border-box width. @spec css-sizing-4 §4.2 */
+export const alongRatio = (box: Box, width: number, ratio: number, frame: Frame): number =>
+  box.style.boxSizing === 'border-box' ? width / ratio : (width - frameWidth(frame)) / ratio + frameHeight(frame);
+
 /** Whether a size that follows from a ratio gives way to the content. @spec css-sizing-4 §4.3 */
 export const yieldsToContent = ({ style }: Box, limit: Sizing): boolean =>
   limit === 'auto' && [style.overflowX, style.overflowY].every((v) => v === 'visible' || v === 'clip');
 
 /** Block sizes by content are all the same: that of the content. @spec css-sizing-3 §3.2 */
-export const isByContent = (value: Sizing | 'content'): boolean =>
+export const isByContent = (value: Sizing): boolean =>
   value === 'min-content' || value === 'max-content' || value === 'fit-content';
 
 /**

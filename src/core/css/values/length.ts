@@ -30,7 +30,8 @@ export function resolveLength(value: LengthPercentage, basis: number): number {
 
 export const hasPercent = (value: LengthPercentage): boolean => value.percent !== 0 || value.curve !== null;
 
-const ABSOLUTE: Readonly<Record<string, number>> = {
+/** Absolute units in px. @spec css-values-4 §6.2 */
+export const ABSOLUTE_UNITS: Readonly<Record<string, number>> = {
   px: 1,
   cm: 96 / 2.54,
   mm: 96 / 25.4,
@@ -78,11 +79,11 @@ const RELATIVE: Readonly<Record<string, Relative>> = {
   cqmax: (c) => Math.max(c.containerWidth, c.containerHeight) / 100,
 };
 
-const isLengthUnit = (unit: string): boolean => unit in ABSOLUTE || unit in RELATIVE;
+const isLengthUnit = (unit: string): boolean => unit in ABSOLUTE_UNITS || unit in RELATIVE;
 
 /** A dimension in px. @spec css-values-4 §6 */
 function toPx(value: number, unit: string, context: ComputeContext): number {
-  const absolute = ABSOLUTE[unit];
+  const absolute = ABSOLUTE_UNITS[unit];
   return absolute !== undefined ? value * absolute : value * RELATIVE[unit]!(context);
 }
 
@@ -164,7 +165,7 @@ export function readLength(
   if (item.type === 'dimension') {
     const { value, unit } = item;
     if (!isLengthUnit(unit) || (!negative && value < 0)) return null;
-    const absolute = ABSOLUTE[unit];
+    const absolute = ABSOLUTE_UNITS[unit];
     if (absolute !== undefined) {
       const fixed = px(value * absolute);
       return () => fixed;

@@ -1,17 +1,7 @@
 import type { Rect } from '../../base/index.js';
+import { ABSOLUTE_UNITS } from '../../css/index.js';
 import type { ElementNode } from '../../html/index.js';
 import { IDENTITY, multiply, type Matrix } from '../../paint/index.js';
-
-/** Units of SVG lengths in px. @spec css-values-4 §6.2 */
-const UNITS: Readonly<Record<string, number>> = {
-  px: 1,
-  pt: 4 / 3,
-  pc: 16,
-  in: 96,
-  cm: 96 / 2.54,
-  mm: 96 / 25.4,
-  q: 96 / 101.6,
-};
 
 /** Reads a length attribute; null where there is none. @param basis of percentages, px */
 export function lengthOf(text: string | undefined, basis: number, fontSize = 16): number | null {
@@ -22,7 +12,7 @@ export function lengthOf(text: string | undefined, basis: number, fontSize = 16)
   if (unit === '%') return (value * basis) / 100;
   if (unit === 'em' || unit === 'rem') return value * fontSize;
   if (unit === 'ex') return (value * fontSize) / 2;
-  return value * (unit === '' ? 1 : (UNITS[unit] ?? 1));
+  return value * (unit === '' ? 1 : (ABSOLUTE_UNITS[unit] ?? 1));
 }
 
 export const numbersIn = (text: string): number[] =>
