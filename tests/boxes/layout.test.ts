@@ -3,6 +3,7 @@ import { pageOf, type LayoutCase } from '../support/layout-case.js';
 import { cases as alignment } from './cases/alignment.js';
 import { cases as block } from './cases/block.js';
 import { cases as clampedLines } from './cases/clamped-lines.js';
+import { cases as columns } from './cases/columns.js';
 import { cases as content } from './cases/content.js';
 import { cases as controls } from './cases/controls.js';
 import { cases as culled } from './cases/culled.js';
@@ -55,6 +56,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'hanging spaces': hangingSpaces,
   'baselines of inline blocks': lineBaselines,
   'missing pictures': missingPictures,
+  columns,
   'clamped lines': clampedLines,
   ratios,
   'tables, room shared out': tablesShared,

@@ -50,6 +50,8 @@ export interface Fragment {
   readonly baseline: number | null;
   readonly lastBaseline: number | null;
   readonly outOfFlow: readonly OutOfFlow[];
+  /** Of block containers with lines: where each ends, from the top of the border box. */
+  readonly lineEnds: readonly number[];
   /** Of absolute and fixed boxes: their containing block, from the border box; null for boxes in flow. */
   readonly containing: Rect | null;
   /** Of text fragments: what is shown. */
@@ -72,6 +74,7 @@ export function makeFragment(part: Pick<Fragment, 'box' | 'width' | 'height'> & 
     baseline: part.baseline ?? null,
     lastBaseline: part.lastBaseline ?? null,
     outOfFlow: part.outOfFlow ?? NONE,
+    lineEnds: part.lineEnds ?? NONE,
     containing: part.containing ?? null,
     text: part.text ?? '',
   });

@@ -59,6 +59,7 @@ export function finish(job: Omit<Job, 'space'>, height: number, content: Content
     baseline: lift(content.baseline),
     lastBaseline: lift(content.lastBaseline),
     outOfFlow,
+    ...(content.lineEnds && { lineEnds: content.lineEnds.map((end) => end + dy) }),
   });
 }
 
@@ -96,9 +97,18 @@ function inlineContent(box: Box, width: number, basis: number, flow: Flow, absor
   return result.endsInBlock ? { ...content, height: run.cursor, end: run.strut } : content;
 }
 
-function blockContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
+/** @param children those of the box to be stacked */
+export function blockContent(
+  box: Box,
+  width: number,
+  basis: number,
+  flow: Flow,
+  absorbs: boolean,
+  layout: Layout,
+  children: readonly Box[] = box.children,
+): Content {
   const run = new BlockRun(width, basis, flow, absorbs || trims(box, 'start'), layout, box);
-  for (const child of box.children) run.child(child);
+  for (const child of children) run.child(child);
   const trimming = trims(box, 'end');
   return {
     children: trimming ? withoutEndMargins(run.children, run.cursor, width) : run.children,

@@ -11,6 +11,7 @@ export function containerFragment(
     readonly baseline: number | null;
     readonly lastBaseline: number | null;
     readonly outOfFlow: readonly OutOfFlow[];
+    readonly lineEnds?: readonly number[];
   },
 ): Fragment {
   const { border, padding } = frame;

@@ -9,6 +9,8 @@ import { Floats } from './floats.js';
 import { lineHeightOf } from './inline/extents.js';
 import { strutSize } from './margins.js';
 import { dependsOnHeight, leastByRatio, specifiedHeight, percentBasis, filledHeight } from './flow-sizes.js';
+import { layoutColumns } from './columns/container.js';
+import { isMulticol } from './columns/count.js';
 import { type Content, finish, layoutContent } from './block-run.js';
 
 /**
@@ -20,7 +22,9 @@ export function layoutFlowRoot(job: Job): Fragment {
   const contentWidth = Math.max(0, width - frameWidth(frame));
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
   const basis = percentBasis(box, specified, frame, space, margin, layout);
-  const { content, floatsBottom } = rootContent(box, contentWidth, basis, layout);
+  const { content, floatsBottom } = isMulticol(box)
+    ? columnContent(job, contentWidth, basis, specified)
+    : rootContent(box, contentWidth, basis, layout);
   const contained = containedHeight(box, layout);
   const natural =
     contained ??
@@ -55,6 +59,12 @@ function clamped(box: Box, { lineEnds, height }: Content, { limits }: Layout): n
   if (height > 0)
     limits.add('unsupported', 'line-clamp', 'lines of blocks inside are all shown', box.element?.startTag ?? null);
   return null;
+}
+
+/** Content in columns, which may be no higher than the container. */
+function columnContent({ box, frame, space, layout }: Job, width: number, basis: number, specified: number | null) {
+  const most = clampHeight(box, specified ?? Infinity, space.height, frame) - frameHeight(frame);
+  return { content: layoutColumns(box, { width, basis, height: Math.max(0, most) }, layout), floatsBottom: 0 };
 }
 
 interface RootContent {

@@ -20,6 +20,7 @@ import { flexIntrinsic } from './flex.js';
 import { floatSide } from './flow-floats.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
 import { inlineIntrinsic } from './inline/intrinsic.js';
+import { columnsIntrinsic, isMulticol } from './columns/count.js';
 import { tableIntrinsic } from './table-columns.js';
 
 /** Content-box min-content and max-content widths. @spec css-sizing-3 §5.1 */
@@ -40,8 +41,10 @@ export function intrinsicWidths(box: Box, layout: Layout): Intrinsic {
       return gridIntrinsic(box, layout);
     case 'table':
       return tableIntrinsic(box, layout);
-    default:
-      return hasInlineContent(box) ? inlineIntrinsic(box, layout) : blockIntrinsic(box, layout);
+    default: {
+      const content = hasInlineContent(box) ? inlineIntrinsic(box, layout) : blockIntrinsic(box, layout);
+      return isMulticol(box) ? columnsIntrinsic(box, content) : content;
+    }
   }
 }
 

@@ -129,6 +129,18 @@ const overflow = () =>
   making(keyword(OVERFLOWS, { turns: 'overflow-{axis}' }, { overlay: 'auto' }), {
     formatting: (value) => (value === 'visible' || value === 'clip' ? null : `overflow: ${value}`),
   });
+const BREAKS = [
+  'auto',
+  'avoid',
+  'avoid-page',
+  'page',
+  'left',
+  'right',
+  'recto',
+  'verso',
+  'avoid-column',
+  'column',
+] as const;
 const OVERFLOWS = ['visible', 'hidden', 'clip', 'scroll', 'auto'] as const;
 
 export interface AspectRatio {
@@ -240,6 +252,10 @@ export const BOX = {
     formatting: (value) => (value === 'auto' ? null : 'column-width'),
   }),
   columnSpan: keyword(['none', 'all']),
+  columnFill: keyword(['balance', 'auto']),
+  breakBefore: keyword(BREAKS),
+  breakAfter: keyword(BREAKS),
+  breakInside: keyword(['auto', 'avoid', 'avoid-column', 'avoid-page']),
   verticalAlign: row<LengthPercentage | VerticalAlign>(
     'baseline',
     single<LengthPercentage | VerticalAlign>((item) =>

@@ -260,9 +260,13 @@ export const ALIASES: Readonly<Record<string, string>> = {
   mask: 'mask-image',
   '-webkit-text-decoration': 'text-decoration',
   'font-width': 'font-stretch',
+  'page-break-inside': 'break-inside',
+  'page-break-before': 'break-before',
+  'page-break-after': 'break-after',
+  '-webkit-column-break-inside': 'break-inside',
   ...OLD_LOGICAL,
   ...Object.fromEntries(
-    'align-content align-items align-self animation animation-delay animation-direction animation-duration animation-fill-mode animation-iteration-count animation-name animation-play-state animation-timing-function appearance backface-visibility background-clip background-origin background-size border-radius box-sizing clip-path column-count column-width columns filter flex flex-basis flex-direction flex-flow flex-grow flex-shrink flex-wrap justify-content order perspective perspective-origin transform transform-origin transform-style transition transition-delay transition-duration transition-property transition-timing-function user-select column-gap'
+    'align-content align-items align-self animation animation-delay animation-direction animation-duration animation-fill-mode animation-iteration-count animation-name animation-play-state animation-timing-function appearance backface-visibility background-clip background-origin background-size border-radius box-sizing clip-path column-count column-width columns filter flex flex-basis flex-direction flex-flow flex-grow flex-shrink flex-wrap justify-content order perspective perspective-origin transform transform-origin transform-style transition transition-delay transition-duration transition-property transition-timing-function user-select column-gap column-span column-fill'
       .split(' ')
       .map((name) => [`-webkit-${name}`, name]),
   ),
