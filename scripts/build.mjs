@@ -26,8 +26,8 @@ const common = {
   outdir: 'dist',
   logLevel: 'warning',
   legalComments: 'none',
-  // It loads a native module beside it.
-  external: ['@resvg/resvg-js'],
+  // They load native code or modules beside them.
+  external: ['@resvg/resvg-js', 'harfbuzzjs'],
 };
 // Some packages still use require() and __filename; in a module they have to be made first.
 const banner = {

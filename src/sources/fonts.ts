@@ -9,18 +9,21 @@ import { SourceError } from './errors.js';
 export async function openFontFiles(paths: readonly string[]): Promise<WebFace[]> {
   if (paths.length === 0) return [];
   const { create } = await import('fontkit');
-  return paths.map((path) => {
+  const open = async (path: string): Promise<WebFace> => {
     if (!existsSync(path)) throw new SourceError(`the font ${path} does not exist`, 'Check the path given to --font.');
     try {
-      const made = create(readFileSync(path));
-      return installedFace('fonts' in made ? (made as FontCollection).fonts[0]! : (made as Font));
+      const bytes = readFileSync(path);
+      const made = create(bytes);
+      const font = 'fonts' in made ? (made as FontCollection).fonts[0]! : (made as Font);
+      return installedFace(font, await opened(font, bytes));
     } catch {
       throw new SourceError(`${path} is not a font that can be read`, 'Name a .woff2, .woff, .ttf or .otf file.');
     }
-  });
+  };
+  return Promise.all(paths.map(open));
 }
 
-function installedFace(font: Font): WebFace {
+function installedFace(font: Font, made: OpenFont): WebFace {
   const { 'OS/2': os2, name } = font as unknown as Tables;
   const weight = font.variationAxes['wght'];
   const heavy = os2?.usWeightClass ?? 400;
@@ -32,21 +35,27 @@ function installedFace(font: Font): WebFace {
     ascentOverride: null,
     descentOverride: null,
     lineGapOverride: null,
-    font: wrap(font),
+    font: made,
   };
 }
 
-/** Loads what reads font files; it takes long, so only pages that bring fonts pay for it. */
-export async function fontOpener(): Promise<(bytes: Uint8Array) => OpenFont | null> {
+/** Opens a font file; null where it is none. What reads fonts takes long to load: only pages that bring some pay for it. */
+export async function openFont(bytes: Uint8Array): Promise<OpenFont | null> {
   const { create } = await import('fontkit');
-  return (bytes) => {
-    try {
-      const made = create(Buffer.from(bytes));
-      return wrap('fonts' in made ? (made as FontCollection).fonts[0]! : (made as Font));
-    } catch {
-      return null;
-    }
-  };
+  try {
+    const made = create(Buffer.from(bytes));
+    return await opened('fonts' in made ? (made as FontCollection).fonts[0]! : (made as Font), bytes);
+  } catch {
+    return null;
+  }
+}
+
+async function opened(font: Font, bytes: Uint8Array): Promise<OpenFont> {
+  const plain = wrap(font);
+  const axes = font.variationAxes;
+  if (Object.keys(axes).length === 0) return plain;
+  const { variableFont } = await import('./variable-fonts.js');
+  return (await variableFont(bytes, plain, axes)) ?? plain;
 }
 
 interface Tables {

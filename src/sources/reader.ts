@@ -2,10 +2,9 @@ import { existsSync, readFileSync, realpathSync, statSync } from 'node:fs';
 import { isAbsolute, join, relative, sep } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import dataUrl from 'data-urls';
-import type { OpenFont } from '../core/boxes/index.js';
 import type { Reader } from '../core/index.js';
 import { decodeText, looksBinary } from './decode.js';
-import { fontOpener, openFontFiles } from './fonts.js';
+import { openFont, openFontFiles } from './fonts.js';
 import { imageSizeOf } from './image-size.js';
 
 /** Larger files are not read: nothing a menu needs is of that size. */
@@ -21,7 +20,6 @@ export interface Site {
 
 /** Reads what a page from disk refers to: files below the root and data: addresses, never the network. */
 export function fileReader(site: Site): Reader {
-  let open: ((bytes: Uint8Array) => OpenFont | null) | null = null;
   return {
     sheet: (url) => readText(url, site, 'data sheet'),
     script: (url) => readText(url, site, 'data script'),
@@ -31,9 +29,7 @@ export function fileReader(site: Site): Reader {
     },
     font: async (url) => {
       const bytes = readBytes(url, site);
-      if (!bytes) return null;
-      open ??= await fontOpener();
-      return open(bytes);
+      return bytes && openFont(bytes);
     },
     installedFonts: () => openFontFiles(site.fonts),
     fullBreaks: async () => (await import('../core/boxes/text/full-breaks.js')).fullBreaks,

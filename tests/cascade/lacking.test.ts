@@ -16,6 +16,11 @@ describe('what browsers act on and the engine leaves out is said', () => {
     ['p{hyphens:auto}', 'hyphens: auto', 'words are not hyphenated by dictionary'],
     ['p{margin-trim:inline}', 'margin-trim: inline', 'margins are trimmed in the block direction only'],
     ['p{font-size-adjust:from-font}', 'font-size-adjust: from-font', 'the font keeps its own size'],
+    [
+      'p{font-variation-settings:"wght" 650}',
+      'font-variation-settings: "wght" 650',
+      'text keeps the width it has by its weight and size',
+    ],
     ['@media (min-width:1px){p{zoom:2}}', 'zoom: 2', 'boxes are laid out as if not zoomed'],
   ])('%s', (css, subject, consequence) => {
     expect(unsupported(css)).toEqual([{ subject, consequence, line: '1' }]);
@@ -24,6 +29,7 @@ describe('what browsers act on and the engine leaves out is said', () => {
   test.each([
     'p{columns:2}',
     'p{zoom:1}',
+    'p{font-variation-settings:"FILL" 1}',
     'p{zoom:inherit}',
     'p{hyphens:manual}',
     'p{font-size-adjust:.5}',

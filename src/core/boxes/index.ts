@@ -26,6 +26,7 @@ export {
   shortBreaks,
   type LineBreaks,
   type Missing,
+  type FontAxes,
   type OpenFont,
   type TextMetrics,
   type WebFace,

@@ -30,6 +30,11 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
     harmless: /^(none|(ex-height |ch-width )?[\d.]+)$/,
     consequence: 'the font keeps its own size',
   },
+  'font-variation-settings': {
+    harmless: /^(?!.*\b(wght|wdth|opsz|slnt)\b)/,
+    consequence: 'text keeps the width it has by its weight and size',
+  },
+  'font-optical-sizing': { harmless: /^auto$/, consequence: 'letters are drawn for the size of their text' },
   'hanging-punctuation': { harmless: /^none$/, consequence: 'punctuation takes its room' },
   hyphens: { harmless: /^(none|manual)$/, consequence: 'words are not hyphenated by dictionary' },
   'text-autospace': { harmless: /^(normal|no-autospace)$/, consequence: 'no space is added between scripts' },

@@ -38,7 +38,7 @@ function webFace(face: FontFace, font: OpenFont): WebFace {
   };
   return {
     family: face.family,
-    weights: weightRange(face.weight),
+    weights: weightsOf(face, font),
     italic: /italic|oblique/i.test(face.style),
     sizeAdjust: percent('size-adjust') ?? 1,
     ascentOverride: percent('ascent-override'),
@@ -48,11 +48,17 @@ function webFace(face: FontFace, font: OpenFont): WebFace {
   };
 }
 
+/** A rule that says nothing of weights takes those its file varies over. @spec css-fonts-4 §4.4 (auto) */
+function weightsOf({ weight }: FontFace, { axes }: OpenFont): readonly [number, number] {
+  const own = axes?.['wght'];
+  return weight === 'auto' && own ? [own.min, own.max] : weightRange(weight);
+}
+
 function weightRange(text: string): readonly [number, number] {
   const numbers = text
     .toLowerCase()
     .split(/\s+/)
-    .map((word) => (word === 'normal' ? 400 : word === 'bold' ? 700 : Number(word)))
+    .map((word) => (word === 'normal' || word === 'auto' ? 400 : word === 'bold' ? 700 : Number(word)))
     .filter((n) => Number.isFinite(n) && n > 0);
   const [low = 400, high = low] = numbers;
   return [Math.min(low, high), Math.max(low, high)];

@@ -357,7 +357,7 @@ function fontFace(node: AtRule, span: Span, work: Work): void {
   work.out.fontFaces.push({
     family,
     sources,
-    weight: given.get('font-weight') ?? 'normal',
+    weight: given.get('font-weight') ?? 'auto',
     style: given.get('font-style') ?? 'normal',
     overrides: Object.fromEntries(
       [...given].filter(([name]) => /^(size-adjust|(ascent|descent|line-gap)-override)$/.test(name)),

@@ -25,7 +25,7 @@ export function drawRun(run: TextRun, outlines: Outlines, definitions: Definitio
   const { face, size, baseline, colour, kerning = true } = run;
   const glyphs: Shape[] = [];
   let x = run.x;
-  for (const part of face.runs(run.text)) {
+  for (const part of face.runs(run.text, size)) {
     glyphs.push(...drawPart(part, x, baseline, size, kerning, outlines, definitions));
     x += face.width(part.text, size, kerning);
   }

@@ -27,8 +27,8 @@ export interface Face {
   /** Average and greatest width of a glyph, px: text controls are sized by them. */
   average(size: number): number;
   widest(size: number): number;
-  /** The font files a text is drawn with, run by run. */
-  runs(text: string): readonly FontRun[];
+  /** The font files a text is drawn with at a size in px, run by run. */
+  runs(text: string, size: number): readonly FontRun[];
   /** How far the fonts that stand in for missing glyphs reach where a text needs them, px; null where it needs none. */
   reach(text: string, size: number): { readonly above: number; readonly below: number } | null;
   /** Whether the face really is the one the page asks for; otherwise it stands in for it. */

@@ -1,6 +1,15 @@
 import type { FontFamily } from '../../css/index.js';
 import { scaledEm, split, type Face, type FontRun, type TextMetrics } from './metrics.js';
 
+/** The values an axis of a variable font may take. */
+interface AxisRange {
+  readonly min: number;
+  readonly max: number;
+}
+
+/** By tag. */
+export type FontAxes = Readonly<Partial<Record<string, AxisRange>>>;
+
 /** What layout needs of an opened font file; lengths in font units. */
 export interface OpenFont {
   readonly unitsPerEm: number;
@@ -12,6 +21,9 @@ export interface OpenFont {
   /** Average and greatest width of a glyph. */
   readonly average: number;
   readonly widest: number;
+  /** Axes along which its glyphs vary, by tag, and the same font at values of them. @spec css-fonts-4 §7.12 */
+  readonly axes?: FontAxes;
+  at?(settings: Readonly<Record<string, number>>): OpenFont;
   has(codePoint: number): boolean;
   /** Advance of a run shaped as a whole. */
   advance(text: string, kerning: boolean): number;
@@ -30,7 +42,7 @@ export interface Glyph {
 /** One face a page declares, with its file opened. */
 export interface WebFace {
   readonly family: string;
-  /** Lightest and heaviest weight it serves. */
+  /** Lightest and heaviest weight it serves: what the rule says, or the file. */
   readonly weights: readonly [number, number];
   readonly italic: boolean;
   /** Factors and overrides of the rule; null where it has none. @spec css-fonts-5 §4.9, css-fonts-4 §11.2 */
@@ -73,7 +85,8 @@ export function webMetrics(faces: readonly WebFace[], base: TextMetrics): TextMe
     const own = at < 0 ? undefined : byFamily.get(families[at]!.name.toLowerCase());
     if (!own) return base.face(families, weight, italic);
     const rest = families.slice(at + 1);
-    return new WebFontFace(bestCut(own, weight, italic), webMetrics(faces, base).face(rest, weight, italic));
+    const cut = bestCut(own, weight, italic);
+    return new WebFontFace(cut, weight, webMetrics(faces, base).face(rest, weight, italic));
   }
 }
 
@@ -104,36 +117,40 @@ class WebFontFace implements Face {
   readonly exact = true;
   readonly #lead: WebFace;
   readonly #widths = new Map<string, number>();
+  /** Glyphs differ by size. */
+  readonly #sized: boolean;
   /** What of a text no face of the family has. */
   readonly #lacking = new Map<string, string>();
 
   constructor(
     readonly faces: readonly WebFace[],
+    private readonly weight: number,
     readonly fallback: Face,
   ) {
+    this.#sized = faces.some(({ font }) => font.axes?.['opsz']);
     this.#lead = faces.find((f) => f.font.has(SPACE)) ?? faces[0]!;
     this.name = this.#lead.family;
   }
 
   width(text: string, size: number, kerning: boolean): number {
-    const key = kerning ? text : `\0${text}`;
+    const key = `${this.#sized ? size : ''}${kerning ? ' ' : '\0'}${text}`;
     let em = this.#widths.get(key);
     if (em === undefined) {
       if (this.#widths.size > 20_000) this.#widths.clear();
-      em = this.#measure(text, kerning);
+      em = this.#measure(text, size, kerning);
       this.#widths.set(key, em);
     }
     return em * scaledEm(size, this.#lead.font.unitsPerEm);
   }
 
   /** Width in em: runs of one font are shaped together, what no font of the family has is set in the next family. */
-  #measure(text: string, kerning: boolean): number {
+  #measure(text: string, size: number, kerning: boolean): number {
     let em = 0;
     let run = '';
     let owner: WebFace | null = null;
     const flush = () => {
       if (run === '') return;
-      if (owner) em += (owner.font.advance(run, kerning) / owner.font.unitsPerEm) * owner.sizeAdjust;
+      if (owner) em += (this.#fontOf(owner, size).advance(run, kerning) / owner.font.unitsPerEm) * owner.sizeAdjust;
       else em += this.fallback.width(run, 64, kerning) / 64;
       run = '';
     };
@@ -148,14 +165,27 @@ class WebFontFace implements Face {
     return em;
   }
 
+  /** The file of a face, at the weight and the optical size a variable one is used with. @spec css-fonts-4 §5.2, §6.13 */
+  #fontOf({ font, weights: [low, high] }: WebFace, size: number): OpenFont {
+    if (!font.axes || !font.at) return font;
+    const { wght, opsz } = font.axes;
+    const held = (value: number, { min, max }: AxisRange) => Math.max(min, Math.min(max, value));
+    return font.at({
+      ...(wght && { wght: held(Math.max(low, Math.min(high, this.weight)), wght) }),
+      ...(opsz && { opsz: held(size, opsz) }),
+    });
+  }
+
   #share(units: number, override: number | null): number {
     return (override ?? units / this.#lead.font.unitsPerEm) * this.#lead.sizeAdjust;
   }
 
-  runs(text: string): readonly FontRun[] {
+  runs(text: string, size: number): readonly FontRun[] {
     const ownerOf = (c: string) => this.faces.find((f) => f.font.has(c.codePointAt(0)!)) ?? null;
     return split(text, ownerOf).flatMap(({ key, text: part }): readonly FontRun[] =>
-      key ? [{ text: part, font: key.font, name: key.family, scale: key.sizeAdjust }] : this.fallback.runs(part),
+      key
+        ? [{ text: part, font: this.#fontOf(key, size), name: key.family, scale: key.sizeAdjust }]
+        : this.fallback.runs(part, size),
     );
   }
 

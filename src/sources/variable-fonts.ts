@@ -1,0 +1,54 @@
+import type { Font as ShapedFont } from 'harfbuzzjs';
+import type { FontAxes, Glyph, OpenFont } from '../core/boxes/index.js';
+
+const WOFF2 = 0x774f4632;
+const COMPRESSED = 0x774f4646;
+
+/** Axes whose value follows from the style of a text. @spec css-fonts-4 §5.2, §7.12 */
+const FOLLOWED = ['wght', 'opsz'] as const;
+
+/**
+ * A font whose glyphs vary: it can be had at a weight and an optical size; at none its default is what it was. Null
+ * where the file does not vary in what a style asks for, or is packed another way than browsers' own.
+ */
+export async function variableFont(bytes: Uint8Array, plain: OpenFont, axes: FontAxes): Promise<OpenFont | null> {
+  const packing = new DataView(bytes.buffer, bytes.byteOffset).getUint32(0);
+  if (!FOLLOWED.some((axis) => axes[axis]) || packing === COMPRESSED) return null;
+  const unpacked = packing === WOFF2 ? await (await import('woff2-encoder/decompress')).default(bytes) : bytes;
+  const { Blob, Buffer, Face, Feature, Font, Variation, shape } = await import('harfbuzzjs');
+  const face = new Face(new Blob(unpacked), 0);
+  const unkerned = [new Feature('kern', 0)];
+  const set = (font: ShapedFont, text: string, kerning: boolean) => {
+    const buffer = new Buffer();
+    buffer.addText(text);
+    buffer.guessSegmentProperties();
+    shape(font, buffer, kerning ? [] : unkerned);
+    return buffer.getGlyphInfosAndPositions();
+  };
+  const known = new Map<string, OpenFont>();
+  const at = (settings: Readonly<Record<string, number>>): OpenFont => {
+    const key = JSON.stringify(settings);
+    let made = known.get(key);
+    if (!made) known.set(key, (made = instance(settings)));
+    return made;
+  };
+  const instance = (settings: Readonly<Record<string, number>>): OpenFont => {
+    const font = new Font(face);
+    font.setVariations(Object.entries(settings).map(([tag, value]) => new Variation(tag, value)));
+    return {
+      ...plain,
+      axes,
+      at,
+      advance: (text, kerning) => set(font, text, kerning).reduce((sum, { xAdvance = 0 }) => sum + xAdvance, 0),
+      outline: (text, kerning) => {
+        let x = 0;
+        return set(font, text, kerning).flatMap(({ codepoint, xAdvance = 0, xOffset = 0, yOffset = 0 }): Glyph[] => {
+          const glyph = { path: font.glyphToPath(codepoint), x: x + xOffset, y: yOffset };
+          x += xAdvance;
+          return glyph.path === '' ? [] : [glyph];
+        });
+      },
+    };
+  };
+  return at({});
+}

@@ -1,0 +1,53 @@
+import { copyFileSync, mkdtempSync, realpathSync, rmSync, writeFileSync } from 'node:fs';
+import { createRequire } from 'node:module';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { loadFile } from '../../src/sources/index.js';
+import { boxOf } from '../support/page.js';
+
+const folder = realpathSync(mkdtempSync(join(tmpdir(), 'rope-ladder-fonts-')));
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+const require = createRequire(import.meta.url);
+const copy = (name: string, as: string) =>
+  copyFileSync(
+    join(dirname(require.resolve(`${name.split('/', 2).join('/')}/package.json`)), name.split('/').slice(2).join('/')),
+    join(folder, as),
+  );
+copy('@fontsource-variable/inter/files/inter-latin-opsz-normal.woff2', 'varying.woff2');
+copy('@fontsource/tinos/files/tinos-latin-400-normal.woff', 'plain.woff');
+writeFileSync(join(folder, 'broken.woff2'), 'wOF2 but no font');
+
+const TEXT = 'Hamburgefonstiv abc Wave To AV';
+
+/** Width of the text in a style, px. */
+async function widthIn(face: string, style: string): Promise<number> {
+  const file = join(folder, 'page.html');
+  writeFileSync(
+    file,
+    `<!doctype html><style>@font-face{font-family:Quay;${face}}</style><span id=x style="white-space:nowrap;font:16px Quay, serif;${style}">${TEXT}</span>`,
+  );
+  const page = await loadFile(file);
+  return boxOf(page, '#x')![2]!;
+}
+
+/** Widths are Chromium's. */
+describe('fonts a page brings', () => {
+  test.each([
+    ['the weight the text asks for', 'src:url(varying.woff2);font-weight:100 900', '', 255.06],
+    ['bold', 'src:url(varying.woff2);font-weight:100 900', 'font-weight:700', 263.84],
+    ['light', 'src:url(varying.woff2);font-weight:100 900', 'font-weight:250', 248.23],
+    ['optical size by the size of the text', 'src:url(varying.woff2);font-weight:100 900', 'font-size:32px', 472.73],
+    ['small and heavy', 'src:url(varying.woff2);font-weight:100 900', 'font-size:11px;font-weight:600', 180.7],
+    ['a rule without weights takes those of the file', 'src:url(varying.woff2)', 'font-weight:700', 263.84],
+    ['a rule with one weight keeps to it', 'src:url(varying.woff2);font-weight:400', 'font-weight:700', 255.06],
+  ])('of a variable one: %s', async (_name, face, style, width) => {
+    expect(await widthIn(face, style)).toBeCloseTo(width, 1);
+  });
+
+  test('a plain one is what it is at any weight; a broken one is passed over', async () => {
+    const plain = await widthIn('src:url(plain.woff)', '');
+    expect(await widthIn('src:url(plain.woff);font-weight:100 900', 'font-weight:700')).toBe(plain);
+    expect(await widthIn('src:url(broken.woff2), url(plain.woff)', '')).toBe(plain);
+    expect(await widthIn('src:url(broken.woff2)', '')).toBeCloseTo(plain, 1);
+  });
+});
