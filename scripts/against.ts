@@ -1,6 +1,6 @@
 /**
  * Holds the engine against an installed Chromium: on given pages, or on random ones made from a seed.
- *   npm run against -- page.html …
+ *   npm run against -- page.html … [--root folder] [--at 375]
  *   npm run against -- --pages 500 --seed 1 [--show 3]
  */
 import { resolve } from 'node:path';
@@ -12,17 +12,29 @@ import { causes, compare, tell, type Comparison } from './against/compare.js';
 import { htmlOf, makePages, type Part } from './against/generate.js';
 import { shrink } from './against/shrink.js';
 
-const [width, height] = [1280, 800];
+const height = 800;
 /** Steps tried to make a page that differs smaller, and how long one page may take. */
 const STEPS = 600;
 const SLOW_MS = 2000;
 
+const { values, positionals } = parseArgs({
+  allowPositionals: true,
+  options: {
+    pages: { type: 'string' },
+    seed: { type: 'string', default: '1' },
+    show: { type: 'string', default: '3' },
+    root: { type: 'string' },
+    at: { type: 'string', default: '1280' },
+  },
+});
+const width = Number(values.at);
+
 type Tab = Awaited<ReturnType<Chromium['tab']>>;
 
-async function files(tab: Tab, names: readonly string[]): Promise<void> {
+async function files(tab: Tab, names: readonly string[], root: string | undefined): Promise<void> {
   for (const name of names) {
     const seen = await tab.read({ url: pathToFileURL(resolve(name)).href });
-    const page = await loadFile(name, { scripting: false, glyphs: 'boxes' });
+    const page = await loadFile(name, { scripting: false, glyphs: 'boxes', ...(root && { root }) });
     const compared = compare(page, seen, width, height);
     const { boxes, differences } = compared;
     console.log(`${name}: ${boxes - differences.length} of ${boxes} boxes agree`);
@@ -66,19 +78,11 @@ async function random(tab: Tab, count: number, seed: number, show: number): Prom
   }
 }
 
-const { values, positionals } = parseArgs({
-  allowPositionals: true,
-  options: {
-    pages: { type: 'string' },
-    seed: { type: 'string', default: '1' },
-    show: { type: 'string', default: '3' },
-  },
-});
 const browser = await Chromium.start();
 if (!browser) console.log('against: no Chromium is installed here, nothing compared');
 else {
   const tab = await browser.tab(width, height);
   if (values.pages) await random(tab, Number(values.pages), Number(values.seed), Number(values.show));
-  else await files(tab, positionals);
+  else await files(tab, positionals, values.root);
   await browser.close();
 }

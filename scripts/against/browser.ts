@@ -46,9 +46,9 @@ export class Chromium {
     );
   }
 
-  /** A tab of a given size in which pages can be read one after the other. */
+  /** A tab of a given size in which pages can be read one after the other, their scripts not run. */
   async tab(width: number, height: number): Promise<{ read(page: { html: string } | { url: string }): Promise<Seen> }> {
-    const page = await this.browser.newPage({ viewport: { width, height } });
+    const page = await this.browser.newPage({ viewport: { width, height }, javaScriptEnabled: false });
     return {
       async read(source) {
         if ('html' in source) await page.setContent(source.html);

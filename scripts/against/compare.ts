@@ -29,7 +29,10 @@ export function compare(page: Page, seen: Seen, width: number, height: number): 
     const got: Place = r ? [r.x, r.y, r.width, r.height] : null;
     if (!agree(wanted, got)) differences.push({ path: element.path, wanted, got });
   }
-  return { boxes, differences };
+  const { width: reach } = scene.scrollSize;
+  if (Math.abs(reach - seen.scrollWidth) > 1)
+    differences.push({ path: 'what can be scrolled to', wanted: [0, 0, seen.scrollWidth, 0], got: [0, 0, reach, 0] });
+  return { boxes: boxes + 1, differences };
 }
 
 /** Differences that do not merely follow from that of the parent. */

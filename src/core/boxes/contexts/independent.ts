@@ -27,6 +27,7 @@ import {
   type Frame,
 } from '../used/sizes.js';
 import type { Job } from './job.js';
+import { layoutFieldset, legendOf } from './fieldset.js';
 import { layoutFlex } from './flex.js';
 import { layoutFlowRoot } from './flow.js';
 import { blockWidth, frameOf, horizontalMargins, specifiedHeight } from './flow-sizes.js';
@@ -143,8 +144,10 @@ function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
       // It may be wider than asked: the margins that are left follow.
       return table.width === width ? table : makeFragment({ ...table, margin: marginsFor(box, table.width, space) });
     }
-    default:
-      return layoutFlowRoot(job);
+    default: {
+      const legend = legendOf(box);
+      return legend ? layoutFieldset(job, legend) : layoutFlowRoot(job);
+    }
   }
 }
 

@@ -84,7 +84,8 @@ function besideFloats(child: Box, width: number, { left, right }: { left: number
   if (!establishesFormattingContext(child)) return width;
   const margins = usedMargins(child, 0);
   const inner = width - margins.left - margins.right;
-  return Math.max(left, margins.left) + inner + Math.max(right, margins.right);
+  const edge = (floats: number, margin: number) => (floats > 0 ? Math.max(floats, margin) : margin);
+  return edge(left, margins.left) + inner + edge(right, margins.right);
 }
 
 /** Margin-box widths a box contributes to its container's intrinsic size. @spec css-sizing-3 §5.2 */

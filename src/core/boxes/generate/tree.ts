@@ -8,6 +8,7 @@ import { type TextMetrics } from '../text/index.js';
 import { generatedContent, markerText, Quotes } from './content.js';
 import { BULLETS } from './counter-styles.js';
 import { Counters } from './counters.js';
+import { partFieldset } from './fieldset.js';
 import { firstLetter } from './first-letter.js';
 import { markerPicture, NOTHING, outsidePicture, picture, pictureOf } from './pictures.js';
 import { text } from './text-boxes.js';
@@ -207,6 +208,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   else fill(box, element, building);
   if (element.tag !== 'summary') outsidePicture(box, style, building);
   if (box.inner === 'flow' && box.outer !== 'inline') firstLetter(box, element, building);
+  partFieldset(box, building);
   complete(box, building);
 }
 

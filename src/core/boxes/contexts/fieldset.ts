@@ -1,0 +1,81 @@
+import type { Box } from '../box.js';
+import { carriedFrom, type Fragment, type Placed } from '../fragment.js';
+import { isLegend } from '../generate/fieldset.js';
+import { relativeOffset } from '../used/relative.js';
+import { specifiedMargins } from '../used/edges.js';
+import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
+import { containerFragment } from './container-fragment.js';
+import { filledHeight, percentBasis, specifiedHeight } from './flow-sizes.js';
+import type { Job } from './job.js';
+
+/** The rendered legend of a fieldset; null without one. */
+export function legendOf(box: Box): Box | null {
+  const [legend, content] = box.children;
+  const parted = box.element?.tag === 'fieldset' && !box.pseudo && box.children.length === 2 && content?.anonymous;
+  return parted && legend && isLegend(legend) ? legend : null;
+}
+
+/** Lays out a fieldset: the legend lies over the upper border, which makes room for it. @spec html §15.3.13 */
+export function layoutFieldset(job: Job, legend: Box): Fragment {
+  const { box, width, frame, margin, space, layout } = job;
+  const content = box.children[1]!;
+  const inner = Math.max(0, width - frameWidth(frame));
+  const title = layout.place(legend, { width: inner, height: NaN, shrink: true });
+  const own = specifiedMargins(legend, inner);
+  const top = Math.max(frame.border.top, title.height + (own.bottom ?? 0));
+  const lowered = { ...frame, border: { ...frame.border, top } };
+  const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
+  const asked =
+    specified === null ? null : Math.max(0, clampHeight(box, specified, space.height, frame) - frameHeight(lowered));
+  const basis = percentBasis(box, specified, lowered, space, margin, layout);
+  const place = (fixedHeight?: number) =>
+    layout.place(content, {
+      width: inner,
+      height: asked ?? basis,
+      fixedWidth: inner,
+      ...(fixedHeight === undefined ? {} : { fixedHeight, definite: true }),
+    });
+  const natural = place();
+  const automatic = Math.max(
+    natural.height + frameHeight(lowered),
+    filledHeight(box, () => margin, space.height, layout),
+  );
+  const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, () => automatic);
+  const room = Math.max(0, height - frameHeight(lowered));
+  const body = room === natural.height ? natural : place(room);
+  const x = frame.border.left + frame.padding.left;
+  const y = top + frame.padding.top;
+  const offset = relativeOffset(legend, inner, basis);
+  const above = Math.max(0, (frame.border.top - title.height) / 2);
+  const beside = legendOffset(legend, inner - title.width, inner);
+  const children: Placed[] = [
+    { fragment: title, x: x + beside + offset.x, y: above + offset.y },
+    { fragment: body, x, y },
+  ];
+  const lift = (line: number | null) => (line === null ? null : line + y);
+  return containerFragment(
+    { ...job, frame: lowered },
+    {
+      height,
+      children,
+      baseline: lift(body.baseline),
+      lastBaseline: lift(body.lastBaseline),
+      outOfFlow: children.flatMap(carriedFrom),
+    },
+  );
+}
+
+/** Where a legend stands in the line over the content: by its margins, or as its text is aligned. */
+function legendOffset(legend: Box, spare: number, basis: number): number {
+  const { left, right } = specifiedMargins(legend, basis);
+  const free = Math.max(0, spare - (left ?? 0) - (right ?? 0));
+  if (left === null || right === null) return left === null ? (right === null ? free / 2 : free) : left;
+  const { textAlign, direction } = legend.style;
+  const backwards = (legend.parent ?? legend).style.direction === 'rtl';
+  const end = backwards ? left : left + free;
+  const start = backwards ? left + free : left;
+  if (/center$/.test(textAlign)) return left + free / 2;
+  if (/left$/.test(textAlign)) return left;
+  if (/right$/.test(textAlign)) return left + free;
+  return textAlign === 'end' ? (direction === 'rtl' ? left : end) : start;
+}
