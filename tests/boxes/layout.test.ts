@@ -7,6 +7,7 @@ import { cases as columns } from './cases/columns.js';
 import { cases as content } from './cases/content.js';
 import { cases as controls } from './cases/controls.js';
 import { cases as culled } from './cases/culled.js';
+import { cases as fieldsets } from './cases/fieldsets.js';
 import { cases as flex } from './cases/flex.js';
 import { cases as floats } from './cases/floats.js';
 import { cases as grid } from './cases/grid.js';
@@ -57,6 +58,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'baselines of inline blocks': lineBaselines,
   'missing pictures': missingPictures,
   columns,
+  fieldsets,
   'clamped lines': clampedLines,
   ratios,
   'tables, room shared out': tablesShared,

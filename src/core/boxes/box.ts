@@ -46,6 +46,8 @@ export interface Box {
   readonly natural: NaturalSize | null;
   /** A form control whose content is centred in the block direction. */
   readonly centred: boolean;
+  /** Rows a list box shows at once; zero for other boxes. */
+  readonly rows: number;
   /** Text of an outside list marker, which keeps an empty item one line high; empty without one. */
   readonly marker: string;
   /** Of tables whose borders collapse, and of their cells: the halves that take the place of their own borders, px. */

@@ -93,7 +93,7 @@ td, th { display: table-cell; vertical-align: inherit; padding: 1px }
 th { font-weight: bold; text-align: center }
 input, select, button, textarea { letter-spacing: initial; word-spacing: initial; line-height: initial;
   text-transform: initial; text-indent: initial; text-shadow: initial; text-align: initial; display: inline-block;
-  font: 400 13.3333px sans-serif; margin: 0 }
+  font: 400 calc(40px / 3) sans-serif; margin: 0 }
 input, textarea, select, button, meter, progress { appearance: auto }
 input, textarea, select { color: fieldtext; background-color: field; cursor: text }
 input { border: 2px inset light-dark(#767676, #858585); padding: 1px 2px; overflow: clip }
@@ -132,9 +132,16 @@ button:disabled, input:is([type=button i], [type=submit i], [type=reset i]):disa
 input:disabled, textarea:disabled { color: rgb(84, 84, 84); background-color: rgba(239, 239, 239, 0.3);
   border-color: rgba(118, 118, 118, 0.3) }
 select:disabled { opacity: 0.7; color: rgb(84, 84, 84); border-color: rgba(118, 118, 118, 0.3) }
-option { font-weight: normal; padding: 0 2px 1px; white-space: nowrap; align-items: center; min-inline-size: 24px;
+option { font-weight: normal; line-height: normal; padding: 0 2px 1px; white-space: nowrap; align-items: center; min-inline-size: 24px;
   min-block-size: max(24px, 1.2em) }
 optgroup { font-weight: bolder }
+select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) { overflow: hidden scroll;
+  white-space: nowrap; align-items: flex-start; background-color: field; border-radius: 2px;
+  vertical-align: text-bottom }
+select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option { align-items: normal;
+  min-inline-size: 0; min-block-size: 1.2em }
+select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) optgroup option {
+  padding-inline-start: 20px }
 progress { display: inline-block; height: 1em; width: 10em; vertical-align: -0.2em; box-sizing: border-box }
 meter { display: inline-block; height: 1em; width: 5em; vertical-align: -0.2em; box-sizing: border-box }
 hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto; overflow: hidden;

@@ -1,6 +1,6 @@
 import type { Job } from './job.js';
 import type { Box } from '../box.js';
-import type { Fragment } from '../fragment.js';
+import type { Fragment, Placed } from '../fragment.js';
 import type { Layout } from '../layout.js';
 import type { Moving } from '../memory.js';
 import { containedHeight } from '../used/containment.js';
@@ -29,7 +29,7 @@ export function layoutFlowRoot(job: Job): Fragment {
   const natural =
     contained ??
     Math.max(
-      clamped(box, content, layout) ?? content.height + strutSize(content.end),
+      rowsHeight(box, content, layout) ?? clamped(box, content, layout) ?? content.height + strutSize(content.end),
       floatsBottom,
       box.marker !== '' && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
       0,
@@ -47,6 +47,18 @@ export function layoutFlowRoot(job: Job): Fragment {
     );
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
   return finish(job, height, content, shift);
+}
+
+/** Height of a list box: its rows are as tall as the tallest; null for other boxes. */
+function rowsHeight({ rows, style }: Box, { children }: Content, layout: Layout): number | null {
+  if (rows === 0) return null;
+  const tallest = (list: readonly Placed[]): number =>
+    list.reduce((most, { fragment }) => {
+      const group = fragment.box.element?.tag === 'optgroup';
+      return Math.max(most, group ? tallest(fragment.children) : fragment.height);
+    }, 0);
+  const empty = Math.max(1.2 * style.fontSize, lineHeightOf(style, layout));
+  return rows * (children.length > 0 ? tallest(children) : empty);
 }
 
 /** Height of the lines a box is clamped to; null where it has no more. @spec css-overflow-4 §4.4 (-webkit-line-clamp) */

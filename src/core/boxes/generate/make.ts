@@ -46,6 +46,7 @@ export function make(building: Pick<Building, 'next'>, draft: Draft): Box {
     text: draft.text ?? '',
     natural: isVertical(frame) ? naturalTurned(natural) : natural,
     centred: draft.centred ?? false,
+    rows: draft.rows ?? 0,
     marker: draft.marker ?? '',
     collapsed: draft.collapsed ?? null,
     firstLine: draft.firstLine ?? null,

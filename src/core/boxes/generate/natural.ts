@@ -3,6 +3,7 @@ import { ABSOLUTE_UNITS } from '../../css/index.js';
 import type { ElementNode, MarkupView } from '../../html/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { NaturalSize } from '../box.js';
+import { isListBox, labelOf } from './list-box.js';
 import type { TextMetrics } from '../text/index.js';
 
 /** The natural size an SVG root element asks for. @spec css-images-3 §5.1, svg-2 §7.2 */
@@ -82,6 +83,7 @@ export function isReplaced(
   }
   // Without scripts a canvas shows what it holds.
   if (element.tag === 'canvas' && !scripting) return false;
+  if (isListBox(element, markup)) return false;
   if (element.tag === 'input') return !/^(button|submit|reset)$/i.test(markup.attribute(element, 'type') ?? '');
   return REPLACED.has(element.tag);
 }
@@ -231,18 +233,8 @@ function select(
     .flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e]))
     .filter((e) => e.tag === 'option');
   const font = face(style, metrics);
-  const label = (e: ElementNode) =>
-    markup.attribute(e, 'label') ??
-    e.children
-      .map((c) => (c.kind === 'text' ? c.data : ''))
-      .join('')
-      .trim()
-      .replace(/\s+/g, ' ');
-  const widest = Math.max(0, ...options.map((e) => font.width(label(e), style.fontSize, true)));
-  const rows =
-    number(markup.attribute(element, 'size')) ?? (markup.attribute(element, 'multiple') !== undefined ? 4 : 1);
+  const widest = Math.max(0, ...options.map((e) => font.width(labelOf(e, markup), style.fontSize, true)));
   const line = usedLineHeight(style, metrics);
-  if (rows > 1 || markup.attribute(element, 'multiple') !== undefined) return sized(widest + 4, (line + 2) * rows);
   const height = font.ascent(style.fontSize) + font.descent(style.fontSize);
   if (!drawn(style)) return sized(Math.ceil(widest), style.lineHeight === 'normal' ? height : line);
   // Whatever line height is asked for, the line is as high as its font with a little room around it; the arrow takes

@@ -14,6 +14,7 @@ import { markerPicture, NOTHING, outsidePicture, picture, pictureOf } from './pi
 import { text } from './text-boxes.js';
 import { alternativeOf, type Alternative, fillWithAlternative, styleOfAlternative } from './alternative.js';
 import { isReplaced, naturalSize, type ImageSizes, type PictureSizes } from './natural.js';
+import { groupLabel, isListBox, labelOf, rowsOf } from './list-box.js';
 import { type Building, make, push } from './make.js';
 import { complete } from './anonymous.js';
 
@@ -109,7 +110,10 @@ function fill(box: Box, element: ElementNode, building: Building): void {
   if (/list-item/.test(style.display)) marker(box, element, style, building);
   pseudo(box, element, 'before', building);
   if (element.tag === 'details' && element.namespace === 'html' && !summaryOf(element)) ownSummary(box, building);
+  if (element.tag === 'optgroup') groupLabel(box, element, style, building);
   if (isClosed(element, building)) fillClosed(box, element, building);
+  else if (element.tag === 'option' && styles.view.attribute(element, 'label'))
+    text(box, labelOf(element, styles.view), style, building);
   else for (const child of element.children) nodeBox(box, child, element, building);
   pseudo(box, element, 'after', building);
   building.counters.leave(element);
@@ -189,6 +193,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     parent,
     natural,
     centred,
+    rows: isListBox(element, building.styles.view) ? rowsOf(element, building.styles.view) : 0,
     locked: style.contentVisibility === 'hidden' && !replaced,
     viewport: element.tag === 'body' && element.parent?.parent === null && isOpen(building.styles.of(element.parent)),
     marker:

@@ -34,6 +34,7 @@ function alike(a: Box, b: Box): boolean {
     a.mode === b.mode &&
     a.marker === b.marker &&
     a.centred === b.centred &&
+    a.rows === b.rows &&
     a.locked === b.locked &&
     a.viewport === b.viewport &&
     (a.firstLine === b.firstLine ||

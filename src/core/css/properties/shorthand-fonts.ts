@@ -29,7 +29,7 @@ export const font: Shorthand = {
   longhands: FONT_LONGHANDS,
   expand: (items) => {
     if (items.length === 1 && isIdent(items[0], ...SYSTEM_FONTS))
-      return { 'font-size': () => 13.3333, 'font-family': () => [{ name: 'sans-serif', generic: true }] };
+      return { 'font-size': () => 40 / 3, 'font-family': () => [{ name: 'sans-serif', generic: true }] };
     const pieces: Record<string, Piece> = {};
     let i = 0;
     for (; i < items.length && i < 4; i++) {

@@ -1,0 +1,37 @@
+import { withValues, type ComputedStyle } from '../../cascade/index.js';
+import { px, ZERO } from '../../css/index.js';
+import type { ElementNode, MarkupView } from '../../html/index.js';
+import type { Box } from '../box.js';
+import { make, push, type Building } from './make.js';
+import { text } from './text-boxes.js';
+
+/** Rows a `select` shows at once; one where it drops down. @spec html §4.10.7 (display size) */
+export function rowsOf(select: ElementNode, markup: MarkupView): number {
+  const size = Number.parseInt(markup.attribute(select, 'size') ?? '', 10);
+  return size > 0 ? size : markup.attribute(select, 'multiple') === undefined ? 1 : 4;
+}
+
+/** Whether an element is a list box, whose options are boxes that scroll. @spec html §15.5.15 */
+export const isListBox = (element: ElementNode, markup: MarkupView): boolean =>
+  element.tag === 'select' && element.namespace === 'html' && rowsOf(element, markup) > 1;
+
+/** What an option or a group of them is called. @spec html §4.10.10 */
+export function labelOf(option: ElementNode, markup: MarkupView): string {
+  const label = markup.attribute(option, 'label');
+  if (label || option.tag === 'optgroup') return label ?? '';
+  const own = option.children.map((child) => (child.kind === 'text' ? child.data : '')).join('');
+  return own.trim().replace(/\s+/g, ' ');
+}
+
+/** A row for the name of a group of options. */
+export function groupLabel(box: Box, group: ElementNode, style: ComputedStyle, building: Building): void {
+  const row = withValues(style, {
+    paddingTop: ZERO,
+    minHeight: px(1.2 * style.fontSize),
+    paddingLeft: px(2),
+    paddingRight: px(2),
+    paddingBottom: px(1),
+  });
+  const line = push(box, make(building, { style: row, outer: 'block', inner: 'flow', parent: box }));
+  text(line, labelOf(group, building.styles.view), style, building);
+}
