@@ -52,7 +52,7 @@ export function replacedSize(
     return { width: clampW(ratio ? snap(fromHeight(used)) : (natural.width ?? DEFAULT.width) + fx), height: used };
   }
   const nw =
-    natural.width ?? (natural.height !== null && ratio ? natural.height * ratio : fallbackWidth(width, fx, ratio));
+    natural.width ?? (natural.height !== null && ratio ? natural.height * ratio : fallbackWidth(box, width, fx, ratio));
   const nh = natural.height ?? (ratio ? nw / ratio : DEFAULT.height);
   const full = { width: nw + fx, height: nh + fy };
   return ratio
@@ -60,9 +60,13 @@ export function replacedSize(
     : { width: clampW(full.width), height: clampH(full.height) };
 }
 
-/** Without natural width but with a ratio, block-level rules give the width of the containing block. */
-function fallbackWidth(width: number, extra: number, ratio: number | null): number {
-  return ratio && !Number.isNaN(width) ? Math.max(0, width - extra) : DEFAULT.width;
+/**
+ * Without natural width but with a ratio, block-level rules give the width of the containing block; such a box asks
+ * for none itself.
+ */
+function fallbackWidth({ style }: Box, width: number, extra: number, ratio: number | null): number {
+  if (ratio === null || (Number.isNaN(width) && style.width !== 'auto')) return DEFAULT.width;
+  return Number.isNaN(width) ? 0 : Math.max(0, width - extra);
 }
 
 interface Bounds {
