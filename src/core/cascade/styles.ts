@@ -164,14 +164,25 @@ export class Cascade {
   /** The style of an element whose parent's is known. */
   #compute(element: ElementNode, run: Run): ComputedStyle {
     const { read, sizes, options } = run;
-    const parent = element.parent ? read(element.parent.index) : null;
     const root = element.parent ? read(0) : null;
+    const parent = element.parent ? this.#around(element.parent, run) : null;
     const block = this.#blockOf(element, run);
     const placement = placementOf(element, read);
     const own = sizes.size === 0 ? options : { ...options, container: nearestSize(element, read, sizes) };
     const style = this.#style(block, parent, root, placement, own);
     const ended = this.#afterAnimations(block, style);
     return ended ? this.#style(ended, parent, root, placement, own) : style;
+  }
+
+  /**
+   * The style that what stands in an element inherits from. In details and list boxes it stands in a slot of the
+   * browser's own, which takes of them what is inherited by itself and no more. @spec css-scoping-1 §3.3.2
+   */
+  #around(element: ElementNode, { read, options }: Run): ComputedStyle {
+    const style = read(element.index);
+    if (element.namespace !== 'html' || !SLOTTING.has(element.tag)) return style;
+    const placement = { root: false, parentDisplay: style.display, atomic: false, control: false };
+    return this.#style(this.#block([]), style, read(0), placement, options);
   }
 
   #treeOf(run: Run, base: StyleTree | null, changed: readonly ElementNode[]): StyleTree {
@@ -306,6 +317,7 @@ export class Cascade {
   }
 }
 
+const SLOTTING: ReadonlySet<string> = new Set(['details', 'select', 'optgroup']);
 const FLEXIBLE = /^(inline-)?(flex|grid)$/;
 
 /** What computed values depend on beside rules and parent, as a number below 128. */

@@ -191,7 +191,10 @@ function input(
     case 'file': {
       // Room for 34 digits of a file name, or for the button and what stands beside it.
       const width = (text: string) => face(style, metrics).width(text, style.fontSize, true);
-      return sized(Math.ceil(Math.max(34 * width('0'), width('Choose File') + 18 + width('No file chosen'))), 21);
+      return sized(
+        Math.ceil(Math.max(34 * width('0'), width('Choose File') + 18 + width('No file chosen'))),
+        fileHeight(style, metrics),
+      );
     }
     case 'date':
     case 'time':
@@ -223,6 +226,12 @@ const SCROLLBAR = 15;
 
 /** Whether a control has the looks of the system. @spec css-ui-4 §7.2 */
 const drawn = ({ appearance }: ComputedStyle): boolean => appearance !== 'none';
+
+/** A line, or the button on it with its own edges. */
+function fileHeight(style: ComputedStyle, metrics: TextMetrics): number {
+  const font = face(style, metrics);
+  return Math.max(usedLineHeight(style, metrics), font.lineHeight(style.fontSize) + 6);
+}
 
 function select(
   element: ElementNode,

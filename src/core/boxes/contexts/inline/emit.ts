@@ -1,6 +1,7 @@
 import type { Box } from '../../box.js';
 import type { Fragment, OutOfFlow, Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
+import { relativeOffset } from '../../used/relative.js';
 import { paragraphOf } from './items.js';
 import type { Line } from './lines.js';
 import { separatorsIn } from './pieces.js';
@@ -57,7 +58,7 @@ export function emit(emitting: Emitting, run: Running): void {
   });
   run.open = placed.open;
   const upright = turned ? placed.children.map((c) => turnedOver(c, placed.height)) : placed.children;
-  const shown = line.visible ? upright : upright.map(flattened);
+  const shown = line.visible ? upright : upright.map((one) => flattened(one, space));
   const holdsAtomics = line.pieces.some((piece) => piece.kind === 'atomic');
   for (const { fragment, x, y } of shown) {
     const at = { fragment, x: left + x, y: run.y + y };
@@ -117,15 +118,16 @@ function clearAfter(line: Line, space: InlineSpace, run: Running): void {
 }
 
 /** On a line that is not made, inline boxes keep their place but have no height. @spec css2 §9.4.2 */
-function flattened(placed: Placed): Placed {
+function flattened(placed: Placed, { width, height }: Pick<InlineSpace, 'width' | 'height'>): Placed {
   const { fragment } = placed;
+  const { box } = fragment;
   return {
     x: placed.x,
-    y: 0,
+    y: box.inner === 'text' ? 0 : relativeOffset(box, width, height).y,
     fragment: Object.freeze({
       ...fragment,
       height: 0,
-      children: fragment.children.map((c) => ({ ...flattened(c), x: c.x })),
+      children: fragment.children.map((c) => flattened(c, { width, height })),
     }),
   };
 }

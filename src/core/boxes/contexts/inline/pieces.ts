@@ -229,10 +229,7 @@ function kernAcross(
   const { style } = box;
   const before = left.box.style;
   const alike =
-    faceOf(style, layout) === faceOf(before, layout) &&
-    style.fontSize === before.fontSize &&
-    style.fontKerning !== 'none' &&
-    resolveLength(style.letterSpacing, style.fontSize) === 0;
+    sameFont(style, before) && style.fontKerning !== 'none' && resolveLength(style.letterSpacing, style.fontSize) === 0;
   if (!alike || !sharesScript(pieces, at, text)) return;
   const a = left.text[left.text.length - 1]!;
   const b = text[0]!;
@@ -240,6 +237,15 @@ function kernAcross(
   if (Math.abs(kern) < 1e-6) return;
   pieces[at] = { ...left, width: left.width + kern, trailing: left.trailing > 0 ? left.trailing + kern : 0 };
 }
+
+/** Whether two styles ask for the same font: being given the same is not enough. */
+const sameFont = (a: ComputedStyle, b: ComputedStyle): boolean =>
+  a.fontSize === b.fontSize &&
+  a.fontWeight === b.fontWeight &&
+  a.fontStyle === b.fontStyle &&
+  (a.fontFamily === b.fontFamily ||
+    (a.fontFamily.length === b.fontFamily.length &&
+      a.fontFamily.every(({ name }, i) => name === b.fontFamily[i]!.name)));
 
 /** Whether a text goes on in the script that the pieces up to an index end in. */
 function sharesScript(pieces: readonly Piece[], at: number, text: string): boolean {
