@@ -16,6 +16,7 @@ import { cases as menus } from './cases/menus.js';
 import { cases as mixedDirection } from './cases/mixed-direction.js';
 import { cases as positioned } from './cases/positioned.js';
 import { cases as quirks } from './cases/quirks.js';
+import { cases as realControls } from './cases/real-controls.js';
 import { cases as tables } from './cases/tables.js';
 import { cases as tablesMore } from './cases/tables-more.js';
 import { cases as text } from './cases/text.js';
@@ -59,6 +60,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'missing pictures': missingPictures,
   columns,
   fieldsets,
+  'controls among text': realControls,
   'clamped lines': clampedLines,
   ratios,
   'tables, room shared out': tablesShared,

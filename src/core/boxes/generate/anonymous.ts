@@ -46,7 +46,9 @@ function wrapRuns(box: Box, building: Building, items: boolean): void {
     run = [];
   };
   for (const child of children) {
-    const joins = items ? child.inner === 'text' : isInlineLevel(child) || (run.length > 0 && !isInFlow(child));
+    const joins = items
+      ? child.inner === 'text' || child.inner === 'break'
+      : isInlineLevel(child) || (run.length > 0 && !isInFlow(child));
     if (joins) run.push(child);
     else {
       flush();

@@ -30,7 +30,8 @@ export function viewportIn({ attributes }: ElementNode, { x, y, width, height }:
   const view = numbersIn(attributes.get('viewBox') ?? '');
   const place: Matrix = { ...IDENTITY, e: x, f: y };
   const [minX, minY, w, h] = view as [number, number, number, number];
-  if (view.length !== 4 || !(w > 0) || !(h > 0)) return { width, height, matrix: place };
+  // A viewport without room is not scaled to nothing: browsers leave its shapes as they are.
+  if (view.length !== 4 || !(w > 0) || !(h > 0) || width <= 0 || height <= 0) return { width, height, matrix: place };
   const [align = 'xMidYMid', meet = 'meet'] = (attributes.get('preserveAspectRatio') ?? '')
     .replace(/^\s*defer\s+/, '')
     .trim()

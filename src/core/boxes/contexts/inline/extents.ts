@@ -13,8 +13,9 @@ export interface Extent {
 export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
   const { lineHeight } = style;
   if (lineHeight === 'normal') return faceOf(style, layout).lineHeight(sizeOf(style, layout));
-  // As browsers have it: lengths are rounded to the 64th, factors are cut.
-  return 'px' in lineHeight ? Math.round(lineHeight.px * 64) / 64 : snap(lineHeight.factor * style.fontSize + 1e-6);
+  // As browsers have it: lengths are rounded to the 64th, and so are the sizes that factors multiply.
+  const whole = (length: number) => Math.round(length * 64) / 64;
+  return 'px' in lineHeight ? whole(lineHeight.px) : snap(lineHeight.factor * whole(style.fontSize) + 1e-6);
 }
 
 /** Lines of vertical text share their middles. @spec css-inline-3 §4.1, css-writing-modes-4 §4.2 */

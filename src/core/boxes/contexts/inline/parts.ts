@@ -100,10 +100,10 @@ export function atomicBaseline(fragment: Fragment): number | null {
     !/clip/.test(box.style.overflowX)
   )
     return null;
-  if (box.inner === 'flow' && !box.centred) return lastLine(fragment);
+  if (box.inner !== 'flow') return fragment.baseline;
   // A button without a line stands on the lower edge of its content.
   const { padding, border, height } = fragment;
-  return fragment.baseline ?? (box.centred ? height - padding.bottom - border.bottom : null);
+  return lastLine(fragment) ?? (box.centred ? height - padding.bottom - border.bottom : null);
 }
 
 /** Lines inside of it may be scrolled away: its lower edge stands for them. */
