@@ -14,6 +14,7 @@ import { cases as grid } from './cases/grid.js';
 import { cases as inline } from './cases/inline.js';
 import { cases as menus } from './cases/menus.js';
 import { cases as mixedDirection } from './cases/mixed-direction.js';
+import { cases as oldAttributes } from './cases/old-attributes.js';
 import { cases as positioned } from './cases/positioned.js';
 import { cases as quirks } from './cases/quirks.js';
 import { cases as realControls } from './cases/real-controls.js';
@@ -61,6 +62,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   columns,
   fieldsets,
   'controls among text': realControls,
+  'older attributes': oldAttributes,
   'clamped lines': clampedLines,
   ratios,
   'tables, room shared out': tablesShared,

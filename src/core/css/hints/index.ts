@@ -1,0 +1,188 @@
+import type { ElementNode } from '../../html/index.js';
+import {
+  blockAlign,
+  dimension,
+  legacyColour,
+  SIDES,
+  size,
+  ground,
+  textAlign,
+  type Hint,
+  type Reader,
+} from './attributes.js';
+import { svg } from './graphics.js';
+import { cell, rows, table } from './tables.js';
+
+const NONE: readonly Hint[] = [];
+
+/** @spec html §15.4.3 (images and embedded content) */
+const embedded: Reader = (e, out) => {
+  size('width', 'height')(e, out);
+  const align = (e.attributes.get('align') ?? '').toLowerCase();
+  if (align === 'left' || align === 'right') out.push(['float', align]);
+  else if (['top', 'middle', 'bottom', 'baseline'].includes(align)) out.push(['vertical-align', align]);
+  const h = dimension(e.attributes.get('hspace'));
+  const v = dimension(e.attributes.get('vspace'));
+  if (h) out.push(['margin-left', h], ['margin-right', h]);
+  if (v) out.push(['margin-top', v], ['margin-bottom', v]);
+  const border = dimension(e.attributes.get('border'));
+  if (border && /^(img|object|input)$/.test(e.tag))
+    for (const side of SIDES) out.push([`border-${side}-width`, border], [`border-${side}-style`, 'solid']);
+};
+
+/** A frame has its border unless told otherwise by anything that is no number but zero. @spec html §15.3.3 */
+const frame: Reader = (e, out) => {
+  embedded(e, out);
+  const border = e.attributes.get('frameborder');
+  if (border !== undefined && !(Number.parseInt(border, 10) > 0))
+    for (const side of SIDES) out.push([`border-${side}-width`, '0']);
+};
+
+const FONT_SIZES = ['x-small', 'small', 'medium', 'large', 'x-large', 'xx-large', 'xxx-large'];
+
+/** @spec html §15.3.4 */
+const font: Reader = (e, out) => {
+  const colour = legacyColour(e.attributes.get('color'));
+  if (colour) out.push(['color', colour]);
+  const face = e.attributes.get('face');
+  if (face) out.push(['font-family', face]);
+  const match = /^\s*([+-]?)(\d+)/.exec(e.attributes.get('size') ?? '');
+  if (match) {
+    const value = Number(match[2]);
+    const step = match[1] === '+' ? 3 + value : match[1] === '-' ? 3 - value : value;
+    out.push(['font-size', FONT_SIZES[Math.min(7, Math.max(1, step)) - 1]!]);
+  }
+};
+
+const body: Reader = (e, out) => {
+  ground(e, out);
+  const colour = legacyColour(e.attributes.get('text'));
+  if (colour) out.push(['color', colour]);
+  for (const [attribute, side] of [
+    ['topmargin', 'top'],
+    ['bottommargin', 'bottom'],
+    ['leftmargin', 'left'],
+    ['rightmargin', 'right'],
+    ['marginheight', 'top'],
+    ['marginwidth', 'left'],
+  ] as const) {
+    const value = dimension(e.attributes.get(attribute));
+    if (value) out.push([`margin-${side}`, value]);
+  }
+};
+
+const hr: Reader = (e, out) => {
+  const width = dimension(e.attributes.get('width'));
+  if (width) out.push(['width', width]);
+  const align = (e.attributes.get('align') ?? '').toLowerCase();
+  if (align === 'left') out.push(['margin-left', '0'], ['margin-right', 'auto']);
+  else if (align === 'right') out.push(['margin-left', 'auto'], ['margin-right', '0']);
+  const colour = legacyColour(e.attributes.get('color'));
+  if (colour) out.push(['color', colour], ['border-style', 'solid']);
+  else if (e.attributes.has('noshade')) out.push(['border-style', 'solid']);
+  const thick = dimension(e.attributes.get('size'));
+  if (thick) out.push(['height', `${Math.max(0, parseFloat(thick) - 2)}px`]);
+};
+
+const LIST_TYPES: Readonly<Record<string, string>> = {
+  '1': 'decimal',
+  a: 'lower-alpha',
+  A: 'upper-alpha',
+  i: 'lower-roman',
+  I: 'upper-roman',
+  disc: 'disc',
+  circle: 'circle',
+  square: 'square',
+  none: 'none',
+};
+
+const list: Reader = (e, out) => {
+  const type = LIST_TYPES[e.attributes.get('type') ?? ''];
+  if (type) out.push(['list-style-type', type]);
+};
+
+const pre: Reader = (e, out) => {
+  if (e.attributes.has('wrap')) out.push(['white-space', 'pre-wrap']);
+};
+
+const br: Reader = (e, out) => {
+  const clear = (e.attributes.get('clear') ?? '').toLowerCase();
+  if (clear === 'left' || clear === 'right') out.push(['clear', clear]);
+  else if (clear === 'all' || clear === 'both') out.push(['clear', 'both']);
+};
+
+const imageInput: Reader = (e, out) => {
+  if ((e.attributes.get('type') ?? '').toLowerCase() === 'image') embedded(e, out);
+};
+
+const READERS: Readonly<Record<string, Reader>> = {
+  body,
+  table,
+  td: cell,
+  th: cell,
+  tr: rows,
+  thead: rows,
+  tbody: rows,
+  tfoot: rows,
+  col: size('width'),
+  colgroup: size('width'),
+  caption: textAlign,
+  img: embedded,
+  iframe: frame,
+  embed: embedded,
+  object: embedded,
+  video: size('width', 'height'),
+  canvas: () => undefined,
+  input: imageInput,
+  font,
+  hr,
+  ul: list,
+  ol: list,
+  li: list,
+  pre,
+  br,
+  div: blockAlign,
+  p: textAlign,
+  h1: textAlign,
+  h2: textAlign,
+  h3: textAlign,
+  h4: textAlign,
+  h5: textAlign,
+  h6: textAlign,
+  legend: textAlign,
+};
+
+/**
+ * The declarations an element's attributes stand for, at author level with zero specificity.
+ * @spec html §15.3, §15.4 (presentational hints), css-cascade-5 §6.4.3
+ */
+export function presentationalHints(
+  element: ElementNode,
+  quirks: boolean,
+  attributes: ElementNode['attributes'] = element.attributes,
+): readonly Hint[] {
+  const bare = attributes.size === 0 && !/^t[dh]$/.test(element.tag);
+  const reader = bare ? undefined : element.namespace === 'svg' ? svg : READERS[element.tag];
+  const lost = quirks && DEFAULT_MARGINS.has(element.tag) ? lostMargins(element) : NONE;
+  if (!reader) return lost;
+  const out = [...lost];
+  reader(attributes === element.attributes ? element : { ...element, attributes }, out);
+  return out;
+}
+
+const DEFAULT_MARGINS: ReadonlySet<string> = new Set(
+  'blockquote dir dl h1 h2 h3 h4 h5 h6 listing menu ol p plaintext pre ul xmp'.split(' '),
+);
+
+/** In quirks mode what begins the body or a cell has no margin before it, and a paragraph that ends a cell none after it. @spec html §15.3.11 */
+function lostMargins(element: ElementNode): readonly Hint[] {
+  const { parent, tag } = element;
+  if (parent === null || !/^(body|td|th)$/.test(parent.tag)) return [];
+  const at = parent.children.indexOf(element);
+  const blank = (nodes: ElementNode['children']) =>
+    nodes.every((node) => node.kind === 'text' && node.data.trim() === '');
+  const out: Hint[] = [];
+  if (blank(parent.children.slice(0, at))) out.push(['margin-block-start', '0']);
+  if (tag === 'p' && parent.tag !== 'body' && blank(parent.children.slice(at + 1))) out.push(['margin-block-end', '0']);
+  return out;
+}
