@@ -14,7 +14,10 @@ export function seenItems(menu: Menu, scene: Scene): readonly { readonly item: M
 }
 
 export function formOf(menu: Menu, scene: Scene): MenuForm {
-  const seen = seenItems(menu, scene).filter(({ item }) => item.level === 1);
+  const all = seenItems(menu, scene);
+  const top = all.filter(({ item }) => item.level === 1);
+  // An entry around all others says nothing of how they stand.
+  const seen = top.length > 1 ? top : all;
   if (seen.length === 0) return menu.toggles.some((toggle) => scene.seen(toggle.element)) ? 'toggle' : 'none';
   const rects = seen.map((s) => s.rect);
   const place = stuckTo(menu, scene, rects);
@@ -32,7 +35,10 @@ function isRow(rects: readonly Rect[]): boolean {
   return beside.length * 2 >= rects.length - 1;
 }
 
-/** A bar along the lower edge or a column along a side, held in place while the page scrolls. */
+/** Wider than this, px, a column along a side has room for words. */
+const RAIL = 100;
+
+/** A bar along the lower edge or a narrow column along a side, held in place while the page scrolls. */
 function stuckTo(menu: Menu, scene: Scene, rects: readonly Rect[]): 'bottom-bar' | 'rail' | null {
   const node = scene.nodes(menu.items.find((item) => scene.seen(item.element))?.element ?? menu.root)[0];
   const stuck = node?.fixed ?? false;
@@ -43,5 +49,5 @@ function stuckTo(menu: Menu, scene: Scene, rects: readonly Rect[]): 'bottom-bar'
   const far = Math.max(...rects.map(right));
   const { width, height } = scene.medium;
   if (isRow(rects) && top > height / 2 && low <= height + 1) return 'bottom-bar';
-  return !isRow(rects) && far - left < width / 2 && (left < 40 || far > width - 40) ? 'rail' : null;
+  return !isRow(rects) && far - left <= RAIL && (left < 40 || far > width - 40) ? 'rail' : null;
 }

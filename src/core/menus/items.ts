@@ -1,10 +1,11 @@
-import { descendants, type ElementNode } from '../html/index.js';
+import { collapseSpace, descendants, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
 import { isFocusable, labelOf } from '../naming/index.js';
 import type { Glance } from '../scene/index.js';
+import { discloses, panelOf } from './disclosure.js';
+import { isLink, linkCount } from './links.js';
 import type { MenuItem } from './types.js';
-import { CURRENT_WORDS, wordsOf } from './words.js';
+import { BRAND_WORDS, CURRENT_WORDS, hasWord, wordsOfClass } from './words.js';
 
-const isLink = (e: ElementNode): boolean => e.tag === 'a' && e.namespace === 'html';
 const role = (e: ElementNode): string => (e.attributes.get('role') ?? '').toLowerCase();
 
 /** Whether an element is something to use rather than to look at. */
@@ -14,26 +15,60 @@ export function isControl(e: ElementNode): boolean {
   return e.attributes.has('onclick') || (e.attributes.has('tabindex') && isFocusable(e) && e.elements.length === 0);
 }
 
-/** Controls of forms are no menu items. */
+/** Controls of forms are no menu items, nor is the button beside a field. */
 const inForm = (e: ElementNode, root: ElementNode): boolean => {
-  for (let a = e.parent; a && a !== root; a = a.parent) if (a.tag === 'form') return true;
+  for (let a = e.parent; a && a !== root; a = a.parent) {
+    if (a.tag === 'form') return true;
+    const list = a.tag === 'ul' || a.tag === 'ol';
+    if (e.tag === 'button' && !discloses(e) && list)
+      return linkCount(a) === 0 && [...descendants(a)].some((x) => x.tag === 'input' || x.tag === 'select');
+  }
   return false;
 };
+
+const LISTS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu']);
+
+const inList = (e: ElementNode, root: ElementNode): boolean => {
+  for (let a: ElementNode | null = e; a; a = a === root ? null : a.parent) if (LISTS.has(a.tag)) return true;
+  return false;
+};
+
+/** The name of the site beside a list of links is no entry of it. */
+const isBrand = (e: ElementNode, root: ElementNode): boolean =>
+  isLink(e) &&
+  (hasWord(e, BRAND_WORDS) || (e.parent !== null && e.parent !== root && hasWord(e.parent, BRAND_WORDS))) &&
+  !inList(e, root);
+
+/** A plain element that names the panel nested below it in a list entry. */
+function headOf(entry: ElementNode): ElementNode | null {
+  if (entry.tag !== 'li') return null;
+  const list = entry.elements.find((e) => LISTS.has(e.tag) && linkCount(e) > 0);
+  if (!list) return null;
+  const before = entry.elements.slice(0, list.position);
+  if (before.some((e) => linkCount(e) > 0 || [e, ...descendants(e)].some(isControl))) return null;
+  return before.find((e) => e.tag !== 'input' && collapseSpace(textContent(e)) !== '') ?? null;
+}
 
 /**
  * The items below a menu's root in document order, with the submenus they own.
  * @param toggles controls that open the menu itself: they are no items
+ * @param others roots of other menus: what stands in them is theirs
  */
-export function itemsOf(root: ElementNode, toggles: ReadonlySet<ElementNode>, view: Glance): readonly MenuItem[] {
+export function itemsOf(
+  root: ElementNode,
+  toggles: ReadonlySet<ElementNode>,
+  view: Glance,
+  others: readonly ElementNode[] = [],
+): readonly MenuItem[] {
   const items: MenuItem[] = [];
   const owners = new Map<ElementNode, MenuItem>();
-  for (const element of descendants(root)) {
-    if (!isControl(element) || toggles.has(element) || inForm(element, root) || insideControl(element, root)) continue;
+  const nested = others.filter((other) => other !== root && isAncestorOrSelf(root, other));
+  const listed = [...descendants(root)].some((e) => LISTS.has(e.tag) && linkCount(e) >= 2) || LISTS.has(root.tag);
+  const add = (element: ElementNode, submenu: ElementNode | null) => {
     const parent = ownerOf(element, root, owners);
-    const submenu = submenuOf(element, root, items, parent);
     const item: MenuItem = {
       element,
-      label: labelOf(element, view),
+      label: labelOf(element, view) || collapseSpace(textContent(element)),
       href: element.attributes.get('href') ?? null,
       level: parent ? parent.level + 1 : 1,
       parent,
@@ -41,7 +76,20 @@ export function itemsOf(root: ElementNode, toggles: ReadonlySet<ElementNode>, vi
       current: currentOf(element, root),
     };
     items.push(item);
-    if (submenu) owners.set(submenu, item);
+    if (submenu && !owners.has(submenu)) owners.set(submenu, item);
+  };
+  for (const element of descendants(root)) {
+    if (nested.some((other) => isAncestorOrSelf(other, element))) continue;
+    const head = headOf(element);
+    if (head)
+      add(
+        head,
+        element.elements.find((e) => LISTS.has(e.tag) && linkCount(e) > 0)!,
+      );
+    if (!isControl(element) || toggles.has(element) || inForm(element, root) || insideControl(element, root)) continue;
+    if (listed && isBrand(element, root)) continue;
+    const panel = panelOf(element, root);
+    add(element, panel && !owners.has(panel) ? panel : null);
   }
   return items;
 }
@@ -59,56 +107,20 @@ function ownerOf(element: ElementNode, root: ElementNode, owners: ReadonlyMap<El
   return null;
 }
 
-/** The list entry or wrapper around a control and its submenu. */
-function entryOf(element: ElementNode, root: ElementNode): ElementNode | null {
-  for (let a = element.parent; a && a !== root; a = a.parent) {
-    if (a.tag === 'li' || role(a) === 'none' || role(a) === 'listitem') return a;
-    if (['ul', 'ol', 'nav', 'menu'].includes(a.tag)) return null;
-    if (
-      a.tag === 'div' &&
-      a.elements.some((e) => contains(e, element)) &&
-      a.elements.some((e) => !contains(e, element) && linksIn(e) >= 2)
-    )
-      return a;
-  }
-  return null;
-}
-
-const contains = (outer: ElementNode, inner: ElementNode): boolean => {
-  for (let e: ElementNode | null = inner; e; e = e.parent) if (e === outer) return true;
-  return false;
-};
-
-function linksIn(element: ElementNode): number {
-  let count = isLink(element) ? 1 : 0;
-  for (const e of descendants(element)) if (isLink(e)) count++;
-  return count;
-}
-
-/** The part of an entry that holds further links and comes after its control. */
-function submenuOf(
-  element: ElementNode,
-  root: ElementNode,
-  before: readonly MenuItem[],
-  parent: MenuItem | null,
-): ElementNode | null {
-  if (element.tag === 'summary' && element.parent)
-    return element.parent.elements.find((e) => e !== element && linksIn(e) > 0) ?? null;
-  const entry = entryOf(element, root);
-  if (!entry) return null;
-  const taken = before.find((item) => item.submenu && item.parent === parent && entryOf(item.element, root) === entry);
-  if (taken) return null;
-  const own = entry.elements.find((e) => contains(e, element));
-  if (!own) return null;
-  return entry.elements.slice(own.position + 1).find((e) => !isControl(e) && linksIn(e) > 0) ?? null;
-}
-
+/** By attribute, or by class words on the item or on what holds it alone; ids and words of more than that say nothing. */
 function currentOf(element: ElementNode, root: ElementNode): MenuItem['current'] {
   const aria = element.attributes.get('aria-current');
   if (aria !== undefined && aria !== 'false') return { by: 'aria-current' };
   for (let e: ElementNode | null = element; e && e !== root; e = e.parent) {
-    if (wordsOf(e).some((word) => CURRENT_WORDS.has(word))) return { by: 'class' };
+    const alone = e === element || linkCount(e) <= 1 || panelsAside(e, element);
+    if (!alone) break;
+    if (wordsOfClass(e).some((word) => CURRENT_WORDS.has(word))) return { by: 'class' };
     if (e.tag === 'li' || e.tag === 'ul') break;
   }
   return null;
 }
+
+/** Whether an entry holds nothing but an item and the panel it owns. */
+const panelsAside = (entry: ElementNode, item: ElementNode): boolean =>
+  entry.tag === 'li' &&
+  entry.elements.filter((e) => !LISTS.has(e.tag)).every((e) => isAncestorOrSelf(e, item) || linkCount(e) === 0);

@@ -1,126 +1,161 @@
-import { collapseSpace, isAncestorOrSelf, textContent, type ElementNode, type HtmlDocument } from '../html/index.js';
+import { collapseSpace, descendants, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
 import { labelOf } from '../naming/index.js';
-import type { Glance } from '../scene/index.js';
-import type { Toggle } from './types.js';
-import { CLOSE_WORDS, hasWord, TOGGLE_TEXT, TOGGLE_WORDS, wordsOf } from './words.js';
+import { poseAfter, setting, type Page, type Scene } from '../scene/index.js';
+import { isOwnDisclosure } from './disclosure.js';
+import { linkCount } from './links.js';
+import { referred, switchedBy } from './references.js';
+import type { MenuKind, Toggle } from './types.js';
+import {
+  BARS_WORDS,
+  CLOSE_TEXT,
+  CLOSE_WORDS,
+  hasWord,
+  OTHER_TEXT,
+  TOGGLE_TEXT,
+  TOGGLE_WORDS,
+  wordsOf,
+  wordsOfClass,
+} from './words.js';
+
+/** A toggle and the menu it opens. */
+export interface ToggleOf {
+  readonly root: ElementNode;
+  readonly toggle: Toggle;
+}
+
+const NARROW = setting(375);
 
 const isPressable = (e: ElementNode): boolean =>
-  e.tag === 'button' ||
-  e.tag === 'a' ||
-  e.tag === 'label' ||
-  e.tag === 'summary' ||
+  ['button', 'a', 'label', 'summary'].includes(e.tag) ||
   e.attributes.get('role') === 'button' ||
   e.attributes.has('onclick') ||
-  e.attributes.has('data-toggle');
+  e.attributes.has('data-toggle') ||
+  (e.tag === 'div' || e.tag === 'span'
+    ? hasWord(e, TOGGLE_WORDS) &&
+      e.elements.every((c) => ['span', 'i', 'svg', 'div', 'b'].includes(c.tag)) &&
+      linkCount(e) === 0
+    : false);
 
-/** Attributes whose value names what a control opens, by id or by `#id`. */
-const REFERENCES: readonly (readonly [attribute: string, by: Toggle['by']])[] = [
-  ['aria-controls', 'aria-controls'],
-  ['popovertarget', 'popovertarget'],
-  ['commandfor', 'commandfor'],
-  ['data-target', 'data-target'],
-  ['data-bs-target', 'data-target'],
-  ['data-controls', 'data-target'],
-];
+/** Leads to another page. */
+const leadsAway = (e: ElementNode): boolean =>
+  e.tag === 'a' && e.attributes.has('href') && !/^\s*(#|javascript:|$)/i.test(e.attributes.get('href') ?? '');
 
-function referenced(e: ElementNode, document: HtmlDocument): { panel: ElementNode; by: Toggle['by'] } | null {
-  for (const [attribute, by] of REFERENCES) {
-    const value = e.attributes.get(attribute)?.trim();
-    const panel = value ? bySelector(value, document) : null;
-    if (panel) return { panel, by };
+/**
+ * The controls that open menus, wherever they stand: by what they refer to, by the box they switch, and last by their
+ * icon or words. What closes one, and what shows a part of a menu it stands in, is none.
+ */
+export function togglesOf(roots: readonly ElementNode[], kinds: readonly MenuKind[], page: Page): readonly ToggleOf[] {
+  const { glance } = page;
+  const found: ToggleOf[] = [];
+  const waiting: ElementNode[] = [];
+  const add = (element: ElementNode, root: ElementNode, panel: ElementNode | null, by: Toggle['by']) => {
+    if (!found.some((f) => f.toggle.element === element))
+      found.push({ root, toggle: { element, label: labelOf(element, glance), panel, by } });
+  };
+  for (const e of page.document.elements) {
+    if (e.tag === 'input' || !isPressable(e) || leadsAway(e) || closes(e) || insidePressable(e)) continue;
+    const reference = referred(e, page.document);
+    const root = reference && openedBy(e, reference, roots);
+    if (root) add(e, root, reference.panel, reference.by);
+    else if (switchedBy(e, page.document)) {
+      const opened = switchedOpen(e, roots, page);
+      if (opened) add(e, opened, opened, 'label');
+      else if (looksLikeToggle(e)) waiting.push(e);
+    } else if (!reference && looksLikeToggle(e) && !roots.some((r) => isOwnDisclosure(e, r))) waiting.push(e);
   }
-  if (e.tag === 'label') {
-    const input = document.byId(e.attributes.get('for') ?? '');
-    return input?.tag === 'input' && input.attributes.get('type') === 'checkbox' ? { panel: input, by: 'label' } : null;
+  const bound = new Set(found.map((f) => f.root));
+  for (const e of waiting) {
+    const root = likeliest(e, roots, kinds, page, bound);
+    if (root) add(e, root, null, 'wording');
   }
-  if (e.tag === 'summary' && e.parent?.tag === 'details') return { panel: e.parent, by: 'details' };
-  const href = e.attributes.get('href');
-  if (e.tag === 'a' && href && /^#./.test(href)) {
-    const panel = document.byId(decodeFragment(href.slice(1)));
-    return panel ? { panel, by: 'fragment' } : null;
-  }
-  return null;
+  return found.sort((a, b) => a.toggle.element.index - b.toggle.element.index);
 }
 
-function decodeFragment(text: string): string {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
-}
+const insidePressable = (e: ElementNode): boolean => {
+  for (let a = e.parent; a; a = a.parent) if (a.tag === 'a' || a.tag === 'button' || a.tag === 'label') return true;
+  return false;
+};
 
-function bySelector(value: string, document: HtmlDocument): ElementNode | null {
-  const name = value.replace(/^[#.]/, '');
-  if (value.startsWith('.')) return document.elements.find((e) => e.classes.includes(name)) ?? null;
-  return document.byId(name);
-}
+const textOf = (e: ElementNode): string =>
+  [e.attributes.get('aria-label'), collapseSpace(textContent(e)), e.attributes.get('title')]
+    .filter(Boolean)
+    .join(' ')
+    .trim();
 
-/** The controls that open a menu: by reference to it or to something around it, or by their wording nearby. */
-export function togglesOf(root: ElementNode, view: Glance, roots: readonly ElementNode[]): readonly Toggle[] {
-  const { document } = view;
-  const found: Toggle[] = [];
-  for (const e of document.elements) {
-    if (!isPressable(e) || isBackControl(e)) continue;
-    const reference = referenced(e, document);
-    if (reference && opens(reference, root, e, roots))
-      found.push({
-        element: e,
-        label: labelOf(e, view),
-        panel: reference.by === 'label' ? root : reference.panel,
-        by: reference.by,
-      });
-    else if (!reference && worded(e) && nearest(e, roots) === root)
-      found.push({ element: e, label: labelOf(e, view), panel: null, by: 'wording' });
-  }
-  return found;
-}
-
-const isBackControl = (e: ElementNode): boolean => hasWord(e, CLOSE_WORDS) && !hasWord(e, TOGGLE_WORDS);
-
-function opens(
-  reference: { panel: ElementNode; by: Toggle['by'] },
-  root: ElementNode,
-  control: ElementNode,
-  roots: readonly ElementNode[],
-): boolean {
-  const { panel, by } = reference;
-  if (by === 'fragment' && !worded(control)) return false;
-  if (by === 'label')
-    return worded(control)
-      ? nearest(control, roots) === root
-      : isAncestorOrSelf(root, control) === false &&
-          panel.parent !== null &&
-          panel.parent.elements.some((s) => s.position > panel.position && isAncestorOrSelf(s, root));
-  if (by === 'details') return isAncestorOrSelf(panel, root) && panel !== root;
-  if (panel === root || isAncestorOrSelf(panel, root)) return true;
-  // A part of the menu that holds most of it: the panel of a bar whose landmark is around both.
+function closes(e: ElementNode): boolean {
+  const words = wordsOf(e);
+  if (words.some((w) => w === 'overlay' || w === 'backdrop' || w === 'scrim') && !words.includes('icon')) return true;
   return (
-    isAncestorOrSelf(root, panel) &&
-    isAncestorOrSelf(root, control) &&
-    linkCount(panel) * 2 >= linkCount(root) &&
-    !isNestedList(panel, root)
+    (words.some((w) => CLOSE_WORDS.has(w)) && !words.some((w) => TOGGLE_WORDS.has(w) || w === 'icon')) ||
+    CLOSE_TEXT.test(textOf(e))
   );
 }
 
-const linkCount = (e: ElementNode): number =>
-  (e.tag === 'a' ? 1 : 0) + e.elements.reduce((sum, child) => sum + linkCount(child), 0);
-
-function isNestedList(panel: ElementNode, root: ElementNode): boolean {
-  for (let e = panel.parent; e && e !== root; e = e.parent) if (e.tag === 'li') return true;
-  return false;
+/** The menu a reference opens: the largest inside of what it names, or the one whose main part that is. */
+function openedBy(
+  control: ElementNode,
+  { panel, by }: NonNullable<ReturnType<typeof referred>>,
+  roots: readonly ElementNode[],
+): ElementNode | null {
+  if (panel.tag === 'body' || panel.tag === 'html' || panel.tag === 'main') return null;
+  if (isAncestorOrSelf(panel, control) && by !== 'details') return null;
+  const within = roots.filter((root) => isAncestorOrSelf(panel, root) && panel !== control);
+  if (by === 'fragment' && within.length > 0 && !looksLikeToggle(control)) return null;
+  const largest = within.reduce<ElementNode | null>(
+    (best, root) => (best && linkCount(best) >= linkCount(root) ? best : root),
+    null,
+  );
+  if (largest) return linkCount(largest) * 2 >= linkCount(panel) ? largest : null;
+  if (by === 'fragment') return null;
+  const holder = roots.find((root) => isAncestorOrSelf(root, panel));
+  if (!holder || linkCount(panel) * 2 < linkCount(holder) || linkCount(panel) < 2) return null;
+  return isAncestorOrSelf(holder, control) && inEntry(panel, holder) ? null : holder;
 }
 
-function worded(e: ElementNode): boolean {
-  if (e.tag === 'a' && e.attributes.has('href') && !/^(#|javascript:|$)/i.test(e.attributes.get('href') ?? ''))
-    return false;
+const inEntry = (panel: ElementNode, root: ElementNode): boolean => {
+  for (let e = panel.parent; e && e !== root; e = e.parent) if (e.tag === 'li') return true;
+  return false;
+};
+
+/** The menu that comes into view in a narrow window when a label's box is switched. */
+function switchedOpen(label: ElementNode, roots: readonly ElementNode[], page: Page): ElementNode | null {
+  const closed = page.scene(NARROW);
+  const open = page.scene(
+    { ...NARROW, pose: poseAfter(page.document, [{ by: 'press', element: label }], NARROW.pose) },
+    closed,
+  );
+  const gain = (root: ElementNode) => reached(root, open) - reached(root, closed);
+  const gains = roots.map((root) => ({ root, more: isOwnDisclosure(label, root) ? 0 : gain(root) }));
+  const best = gains.reduce<(typeof gains)[number] | null>((a, b) => (a && a.more >= b.more ? a : b), null);
+  return best && best.more > 0 && best.more * 2 >= linkCount(best.root) ? best.root : null;
+}
+
+const reached = (root: ElementNode, scene: Scene): number =>
+  [root, ...descendants(root)].filter((e) => e.tag === 'a' && scene.reach(e) !== null).length;
+
+const MENU_STEM = /^(menu|nav|navbar|drawer|navigation|burger|hamburger|sidebar|sidenav|mobile|offcanvas|canvas|toc)/;
+
+function looksLikeToggle(e: ElementNode): boolean {
   const words = wordsOf(e);
-  const byClass =
-    words.some((w) => TOGGLE_WORDS.has(w)) &&
-    words.some((w) => /^(menu|nav|navbar|drawer|navigation|burger|hamburger|sidebar|mobile)/.test(w));
-  const text =
-    `${e.attributes.get('aria-label') ?? ''} ${collapseSpace(textContent(e))} ${e.attributes.get('title') ?? ''}`.trim();
-  return (byClass && !isInList(e)) || (e.tag !== 'a' && text.length <= 30 && TOGGLE_TEXT.test(text) && !isInList(e));
+  const text = textOf(e);
+  if (OTHER_TEXT.test(text) && !/\b(site|main) (menu|nav)/i.test(text)) return false;
+  if (words.some((w) => TOGGLE_WORDS.has(w)) && words.some((w) => MENU_STEM.test(w))) return !isInList(e);
+  if (hasBars(e) && text.length <= 30) return true;
+  return e.tag !== 'a' && text.length <= 40 && TOGGLE_TEXT.test(text) && !isInList(e);
+}
+
+/** Three bars: as an icon by its class, as a glyph, or as three empty boxes. */
+function hasBars(e: ElementNode): boolean {
+  if (/[☰≡𝌆]/u.test(textContent(e))) return true;
+  return [e, ...descendants(e)].some((x) => {
+    const words = wordsOfClass(x);
+    const icon = words.some((w) => w === 'icon' || w === 'icons' || w === 'fa' || w === 'bi' || w === 'glyphicon');
+    if (icon && words.some((w) => BARS_WORDS.has(w))) return true;
+    const bars = x.elements.filter(
+      (c) => ['span', 'i', 'div', 'b'].includes(c.tag) && c.elements.length === 0 && textContent(c).trim() === '',
+    );
+    return bars.length === 3 && x.elements.length <= 4;
+  });
 }
 
 const isInList = (e: ElementNode): boolean => {
@@ -128,14 +163,43 @@ const isInList = (e: ElementNode): boolean => {
   return false;
 };
 
-/** The menu a worded control stands next to: inside it, or the first after it under their nearest common wrapper. */
-function nearest(e: ElementNode, roots: readonly ElementNode[]): ElementNode | null {
-  const holding = roots.find((root) => isAncestorOrSelf(root, e));
-  if (holding) return holding;
-  for (let wrapper = e.parent; wrapper && wrapper.tag !== 'html'; wrapper = wrapper.parent) {
-    const inside = roots.filter((root) => isAncestorOrSelf(wrapper, root));
-    const chosen = inside.find((root) => root.index > e.index) ?? inside[0];
-    if (chosen) return chosen;
-  }
-  return null;
+const LIKELY: readonly MenuKind[] = ['main', 'sidebar', 'other', 'utility', 'contents', 'tabs', 'languages'];
+
+/**
+ * The menu a control that looks like a toggle opens: of those that no other control opens and that a narrow window
+ * hides, the one named with the same words, then the one it stands in, then the most important.
+ */
+function likeliest(
+  e: ElementNode,
+  roots: readonly ElementNode[],
+  kinds: readonly MenuKind[],
+  page: Page,
+  bound: ReadonlySet<ElementNode>,
+): ElementNode | null {
+  const narrow = page.scene(NARROW);
+  const open = roots.filter((root) => !bound.has(root) && LIKELY.includes(kinds[roots.indexOf(root)]!));
+  const hidden = open.filter((root) => reached(root, narrow) === 0);
+  const own = wordsOf(e)
+    .concat([...descendants(e)].flatMap(wordsOf))
+    .filter((w) => MENU_STEM.test(w) && w !== 'menu' && w !== 'nav' && !TOGGLE_WORDS.has(w));
+  const named = (root: ElementNode) => {
+    for (let a: ElementNode | null = root; a && linkCount(a) <= linkCount(root) * 1.5; a = a.parent)
+      if (wordsOf(a).some((w) => own.includes(w))) return true;
+    return false;
+  };
+  const rank = (root: ElementNode) =>
+    Number(named(root)) * 4 +
+    Number(isAncestorOrSelf(root, e)) * 2 +
+    Number(beside(root, e)) -
+    LIKELY.indexOf(kinds[roots.indexOf(root)]!) / 10;
+  const best = (list: readonly ElementNode[]) =>
+    list.reduce<ElementNode | null>((a, b) => (a && rank(a) >= rank(b) ? a : b), null);
+  return best(hidden) ?? best(open.filter((root) => isAncestorOrSelf(root, e) || beside(root, e) || named(root)));
+}
+
+/** Whether a menu stands under the nearest wrapper of a control. */
+function beside(root: ElementNode, e: ElementNode): boolean {
+  for (let a = e.parent, steps = 0; a && steps < 3 && a.tag !== 'body'; a = a.parent, steps++)
+    if (isAncestorOrSelf(a, root)) return true;
+  return false;
 }

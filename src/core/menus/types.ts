@@ -2,7 +2,17 @@ import type { ElementNode } from '../html/index.js';
 
 /** What a menu is for, as its place and wording tell. */
 export type MenuKind =
-  'main' | 'utility' | 'footer' | 'bottom-bar' | 'breadcrumb' | 'page-contents' | 'pagination' | 'other';
+  | 'main'
+  | 'utility'
+  | 'sidebar'
+  | 'footer'
+  | 'bottom-bar'
+  | 'breadcrumb'
+  | 'contents'
+  | 'pager'
+  | 'languages'
+  | 'tabs'
+  | 'other';
 
 /** A set of links that belong together, and what opens it. */
 export interface Menu {
@@ -41,5 +51,13 @@ export interface Toggle {
   readonly panel: ElementNode | null;
   /** How the connection was found. */
   readonly by:
-    'aria-controls' | 'data-target' | 'fragment' | 'label' | 'details' | 'popovertarget' | 'commandfor' | 'wording';
+    | 'aria-controls'
+    | 'data-target'
+    | 'fragment'
+    | 'label'
+    | 'details'
+    | 'popovertarget'
+    | 'commandfor'
+    | 'handler'
+    | 'wording';
 }

@@ -1,51 +1,77 @@
 import type { ElementNode } from '../html/index.js';
 
-/** Words of an element's classes and id, split at hyphens, underscores and humps, in lower case. */
-export function wordsOf(element: ElementNode): readonly string[] {
-  const names = [...element.classes, ...(element.id ? [element.id] : [])];
-  return names.flatMap((name) =>
-    name
-      .replace(/([a-z0-9])([A-Z])/g, '$1-$2')
-      .toLowerCase()
-      .split(/[^a-z0-9]+/)
-      .filter(Boolean),
-  );
+const set = (text: string): ReadonlySet<string> => new Set(text.split(/\s+/));
+
+export const MENU_WORDS = set('nav navbar navigation menu menubar sidebar sidenav tabbar toolbar sitenav');
+/** Words that say which part of a menu something is for: the one that opens it, the one that closes it. */
+export const TOGGLE_WORDS = set('toggle toggler burger hamburger opener trigger navicon switcher');
+export const CLOSE_WORDS = set('close closer dismiss overlay backdrop scrim shade');
+export const CURRENT_WORDS = set('current active selected here this');
+export const BRAND_WORDS = set('brand logo title sitename wordmark');
+/** Words of icons that stand for a menu. */
+export const BARS_WORDS = set('bars burger hamburger navicon menu sidebar list');
+export const EDGE_WORDS = set('header masthead footer topbar bottombar tabbar banner');
+
+/** Words that stand beside those above in names written without a gap. */
+const GLUE =
+  'main top bottom site page doc docs sub side left right head header foot footer mobile desktop primary wrapper ' +
+  'container inner list links bar area box tree item items button icon btn global local sphinx mega drop down lang ' +
+  'languages language toc breadcrumb breadcrumbs crumb crumbs pager pagination prev next user tab tabs';
+
+const KNOWN: ReadonlySet<string> = new Set([...MENU_WORDS, ...TOGGLE_WORDS, ...BRAND_WORDS, ...GLUE.split(' ')]);
+const LONGEST = Math.max(...[...KNOWN].map((word) => word.length));
+
+const split = new Map<string, readonly string[]>();
+
+/** A word and, where it is made of known ones throughout, its parts: `navheader`, `toplang`. */
+function withParts(word: string): readonly string[] {
+  let found = split.get(word);
+  if (!found) {
+    const parts = KNOWN.has(word) || word.length > 40 ? null : partsOf(word);
+    split.set(word, (found = parts ? [word, ...parts] : [word]));
+  }
+  return found;
 }
+
+function partsOf(word: string): readonly string[] | null {
+  if (word === '') return [];
+  for (let n = Math.min(LONGEST, word.length); n >= 2; n--) {
+    const head = word.slice(0, n);
+    if (!KNOWN.has(head)) continue;
+    const rest = partsOf(word.slice(n));
+    if (rest) return [head, ...rest];
+  }
+  return null;
+}
+
+/** Words of a text as names are written: split at hyphens, underscores and humps, in lower case, compounds also in parts. */
+export const wordsIn = (name: string): readonly string[] =>
+  name
+    .replace(/([a-z0-9])([A-Z])/g, '$1-$2')
+    .toLowerCase()
+    .split(/[^a-z0-9]+/)
+    .filter(Boolean)
+    .flatMap(withParts);
+
+const classWords = new WeakMap<ElementNode, readonly string[]>();
+
+export function wordsOfClass(element: ElementNode): readonly string[] {
+  let words = classWords.get(element);
+  if (!words) classWords.set(element, (words = element.classes.flatMap(wordsIn)));
+  return words;
+}
+
+/** Words of an element's classes and id. */
+export const wordsOf = (element: ElementNode): readonly string[] =>
+  element.id ? [...wordsOfClass(element), ...wordsIn(element.id)] : wordsOfClass(element);
 
 export const hasWord = (element: ElementNode, words: ReadonlySet<string>): boolean =>
   wordsOf(element).some((word) => words.has(word));
 
-export const MENU_WORDS = new Set([
-  'nav',
-  'navbar',
-  'navigation',
-  'menu',
-  'menubar',
-  'mainmenu',
-  'mainnav',
-  'topnav',
-  'sidenav',
-  'tabbar',
-  'bottomnav',
-  'navmenu',
-  'submenu',
-  'megamenu',
-  'sidebar',
-]);
-export const TOGGLE_WORDS = new Set([
-  'toggle',
-  'toggler',
-  'burger',
-  'hamburger',
-  'opener',
-  'trigger',
-  'menubutton',
-  'navtoggle',
-  'menutoggle',
-  'navicon',
-]);
-export const CURRENT_WORDS = new Set(['current', 'active', 'selected', 'here', 'this']);
-export const CLOSE_WORDS = new Set(['close', 'closer', 'dismiss']);
-
 /** Labels people give a control that opens a menu, in a few common languages. */
-export const TOGGLE_TEXT = /\b(menu|navigation|nav|menü|menú|menù|meny|valikko)\b|☰|≡/i;
+export const TOGGLE_TEXT =
+  /\b(menu|navigation|nav|menü|menú|menù|meny|valikko|sidebar|side bar|table of contents|inhalt|sommaire)\b|☰|≡|𝌆/i;
+/** Menus of other things than the site. */
+export const OTHER_TEXT =
+  /\b(account|user|profile|search|theme|colou?r|sort|share|cart|notification|message|option|action|more|konto|compte)s?\b/i;
+export const CLOSE_TEXT = /^\s*(close|hide|dismiss|schließen|fermer|cerrar|chiudi|×|✕|✖)(\s|$)/i;

@@ -1,0 +1,46 @@
+import { isAncestorOrSelf, type ElementNode } from '../html/index.js';
+import { linkCount, isLink } from './links.js';
+
+const role = (e: ElementNode): string => (e.attributes.get('role') ?? '').toLowerCase();
+
+/** Attributes by which markup says that a control shows something. */
+const DISCLOSING = [
+  'aria-expanded',
+  'aria-haspopup',
+  'aria-controls',
+  'popovertarget',
+  'commandfor',
+  'data-toggle',
+  'data-bs-toggle',
+];
+
+export const discloses = (e: ElementNode): boolean => DISCLOSING.some((name) => e.attributes.has(name));
+
+/** Whether an element is an entry of a list of items. */
+const isEntry = (e: ElementNode): boolean => e.tag === 'li' || role(e) === 'none' || role(e) === 'listitem';
+
+/**
+ * The part of a menu that belongs to one of its controls: markup discloses it by nesting in a list entry, by `details`
+ * or by what it says of the control. That links come next is not enough.
+ */
+export function panelOf(control: ElementNode, root: ElementNode): ElementNode | null {
+  if (control.tag === 'summary' && control.parent)
+    return control.parent.elements.find((e) => e !== control && linkCount(e) > 0) ?? null;
+  const said = discloses(control) || control.tag === 'label';
+  for (let own: ElementNode = control, a = control.parent; a && a !== root.parent; own = a, a = a.parent) {
+    const after = a.elements.slice(own.position + 1).find((e) => !isLink(e) && linkCount(e) > 0);
+    const before = a.elements.slice(0, own.position).some((e) => linkCount(e) > 0);
+    if (isEntry(a)) return before ? null : (after ?? null);
+    if (a === root || ['ul', 'ol', 'nav', 'menu'].includes(a.tag))
+      return said && after && !before && a !== root ? after : null;
+    if (said && after) return after;
+  }
+  return null;
+}
+
+/** Whether a control only shows a part of a menu that stands in it. */
+export function isOwnDisclosure(control: ElementNode, root: ElementNode): boolean {
+  if (!isAncestorOrSelf(root, control)) return false;
+  const panel = panelOf(control, root);
+  return panel !== null && linkCount(panel) < linkCount(root);
+}

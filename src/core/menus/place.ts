@@ -1,0 +1,41 @@
+import { bottom, right, type Rect } from '../base/index.js';
+import type { ElementNode } from '../html/index.js';
+import { setting, type Page, type Scene } from '../scene/index.js';
+
+/** Where a menu stands in a wide window: in the bar at the top, in a column at a side, fixed at the lower edge. */
+export type Place = 'top' | 'side' | 'bottom' | null;
+
+const WIDE = setting(1280);
+/** How far down the bar at the top may reach, px, and how much of the width a side column may take. */
+const TOP = 260;
+const SIDE = 0.36;
+
+/** Rectangles of elements in a wide window, and where what they surround stands. */
+export class Places {
+  readonly #scene: Scene;
+
+  constructor(page: Page) {
+    this.#scene = page.scene(WIDE);
+  }
+
+  of(items: readonly ElementNode[]): Place {
+    const rects = items.flatMap((item) => this.#scene.seen(item) ?? []);
+    if (rects.length === 0) return null;
+    const { width, height } = this.#scene.medium;
+    const area = around(rects);
+    const fixed = items.some((item) => this.#scene.nodes(item)[0]?.fixed);
+    const row = area.height < 140 && area.width > area.height;
+    if (fixed && row && area.y > height / 2) return 'bottom';
+    const narrow =
+      area.width <= width * SIDE && area.height >= Math.min(100, 24 * rects.length) && area.height > area.width / 3;
+    const aside = area.x < width * 0.16 || right(area) > width * 0.84;
+    if (narrow && aside && rects.length >= 3 && !row) return 'side';
+    return bottom(area) <= TOP ? 'top' : null;
+  }
+}
+
+function around(rects: readonly Rect[]): Rect {
+  const x = Math.min(...rects.map((r) => r.x));
+  const y = Math.min(...rects.map((r) => r.y));
+  return { x, y, width: Math.max(...rects.map(right)) - x, height: Math.max(...rects.map(bottom)) - y };
+}

@@ -1,0 +1,129 @@
+import { closest, descendants, isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
+import { discloses } from './disclosure.js';
+import { isControl } from './items.js';
+import { isLink, isStep, leadsWithin, linkCount, linksIn, textShare } from './links.js';
+import { ownKindOf } from './kinds.js';
+import type { MenuKind } from './types.js';
+import { EDGE_WORDS, hasWord, MENU_WORDS, wordsOf } from './words.js';
+
+export const isLandmark = (e: ElementNode): boolean => {
+  const role = (e.attributes.get('role') ?? '').toLowerCase();
+  return role === 'navigation' || (e.tag === 'nav' && role === '');
+};
+
+/** A menu by role; the panel of a control that shows it belongs to the menu of the control. */
+function isMenuRole(e: ElementNode): boolean {
+  const role = (e.attributes.get('role') ?? '').toLowerCase();
+  if (role === 'menubar') return true;
+  if (role !== 'menu') return false;
+  const before = e.parent?.elements.slice(0, e.position) ?? [];
+  return !before.some((s) => [s, ...descendants(s)].some((x) => isControl(x) && (discloses(x) || isLink(x))));
+}
+
+/** What may hold a menu that no landmark marks. */
+const CONTAINERS: ReadonlySet<string> = new Set(
+  'ul ol menu div section aside p table nav details dl header footer span'.split(' '),
+);
+const LISTS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu']);
+const ROWS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu', 'div', 'p', 'section', 'nav', 'span']);
+
+const CONTENT: ReadonlySet<string> = new Set(['main', 'article']);
+const inContent = (e: ElementNode): boolean =>
+  closest(e, (a) => CONTENT.has(a.tag) || /^main$/i.test(a.attributes.get('role') ?? '')) !== null;
+const FIXED: ReadonlySet<string> = new Set(['bottomnav', 'tabbar', 'bottombar']);
+
+const inEdge = (e: ElementNode): boolean =>
+  closest(
+    e,
+    (a) =>
+      ['header', 'footer'].includes(a.tag) ||
+      /^(banner|contentinfo)$/.test(a.attributes.get('role') ?? '') ||
+      hasWord(a, EDGE_WORDS),
+  ) !== null;
+
+/** How much a container of a kind may hold: links at least and at most, and their part of the text. */
+const HOLDS: Partial<Readonly<Record<MenuKind, readonly [least: number, most: number, share: number, text: number]>>> =
+  {
+    breadcrumb: [1, 14, 0.25, 300],
+    pager: [1, 40, 0.3, 400],
+    contents: [2, 400, 0.5, Infinity],
+    languages: [2, 120, 0.3, 1200],
+  };
+
+function isKind(e: ElementNode, kind: MenuKind): boolean {
+  const holds = HOLDS[kind];
+  if (!holds) return false;
+  const [least, most, share, text] = holds;
+  const count = linkCount(e);
+  if (count < least || count > most) return false;
+  const measured = textShare(e);
+  return measured.share >= share && measured.all <= text;
+}
+
+const usable = (root: ElementNode): number =>
+  [...descendants(root)].filter((e) => isControl(e) && e.tag !== 'summary').length;
+
+/**
+ * The roots of a page's menus, in document order: landmarks, then what is named after a kind of menu, then what is
+ * named a menu or stands like one. A landmark inside a landmark is a menu of its own; anything else inside a menu
+ * belongs to it.
+ */
+export function menuRoots(document: HtmlDocument): readonly ElementNode[] {
+  const roots: ElementNode[] = [];
+  const apart = (e: ElementNode) => !roots.some((r) => isAncestorOrSelf(r, e) || isAncestorOrSelf(e, r));
+  const claim = (e: ElementNode) => {
+    if (apart(e)) roots.push(e);
+  };
+  const landmarks = document.elements.filter((e) => isLandmark(e) && hasBox(e));
+  const own = (e: ElementNode) =>
+    usable(e) - landmarks.filter((l) => l !== e && isAncestorOrSelf(e, l)).reduce((sum, l) => sum + usable(l), 0);
+  for (const e of landmarks) {
+    const kind = ownKindOf(e);
+    if (own(e) >= 2 || (own(e) === 1 && kind !== null && isKind(e, kind))) roots.push(e);
+  }
+  const rest = document.elements.filter((e) => CONTAINERS.has(e.tag) && linkCount(e) > 0);
+  for (const e of document.elements) if (isMenuRole(e) && usable(e) >= 2) claim(e);
+  for (const e of rest) {
+    const kind = ownKindOf(e);
+    if (kind && isKind(e, kind)) claim(e);
+  }
+  for (const e of rest) if (isNamed(e)) claim(e);
+  for (const e of rest) if (isPlaced(e)) claim(e);
+  for (const e of rest) if (isPager(e) || isContents(e, document)) claim(e);
+  return roots.sort((a, b) => a.index - b.index);
+}
+
+const hasBox = (e: ElementNode): boolean => closest(e, (a) => a.tag === 'template') === null;
+
+/** Named as a menu; lists may hold whole panels with words of their own. */
+function isNamed(e: ElementNode): boolean {
+  if (!hasWord(e, MENU_WORDS) || usable(e) < 3) return false;
+  if (inContent(e) && closest(e, (a) => hasWord(a, FIXED)) === null) return false;
+  return textShare(e).share >= (LISTS.has(e.tag) ? 0.25 : 0.6);
+}
+
+/** Mostly links, in the header or the footer. */
+function isPlaced(e: ElementNode): boolean {
+  if (!ROWS.has(e.tag) || !inEdge(e) || inContent(e)) return false;
+  const links = linksIn(e).length;
+  const controls = LISTS.has(e.tag) ? Math.max(links, usable(e)) : links;
+  return controls >= 3 && textShare(e).share >= 0.6;
+}
+
+/** Few links, of which at least two lead a page on and back. */
+function isPager(e: ElementNode): boolean {
+  const links = linksIn(e);
+  if (links.length < 2 || links.length > 6 || e.tag === 'span') return false;
+  const steps = links.filter(isStep).length;
+  if (steps < 2 || steps * 2 < links.length) return false;
+  const { all, share } = textShare(e);
+  return share >= 0.5 || (all <= 200 && wordsOf(e).some((word) => MENU_WORDS.has(word)));
+}
+
+/** A list whose links lead to parts of the page itself, and that says little else. */
+function isContents(e: ElementNode, document: HtmlDocument): boolean {
+  if (!LISTS.has(e.tag)) return false;
+  const links = linksIn(e);
+  const tabs = [...descendants(e)].some((x) => /^tab$/i.test(x.attributes.get('role') ?? '') || discloses(x));
+  return links.length >= 3 && !tabs && leadsWithin(links, document) && textShare(e).share >= 0.7;
+}
