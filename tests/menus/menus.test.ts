@@ -9,8 +9,8 @@ const outline = (menus: readonly Menu[]) =>
 
 describe('finding menus', () => {
   test.each<[string, string, string[]]>([
-    ['a navigation landmark', `<nav><ul>${links('Home', 'Fares')}</ul></nav>`, ['other: Home Fares']],
-    ['role navigation', `<div role=navigation><ul>${links('Home', 'Fares')}</ul></div>`, ['other: Home Fares']],
+    ['a navigation landmark', `<nav><ul>${links('Home', 'Fares')}</ul></nav>`, ['main: Home Fares']],
+    ['role navigation', `<div role=navigation><ul>${links('Home', 'Fares')}</ul></div>`, ['main: Home Fares']],
     ['in the header', `<header><nav><ul>${links('Home', 'Fares')}</ul></nav></header>`, ['main: Home Fares']],
     ['in the footer', `<footer><nav><ul>${links('Home', 'Fares')}</ul></nav></footer>`, ['footer: Home Fares']],
     [
@@ -26,7 +26,7 @@ describe('finding menus', () => {
     [
       'a list of panels with words of their own',
       `<ul class="sf-menu">${links('Islands', 'Timetable', 'Fares')}<li><div>Rather a lot of words in a panel of its own</div></li></ul>`,
-      ['other: Islands Timetable Fares'],
+      ['main: Islands Timetable Fares'],
     ],
     ['one link is no menu', '<nav><a href=x>Only</a></nav>', []],
     [
@@ -42,39 +42,39 @@ describe('finding menus', () => {
     ],
     ['a bottom bar', `<nav class="bottom-nav"><ul>${links('Home', 'Fares')}</ul></nav>`, ['bottom-bar: Home Fares']],
     [
-      'nested landmarks are one menu',
+      'a landmark inside a landmark is a menu of its own',
       `<nav><ul>${links('A', 'B')}</ul><nav>${links('C', 'D')}</nav></nav>`,
-      ['other: A B C D'],
+      ['main: A B', 'main: C D'],
     ],
     [
       'two menus',
       `<nav><ul>${links('A', 'B')}</ul></nav><footer><nav><ul>${links('C', 'D')}</ul></nav></footer>`,
-      ['other: A B', 'footer: C D'],
+      ['main: A B', 'footer: C D'],
     ],
     [
       'submenus',
       `<nav><ul><li><a href=#>Islands</a><ul>${links('Sula', 'Kelp')}</ul></li>${links('Fares')}</ul></nav>`,
-      ['other: Islands ·Sula ·Kelp Fares'],
+      ['main: Islands ·Sula ·Kelp Fares'],
     ],
     [
       'submenus behind buttons',
       `<nav><ul><li><button>Islands</button><div><ul>${links('Sula', 'Kelp')}</ul></div></li></ul></nav>`,
-      ['other: Islands ·Sula ·Kelp'],
+      ['main: Islands ·Sula ·Kelp'],
     ],
     [
       'details as submenu',
-      `<nav><details><summary>Islands</summary><ul>${links('Sula', 'Kelp')}</ul></details></nav>`,
-      ['other: Islands ·Sula ·Kelp'],
+      `<nav><ul>${links('Home', 'Fares')}<li><details><summary>Islands</summary><ul>${links('Sula', 'Kelp')}</ul></details></li></ul></nav>`,
+      ['main: Home Fares Islands ·Sula ·Kelp'],
     ],
     [
       'three levels',
       `<nav><ul><li><a href=#>A</a><ul><li><a href=#>B</a><ul>${links('C', 'D')}</ul></li></ul></li></ul></nav>`,
-      ['other: A ·B ··C ··D'],
+      ['main: A ·B ··C ··D'],
     ],
     [
       'search forms are no items',
       `<nav><ul>${links('A', 'B')}</ul><form><button>Go</button></form></nav>`,
-      ['other: A B'],
+      ['main: A B'],
     ],
   ])('%s', (_name, body, expected) => {
     expect(outline(menusIn(body))).toEqual(expected);

@@ -1,5 +1,6 @@
-import { isAncestorOrSelf, type ElementNode } from '../html/index.js';
+import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { linkCount, isLink } from './links.js';
+import { referred } from './references.js';
 
 const role = (e: ElementNode): string => (e.attributes.get('role') ?? '').toLowerCase();
 
@@ -23,7 +24,16 @@ const isEntry = (e: ElementNode): boolean => e.tag === 'li' || role(e) === 'none
  * The part of a menu that belongs to one of its controls: markup discloses it by nesting in a list entry, by `details`
  * or by what it says of the control. That links come next is not enough.
  */
-export function panelOf(control: ElementNode, root: ElementNode): ElementNode | null {
+export function panelOf(control: ElementNode, root: ElementNode, document: HtmlDocument): ElementNode | null {
+  const named = referred(control, document)?.panel;
+  if (
+    named &&
+    named !== root &&
+    isAncestorOrSelf(root, named) &&
+    !isAncestorOrSelf(named, control) &&
+    linkCount(named) > 0
+  )
+    return named;
   if (control.tag === 'summary' && control.parent)
     return control.parent.elements.find((e) => e !== control && linkCount(e) > 0) ?? null;
   const said = discloses(control) || control.tag === 'label';
@@ -39,8 +49,8 @@ export function panelOf(control: ElementNode, root: ElementNode): ElementNode | 
 }
 
 /** Whether a control only shows a part of a menu that stands in it. */
-export function isOwnDisclosure(control: ElementNode, root: ElementNode): boolean {
+export function isOwnDisclosure(control: ElementNode, root: ElementNode, document: HtmlDocument): boolean {
   if (!isAncestorOrSelf(root, control)) return false;
-  const panel = panelOf(control, root);
+  const panel = panelOf(control, root, document);
   return panel !== null && linkCount(panel) < linkCount(root);
 }

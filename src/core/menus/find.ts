@@ -24,7 +24,7 @@ function search(page: Page): readonly Menu[] {
   const places = new Places(page);
   const drafts = roots.map((root) => {
     const name = nameOf(root, document);
-    const place = places.of([...descendants(root)].filter(isControl));
+    const place = places.of(root, [...descendants(root)].filter(isControl));
     return { root, name, place, kind: kindOf(root, name, place, document) };
   });
   const kinds = settled(drafts);

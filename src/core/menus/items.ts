@@ -88,7 +88,7 @@ export function itemsOf(
       );
     if (!isControl(element) || toggles.has(element) || inForm(element, root) || insideControl(element, root)) continue;
     if (listed && isBrand(element, root)) continue;
-    const panel = panelOf(element, root);
+    const panel = panelOf(element, root, view.document);
     add(element, panel && !owners.has(panel) ? panel : null);
   }
   return items;

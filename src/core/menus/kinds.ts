@@ -9,7 +9,7 @@ import {
 import { isStep, leadsWithin, linkCount, linksIn } from './links.js';
 import type { Place } from './place.js';
 import type { MenuKind } from './types.js';
-import { hasWord, wordsIn, wordsOf } from './words.js';
+import { hasWord, isEdge, wordsIn, wordsOf } from './words.js';
 
 /** Words of class and id that tell what a menu is for. Words of looks, such as primary or secondary, do not. */
 const WORDS: readonly (readonly [MenuKind, ReadonlySet<string>])[] = (
@@ -40,12 +40,15 @@ const NAMES: readonly (readonly [MenuKind, RegExp])[] = [
 
 const kindNamed = (name: string): MenuKind | null => NAMES.find(([, pattern]) => pattern.test(name))?.[0] ?? null;
 
-export function kindOfWords(words: readonly string[]): MenuKind | null {
-  const found = WORDS.find(([, set]) => words.some((word) => set.has(word)))?.[0];
-  if (found) return found;
-  const bar = words.includes('bottom') && ['nav', 'bar', 'menu', 'tabs'].some((word) => words.includes(word));
-  return bar ? 'bottom-bar' : null;
-}
+export const kindOfWords = (words: readonly string[]): MenuKind | null =>
+  WORDS.find(([, set]) => words.some((word) => set.has(word)))?.[0] ?? null;
+
+/** Whether one class or the id names a bar at the lower edge: the bottom of a border is none. */
+const isBottomBar = (e: ElementNode): boolean =>
+  [...e.classes, e.id ?? ''].some((name) => {
+    const words = wordsIn(name);
+    return words.includes('bottom') && ['nav', 'bar', 'menu', 'tabs'].some((word) => words.includes(word));
+  });
 
 /** The heading right before a list, inside the wrapper it has to itself. */
 function headingBefore(root: ElementNode): string {
@@ -63,12 +66,11 @@ const HEADINGS: ReadonlySet<string> = new Set(['title', 'heading', 'header', 'la
 
 const FOOTERS: ReadonlySet<string> = new Set(['footer']);
 const inFooter = (root: ElementNode): boolean =>
-  closest(root, (e) => e.tag === 'footer' || e.attributes.get('role') === 'contentinfo' || hasWord(e, FOOTERS)) !==
-  null;
+  closest(root, (e) => e.tag === 'footer' || e.attributes.get('role') === 'contentinfo' || isEdge(e, FOOTERS)) !== null;
 
 const HEADS: ReadonlySet<string> = new Set(['header', 'masthead', 'topbar', 'banner', 'navbar']);
 export const inHeader = (root: ElementNode): boolean =>
-  closest(root, (e) => e.tag === 'header' || e.attributes.get('role') === 'banner' || hasWord(e, HEADS)) !== null;
+  closest(root, (e) => e.tag === 'header' || e.attributes.get('role') === 'banner' || isEdge(e, HEADS)) !== null;
 
 const SIDES: ReadonlySet<string> = new Set(['sidebar', 'sidenav', 'drawer', 'offcanvas']);
 const UTILITY: ReadonlySet<string> = new Set([
@@ -83,6 +85,10 @@ const UTILITY: ReadonlySet<string> = new Set([
 ]);
 const MAIN: ReadonlySet<string> = new Set(['main', 'mainnav', 'mainmenu', 'navbar', 'site']);
 
+const isTab = (e: ElementNode): boolean =>
+  /^tab$/i.test(e.attributes.get('role') ?? '') ||
+  /^(tab|pill)$/i.test(e.attributes.get('data-toggle') ?? e.attributes.get('data-bs-toggle') ?? '');
+
 /** What a menu is for: by its name, its words, what its links are, and where it stands. @param name of its landmark */
 export function kindOf(root: ElementNode, name: string, place: Place, document: HtmlDocument): MenuKind {
   const alone: ElementNode[] = [];
@@ -91,19 +97,21 @@ export function kindOf(root: ElementNode, name: string, place: Place, document: 
   const links = linksIn(root);
   const inside = [...descendants(root)].filter((e) => ['ul', 'ol'].includes(e.tag) && linkCount(e) === links.length);
   const words = [...alone, ...inside].flatMap(wordsOf);
+  const has = (set: ReadonlySet<string>) => words.some((word) => set.has(word));
   const said = kindNamed(name) ?? kindNamed(headingBefore(root)) ?? kindNamed(root.attributes.get('summary') ?? '');
   if (said) return said;
-  const worded = kindOfWords(words);
+  const worded = kindOfWords(words) ?? (alone.some(isBottomBar) ? 'bottom-bar' : null);
   if (worded && !(worded === 'contents' && links.length > 3 && !leadsWithin(links, document) && place === 'side'))
     return worded;
   if (links.length > 0 && links.filter((link) => link.attributes.has('hreflang')).length * 2 >= links.length)
     return 'languages';
   if (links.length <= 6 && links.filter(isStep).length * 2 >= Math.max(1, links.length)) return 'pager';
-  if (leadsWithin(links, document)) return place === 'top' || inHeader(root) ? 'main' : 'contents';
+  if ([...descendants(root)].some(isTab)) return 'tabs';
+  if (leadsWithin(links, document))
+    return place === 'top' || inHeader(root) ? 'main' : has(SIDES) ? 'sidebar' : 'contents';
   if (/^tablist$/i.test(root.attributes.get('role') ?? '')) return 'tabs';
   if (place === 'bottom') return 'bottom-bar';
   if (inFooter(root)) return 'footer';
-  const has = (set: ReadonlySet<string>) => words.some((word) => set.has(word));
   if (place === 'side') return 'sidebar';
   if (place === 'top') return has(UTILITY) ? 'utility' : 'main';
   if (

@@ -18,7 +18,7 @@ export class Places {
     this.#scene = page.scene(WIDE);
   }
 
-  of(items: readonly ElementNode[]): Place {
+  of(root: ElementNode, items: readonly ElementNode[]): Place {
     const rects = items.flatMap((item) => this.#scene.seen(item) ?? []);
     if (rects.length === 0) return null;
     const { width, height } = this.#scene.medium;
@@ -26,8 +26,12 @@ export class Places {
     const fixed = items.some((item) => this.#scene.nodes(item)[0]?.fixed);
     const row = area.height < 140 && area.width > area.height;
     if (fixed && row && area.y > height / 2) return 'bottom';
+    // A column has its wrapper to itself: lists of narrow words across the page are none.
+    const room = this.#scene.rect(root)?.width || area.width;
     const narrow =
-      area.width <= width * SIDE && area.height >= Math.min(100, 24 * rects.length) && area.height > area.width / 3;
+      Math.max(room, area.width) <= width * SIDE &&
+      area.height >= Math.min(100, 24 * rects.length) &&
+      area.height > area.width / 3;
     const aside = area.x < width * 0.16 || right(area) > width * 0.84;
     if (narrow && aside && rects.length >= 3 && !row) return 'side';
     return bottom(area) <= TOP ? 'top' : null;

@@ -4,7 +4,7 @@ import { isControl } from './items.js';
 import { isLink, isStep, leadsWithin, linkCount, linksIn, textShare } from './links.js';
 import { ownKindOf } from './kinds.js';
 import type { MenuKind } from './types.js';
-import { EDGE_WORDS, hasWord, MENU_WORDS, wordsOf } from './words.js';
+import { hasWord, isEdge, MENU_WORDS, wordsOf } from './words.js';
 
 export const isLandmark = (e: ElementNode): boolean => {
   const role = (e.attributes.get('role') ?? '').toLowerCase();
@@ -38,13 +38,13 @@ const inEdge = (e: ElementNode): boolean =>
     (a) =>
       ['header', 'footer'].includes(a.tag) ||
       /^(banner|contentinfo)$/.test(a.attributes.get('role') ?? '') ||
-      hasWord(a, EDGE_WORDS),
+      isEdge(a),
   ) !== null;
 
 /** How much a container of a kind may hold: links at least and at most, and their part of the text. */
 const HOLDS: Partial<Readonly<Record<MenuKind, readonly [least: number, most: number, share: number, text: number]>>> =
   {
-    breadcrumb: [1, 14, 0.25, 300],
+    breadcrumb: [1, 14, 0.1, 300],
     pager: [1, 40, 0.3, 400],
     contents: [2, 400, 0.5, Infinity],
     languages: [2, 120, 0.3, 1200],
@@ -74,9 +74,16 @@ export function menuRoots(document: HtmlDocument): readonly ElementNode[] {
   const claim = (e: ElementNode) => {
     if (apart(e)) roots.push(e);
   };
-  const landmarks = document.elements.filter((e) => isLandmark(e) && hasBox(e));
-  const own = (e: ElementNode) =>
-    usable(e) - landmarks.filter((l) => l !== e && isAncestorOrSelf(e, l)).reduce((sum, l) => sum + usable(l), 0);
+  const marked = document.elements.filter((e) => isLandmark(e) && hasBox(e));
+  const landmarks = marked.filter((e) => !isPanelWithin(e, marked));
+  const nested = (e: ElementNode) =>
+    landmarks.filter(
+      (l) =>
+        l !== e &&
+        isAncestorOrSelf(e, l) &&
+        !landmarks.some((m) => m !== l && m !== e && isAncestorOrSelf(e, m) && isAncestorOrSelf(m, l)),
+    );
+  const own = (e: ElementNode) => usable(e) - nested(e).reduce((sum, l) => sum + usable(l), 0);
   for (const e of landmarks) {
     const kind = ownKindOf(e);
     if (own(e) >= 2 || (own(e) === 1 && kind !== null && isKind(e, kind))) roots.push(e);
@@ -93,11 +100,26 @@ export function menuRoots(document: HtmlDocument): readonly ElementNode[] {
   return roots.sort((a, b) => a.index - b.index);
 }
 
+/** Whether a landmark inside another is what one of the other's controls shows: it belongs to that one. */
+function isPanelWithin(e: ElementNode, landmarks: readonly ElementNode[]): boolean {
+  const outer = landmarks.find((l) => l !== e && isAncestorOrSelf(l, e));
+  if (!outer) return false;
+  const ids = new Set<string>();
+  for (let a: ElementNode | null = e; a && a !== outer; a = a.parent) if (a.id) ids.add(a.id);
+  return [...descendants(outer)].some((x) =>
+    [...x.attributes].some(
+      ([name, value]) =>
+        /^(aria-controls|popovertarget|data-.*)$/.test(name) && ids.has(value.trim().replace(/^#/, '')),
+    ),
+  );
+}
+
 const hasBox = (e: ElementNode): boolean => closest(e, (a) => a.tag === 'template') === null;
 
 /** Named as a menu; lists may hold whole panels with words of their own. */
 function isNamed(e: ElementNode): boolean {
-  if (!hasWord(e, MENU_WORDS) || usable(e) < 3) return false;
+  // A drop-down belongs to the control that drops it.
+  if (!hasWord(e, MENU_WORDS) || wordsOf(e).includes('dropdown') || usable(e) < 3) return false;
   if (inContent(e) && closest(e, (a) => hasWord(a, FIXED)) === null) return false;
   return textShare(e).share >= (LISTS.has(e.tag) ? 0.25 : 0.6);
 }
@@ -115,6 +137,7 @@ function isPager(e: ElementNode): boolean {
   const links = linksIn(e);
   if (links.length < 2 || links.length > 6 || e.tag === 'span') return false;
   const steps = links.filter(isStep).length;
+  if (!links.some((link) => isStep(link) && !/^\s*(#|javascript:)/i.test(link.attributes.get('href')!))) return false;
   if (steps < 2 || steps * 2 < links.length) return false;
   const { all, share } = textShare(e);
   return share >= 0.5 || (all <= 200 && wordsOf(e).some((word) => MENU_WORDS.has(word)));

@@ -2,11 +2,12 @@ import { collapseSpace, descendants, isAncestorOrSelf, textContent, type Element
 import { labelOf } from '../naming/index.js';
 import { poseAfter, setting, type Page, type Scene } from '../scene/index.js';
 import { isOwnDisclosure } from './disclosure.js';
-import { linkCount } from './links.js';
+import { linkCount, linksIn } from './links.js';
 import { referred, switchedBy } from './references.js';
 import type { MenuKind, Toggle } from './types.js';
 import {
   BARS_WORDS,
+  BRAND_WORDS,
   CLOSE_TEXT,
   CLOSE_WORDS,
   hasWord,
@@ -32,6 +33,7 @@ const isPressable = (e: ElementNode): boolean =>
   e.attributes.has('data-toggle') ||
   (e.tag === 'div' || e.tag === 'span'
     ? hasWord(e, TOGGLE_WORDS) &&
+      (e.elements.length > 0 || textContent(e).trim() !== '') &&
       e.elements.every((c) => ['span', 'i', 'svg', 'div', 'b'].includes(c.tag)) &&
       linkCount(e) === 0
     : false);
@@ -54,19 +56,22 @@ export function togglesOf(roots: readonly ElementNode[], kinds: readonly MenuKin
   };
   for (const e of page.document.elements) {
     if (e.tag === 'input' || !isPressable(e) || leadsAway(e) || closes(e) || insidePressable(e)) continue;
-    const reference = referred(e, page.document);
-    const root = reference && openedBy(e, reference, roots);
-    if (root) add(e, root, reference.panel, reference.by);
+    const pointer = referred(e, page.document);
+    const root = pointer && openedBy(e, pointer, roots);
+    // Links to a part of the page are links where that part is no menu.
+    const reference = pointer?.by === 'fragment' && !root ? null : pointer;
+    if (root && reference) add(e, root, reference.panel, reference.by);
     else if (switchedBy(e, page.document)) {
       const opened = switchedOpen(e, roots, page);
       if (opened) add(e, opened, opened, 'label');
       else if (looksLikeToggle(e)) waiting.push(e);
-    } else if (!reference && looksLikeToggle(e) && !roots.some((r) => isOwnDisclosure(e, r))) waiting.push(e);
+    } else if (!reference && looksLikeToggle(e) && !roots.some((r) => isOwnDisclosure(e, r, page.document)))
+      waiting.push(e);
   }
   const bound = new Set(found.map((f) => f.root));
   for (const e of waiting) {
     const root = likeliest(e, roots, kinds, page, bound);
-    if (root) add(e, root, null, 'wording');
+    if (root) add(e, root, null, switchedBy(e, page.document) ? 'label' : 'wording');
   }
   return found.sort((a, b) => a.toggle.element.index - b.toggle.element.index);
 }
@@ -109,8 +114,14 @@ function openedBy(
   if (by === 'fragment') return null;
   const holder = roots.find((root) => isAncestorOrSelf(root, panel));
   if (!holder || linkCount(panel) * 2 < linkCount(holder) || linkCount(panel) < 2) return null;
-  return isAncestorOrSelf(holder, control) && inEntry(panel, holder) ? null : holder;
+  if (!isAncestorOrSelf(holder, control)) return holder;
+  return inEntry(panel, holder) || othersBeside(control, panel, holder) ? null : holder;
 }
+
+/** Whether a menu has entries beside a control and its panel: then the control is one of them. */
+const othersBeside = (control: ElementNode, panel: ElementNode, root: ElementNode): boolean =>
+  linksIn(root).filter((link) => link !== control && !isAncestorOrSelf(panel, link) && !hasWord(link, BRAND_WORDS))
+    .length >= 2;
 
 const inEntry = (panel: ElementNode, root: ElementNode): boolean => {
   for (let e = panel.parent; e && e !== root; e = e.parent) if (e.tag === 'li') return true;
@@ -125,20 +136,22 @@ function switchedOpen(label: ElementNode, roots: readonly ElementNode[], page: P
     closed,
   );
   const gain = (root: ElementNode) => reached(root, open) - reached(root, closed);
-  const gains = roots.map((root) => ({ root, more: isOwnDisclosure(label, root) ? 0 : gain(root) }));
+  const gains = roots.map((root) => ({ root, more: isOwnDisclosure(label, root, page.document) ? 0 : gain(root) }));
   const best = gains.reduce<(typeof gains)[number] | null>((a, b) => (a && a.more >= b.more ? a : b), null);
   return best && best.more > 0 && best.more * 2 >= linkCount(best.root) ? best.root : null;
 }
 
-const reached = (root: ElementNode, scene: Scene): number =>
-  [root, ...descendants(root)].filter((e) => e.tag === 'a' && scene.reach(e) !== null).length;
+const reached = (root: ElementNode, scene: Scene, except?: ElementNode): number =>
+  [root, ...descendants(root)].filter((e) => e.tag === 'a' && e !== except && scene.reach(e) !== null).length;
 
-const MENU_STEM = /^(menu|nav|navbar|drawer|navigation|burger|hamburger|sidebar|sidenav|mobile|offcanvas|canvas|toc)/;
+const MENU_STEM =
+  /^(menu|nav|navbar|drawer|navigation|burger|hamburger|sidebar|sidenav|mobile|offcanvas|canvas|toc|lang)/;
 
 function looksLikeToggle(e: ElementNode): boolean {
   const words = wordsOf(e);
   const text = textOf(e);
   if (OTHER_TEXT.test(text) && !/\b(site|main) (menu|nav)/i.test(text)) return false;
+  if (words.includes('dropdown')) return false;
   if (words.some((w) => TOGGLE_WORDS.has(w)) && words.some((w) => MENU_STEM.test(w))) return !isInList(e);
   if (hasBars(e) && text.length <= 30) return true;
   return e.tag !== 'a' && text.length <= 40 && TOGGLE_TEXT.test(text) && !isInList(e);
@@ -178,7 +191,7 @@ function likeliest(
 ): ElementNode | null {
   const narrow = page.scene(NARROW);
   const open = roots.filter((root) => !bound.has(root) && LIKELY.includes(kinds[roots.indexOf(root)]!));
-  const hidden = open.filter((root) => reached(root, narrow) === 0);
+  const hidden = open.filter((root) => reached(root, narrow, e) === 0);
   const own = wordsOf(e)
     .concat([...descendants(e)].flatMap(wordsOf))
     .filter((w) => MENU_STEM.test(w) && w !== 'menu' && w !== 'nav' && !TOGGLE_WORDS.has(w));
@@ -194,12 +207,17 @@ function likeliest(
     LIKELY.indexOf(kinds[roots.indexOf(root)]!) / 10;
   const best = (list: readonly ElementNode[]) =>
     list.reduce<ElementNode | null>((a, b) => (a && rank(a) >= rank(b) ? a : b), null);
-  return best(hidden) ?? best(open.filter((root) => isAncestorOrSelf(root, e) || beside(root, e) || named(root)));
+  const near = (root: ElementNode) => isAncestorOrSelf(root, e) || beside(root, e);
+  const worthy = (root: ElementNode) => near(root) || ['main', 'sidebar'].includes(kinds[roots.indexOf(root)]!);
+  return (
+    best(hidden.filter(named)) ?? best(open.filter(named)) ?? best(hidden.filter(worthy)) ?? best(open.filter(near))
+  );
 }
 
-/** Whether a menu stands under the nearest wrapper of a control. */
+/** Whether a menu stands under the nearest wrapper of a control; right behind it where that is the page. */
 function beside(root: ElementNode, e: ElementNode): boolean {
   for (let a = e.parent, steps = 0; a && steps < 3 && a.tag !== 'body'; a = a.parent, steps++)
     if (isAncestorOrSelf(a, root)) return true;
-  return false;
+  const next = e.parent?.tag === 'body' ? e.parent.elements[e.position + 1] : undefined;
+  return next !== undefined && isAncestorOrSelf(next, root);
 }

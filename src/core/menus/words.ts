@@ -10,7 +10,18 @@ export const CURRENT_WORDS = set('current active selected here this');
 export const BRAND_WORDS = set('brand logo title sitename wordmark');
 /** Words of icons that stand for a menu. */
 export const BARS_WORDS = set('bars burger hamburger navicon menu sidebar list');
-export const EDGE_WORDS = set('header masthead footer topbar bottombar tabbar banner');
+const EDGE_WORDS = set('header masthead footer topbar bottombar tabbar banner');
+/** What has headers and footers of its own. */
+const PART_WORDS = set(
+  'card panel modal box widget table list item dialog popover accordion tile tab form dropdown toast post article comment',
+);
+
+/** Whether one class or the id names the head or the foot of the page, not of a part of it. */
+export const isEdge = (e: ElementNode, edges: ReadonlySet<string> = EDGE_WORDS): boolean =>
+  [...e.classes, ...(e.id ? [e.id] : [])].some((name) => {
+    const words = wordsIn(name);
+    return words.some((word) => edges.has(word)) && !words.some((word) => PART_WORDS.has(word));
+  });
 
 /** Words that stand beside those above in names written without a gap. */
 const GLUE =
