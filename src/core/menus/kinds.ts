@@ -107,9 +107,10 @@ export function kindOf(root: ElementNode, name: string, place: Place, document: 
     return 'languages';
   if (links.length <= 6 && links.filter(isStep).length * 2 >= Math.max(1, links.length)) return 'pager';
   if ([...descendants(root)].some(isTab)) return 'tabs';
-  if (leadsWithin(links, document))
-    return place === 'top' || inHeader(root) ? 'main' : has(SIDES) ? 'sidebar' : 'contents';
-  if (/^tablist$/i.test(root.attributes.get('role') ?? '')) return 'tabs';
+  if (leadsWithin(links, document)) {
+    const inBar = (place === 'top' || inHeader(root)) && closest(root, (e) => /^(main|article)$/.test(e.tag)) === null;
+    return inBar ? 'main' : has(SIDES) ? 'sidebar' : 'contents';
+  }
   if (place === 'bottom') return 'bottom-bar';
   if (inFooter(root)) return 'footer';
   if (place === 'side') return 'sidebar';

@@ -24,7 +24,7 @@ export class Places {
     const { width, height } = this.#scene.medium;
     const area = around(rects);
     const fixed = items.some((item) => this.#scene.nodes(item)[0]?.fixed);
-    const row = area.height < 140 && area.width > area.height;
+    const row = area.height < 140 && area.width > area.height * 3;
     if (fixed && row && area.y > height / 2) return 'bottom';
     // A column has its wrapper to itself: lists of narrow words across the page are none.
     const room = this.#scene.rect(root)?.width || area.width;

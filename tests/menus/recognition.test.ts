@@ -1,0 +1,188 @@
+import { findMenus, type Menu } from '../../src/core/menus/index.js';
+import { pageFrom } from '../support/page.js';
+
+const links = (...labels: string[]) =>
+  labels.map((label) => `<li><a href="${label.toLowerCase()}.html">${label}</a></li>`).join('');
+const row = (...labels: string[]) =>
+  labels.map((label) => `<a href="${label.toLowerCase()}.html">${label}</a>`).join(' | ');
+const parts = (...ids: string[]) => ids.map((id) => `<li><a href="#${id}">${id}</a></li>`).join('');
+const sections = (...ids: string[]) => ids.map((id) => `<h2 id=${id}>${id}</h2><p>text</p>`).join('');
+const menusIn = (body: string, css = ''): readonly Menu[] =>
+  findMenus(pageFrom(`<!doctype html><style>body{margin:0}${css}</style><body>${body}`));
+const told = (menus: readonly Menu[]) => menus.map((m) => `${m.kind}: ${m.items.map((i) => i.label).join(' ')}`);
+
+describe('menus no landmark marks', () => {
+  test.each<[string, string, string[]]>([
+    [
+      'a trail by its class',
+      `<p class="breadcrumbs">${row('Home', 'Fares')} › Islands</p>`,
+      ['breadcrumb: Home Fares'],
+    ],
+    [
+      'a trail of one link',
+      '<ol class="breadcrumb"><li><a href=/>Home</a></li><li>Fares</li></ol>',
+      ['breadcrumb: Home'],
+    ],
+    [
+      'a pager by what its links say',
+      `<main><p>text</p><div><a href=a.html>Previous</a> <a href=b.html>Next</a></div></main>`,
+      ['pager: Previous Next'],
+    ],
+    [
+      'a pager by the relation of its links',
+      '<div class="step"><a rel=prev href=a.html>Kelp Sound</a><a rel=next href=b.html>Sula</a></div>',
+      ['pager: Kelp Sound Sula'],
+    ],
+    ['numbered pages', `<main><ul class="pagination">${links('1', '2', '3')}</ul></main>`, ['pager: 1 2 3']],
+    [
+      'languages by the language of their pages',
+      '<div class="bar header"><a hreflang=en href=en>en</a> <a hreflang=fr href=fr>fr</a> <a hreflang=de href=de>de</a></div>',
+      ['languages: en fr de'],
+    ],
+    [
+      'languages by a compound word, in a paragraph',
+      `<div class="toplang"><p>Languages: ${row('en', 'fr', 'de', 'nl')}</p></div>`,
+      ['languages: en fr de nl'],
+    ],
+    [
+      'contents by where their links lead',
+      `<main><ul>${parts('piers', 'decks', 'crews')}</ul>${sections('piers', 'decks', 'crews')}</main>`,
+      ['contents: piers decks crews'],
+    ],
+    [
+      'a compound class word',
+      `<div class="docnav">${row('Fares', 'Times', 'Crews')}</div>`,
+      ['main: Fares Times Crews'],
+    ],
+    [
+      'a row of links in the footer',
+      `<p style="height:900px">x</p><footer><p>${row('Imprint', 'Privacy', 'Contact')}</p></footer>`,
+      ['footer: Imprint Privacy Contact'],
+    ],
+    [
+      'a drop-down is part of the control that drops it',
+      `<main><div class="card"><div class="card-header"><div class="dropdown-menu">${row('Sort', 'Hide', 'Share')}</div></div></div></main>`,
+      [],
+    ],
+    [
+      'the head of a card is not that of the page',
+      `<div class="card"><div class="card-header"><ul>${links('All', 'Open', 'Done')}</ul></div></div>`,
+      [],
+    ],
+    [
+      'steps of a carousel lead to no page',
+      '<div class="slides"><a href="#deck">Previous</a><a href="#deck">Next</a></div><div id=deck></div>',
+      [],
+    ],
+    [
+      'footnotes are no contents',
+      `<main><ol>${'<li>Said by the harbour master in the spring of the year <a href="#a">back</a></li>'.repeat(3)}</ol><p id=a>x</p></main>`,
+      [],
+    ],
+  ])('%s', (_name, body, expected) => {
+    expect(told(menusIn(body))).toEqual(expected);
+  });
+});
+
+describe('what a menu is for', () => {
+  const side = 'aside{float:left;width:200px}aside a{display:block;padding:8px}';
+  const body = '<main style="margin-left:220px">text</main>';
+  test.each<[string, string, string, string]>([
+    ['its name comes first', '<nav aria-label="Breadcrumb">', '', 'breadcrumb'],
+    ['names in other languages', '<nav aria-label="Inhaltsverzeichnis">', '', 'contents'],
+    ['a bar at the top', '<header><nav>', 'nav{display:flex}', 'main'],
+    ['words of looks do not decide', '<header><nav class="secondary primary">', 'nav{display:flex}', 'main'],
+    ['a column at a side', '<aside><nav>', side, 'sidebar'],
+    ['a bar at the lower edge', '<nav>', 'nav{position:fixed;bottom:0;width:100%;display:flex}', 'bottom-bar'],
+    ['a border below says nothing', '<nav class="navbar border-bottom">', 'nav{display:flex}', 'main'],
+    ['links beside the main menu', '<header><nav class="topbar">', 'nav{display:flex}', 'utility'],
+    ['tabs', '<nav class="tabs">', 'nav{margin-top:900px}', 'tabs'],
+  ])('%s', (_name, open, css, kind) => {
+    const items = ['Fares', 'Times', 'Crews', 'Piers'].map((x) => `<a href=${x}>${x}</a>`).join('');
+    expect(menusIn(`${open}${items}</nav></aside></header>${body}`, css).map((m) => m.kind)).toEqual([kind]);
+  });
+
+  test('of two in the header the larger is the main one', () => {
+    const menus = menusIn(
+      `<header><nav>${row('Log', 'Help')}</nav><nav>${row('A', 'B', 'C', 'D', 'E')}</nav></header>`,
+    );
+    expect(menus.map((m) => m.kind)).toEqual(['utility', 'main']);
+  });
+});
+
+describe('items and what they own', () => {
+  const outline = ([menu]: readonly Menu[]) => menu!.items.map((i) => '·'.repeat(i.level - 1) + i.label).join(' ');
+  test.each<[string, string, string]>([
+    [
+      'a brand owns no list and is no entry beside one',
+      `<nav><a class=brand href=/>Tidewrack</a><ul>${links('A', 'B')}</ul></nav>`,
+      'A B',
+    ],
+    ['lists that follow one another', `<nav><ul>${links('A')}</ul><ul>${links('B', 'C')}</ul></nav>`, 'A B C'],
+    [
+      'a plain word with a panel',
+      `<nav><ul><li><span>Islands</span><ul>${links('Sula', 'Kelp')}</ul></li>${links('Fares')}</ul></nav>`,
+      'Islands ·Sula ·Kelp Fares',
+    ],
+    [
+      'a button that says it expands',
+      `<nav><div><button aria-expanded=false>Islands</button><div>${row('Sula', 'Kelp')}</div></div><a href=f>Fares</a></nav>`,
+      'Islands ·Sula ·Kelp Fares',
+    ],
+    [
+      'a panel named by its control',
+      `<nav><a href=# data-target="#p">Islands</a><a href=f>Fares</a><a href=t>Times</a><div id=p>${row('Sula', 'Kelp')}</div></nav>`,
+      'Islands Fares Times ·Sula ·Kelp',
+    ],
+    [
+      'the button of a search field is none',
+      `<nav><ul>${links('A', 'B')}</ul><ul><li><input type=search></li><li><button>Search</button></li></ul></nav>`,
+      'A B',
+    ],
+  ])('%s', (_name, body, expected) => {
+    expect(outline(menusIn(body))).toBe(expected);
+  });
+
+  test('words on what holds several items mark none of them as current', () => {
+    const [menu] = menusIn(
+      `<nav><div class=active>${row('A', 'B')}</div><a id=current href=c>C</a><a class=here href=d>D</a></nav>`,
+    );
+    expect(menu!.items.map((i) => i.current?.by ?? null)).toEqual([null, null, null, 'class']);
+  });
+});
+
+describe('what opens a menu', () => {
+  const nav = `<nav id=n>${row('A', 'B', 'C')}</nav>`;
+  const hidden = 'nav{display:none}';
+  const bars = '<span></span><span></span><span></span>';
+  test.each<[string, string, string, string | null]>([
+    ['any attribute that names it', `<button data-opens="n">x</button>${nav}`, hidden, 'data-target'],
+    ['a handler that names it', `<a href="javascript:void(0)" onclick="show('n')">x</a>${nav}`, hidden, 'handler'],
+    ['three bars', `<button>${bars}</button>${nav}`, hidden, 'wording'],
+    ['an icon of that sense', `<button><i class="fa fa-bars"></i></button>${nav}`, hidden, 'wording'],
+    [
+      'the box a label switches, wherever it stands',
+      `<input type=checkbox id=c><div><label for=c>x</label></div><div><div>${nav}</div></div>`,
+      '#c:not(:checked)~div nav{display:none}',
+      'label',
+    ],
+    ['the menu of an account is another', `<button>Account menu</button>${nav}`, hidden, null],
+    ['a backdrop closes', `<label class="nav-overlay" for=c>x</label><input type=checkbox id=c>${nav}`, hidden, null],
+    ['what hides it closes', `<button aria-controls=n>Hide menu</button>${nav}`, hidden, null],
+    ['a link to a part of the page', `<a href="#n">Skip</a>${nav}`, '', null],
+  ])('%s', (_name, body, css, by) => {
+    const menus = menusIn(body, css);
+    expect(menus.flatMap((m) => m.toggles.map((t) => t.by))).toEqual(by ? [by] : []);
+  });
+
+  test('of two menus the one named with the same word', () => {
+    const menus = menusIn(
+      `<header><nav class="topbar">${row('A', 'B')}</nav><a href=# class="sidebar-toggle">${bars}</a></header><div class="sidebar"><ul>${links('C', 'D', 'E')}</ul></div>`,
+      '.sidebar{margin-left:-900px}',
+    );
+    expect(menus.map((m) => [m.kind, m.toggles.length])).toEqual([
+      ['utility', 0],
+      ['sidebar', 1],
+    ]);
+  });
+});
