@@ -12,19 +12,19 @@ import {
   checkWidth,
   deepFreeze,
   DEFAULTS,
-  describeMenus,
+  menusOf,
   framesOf,
   ladderOf,
   longhandsNamed,
   measurePage,
   poseAfter,
   why as whyOf,
-  type AuditedMenu,
   type AuditOptions,
   type AuditResult,
   type ElementNode,
   type LadderResult,
   type Measured,
+  type MenuModel,
   type Move,
   type Page,
   type WhyResult,
@@ -37,6 +37,7 @@ export {
   openPage,
   openPageNow,
   type AuditedMenu,
+  type MenuModel,
   type AuditOptions,
   type AuditResult,
   type Check,
@@ -79,8 +80,11 @@ export function measure(page: Page, widths: readonly number[], height = DEFAULTS
   return deepFreeze(measurePage(page, widths, height));
 }
 
-/** The menus of a page, their items and toggles. */
-export const menus = (page: Page): readonly AuditedMenu[] => deepFreeze(describeMenus(page));
+/** The menus of a page: items, toggles, forms by width, what opens their parts, and who gets there. */
+export function menus(page: Page, view: View = {}): readonly MenuModel[] {
+  checkForm(VIEW, view, 'menus');
+  return deepFreeze(menusOf(page, viewOf(view)).menus);
+}
 
 /** The width bands of a page, what begins each, and the form every menu takes in it. */
 export function rungs(page: Page, view: View = {}): LadderResult {

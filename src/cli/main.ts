@@ -7,6 +7,7 @@ import { auditCommand } from './commands/audit.js';
 import { checksCommand } from './commands/checks.js';
 import { drawCommand } from './commands/draw.js';
 import { measureCommand } from './commands/measure.js';
+import { menusCommand } from './commands/menus.js';
 import { rungsCommand } from './commands/rungs.js';
 import { whyCommand } from './commands/why.js';
 import { EXIT, sentence, UsageError } from './errors.js';
@@ -25,6 +26,7 @@ async function main(words: readonly string[]): Promise<void> {
     .usage('$0 <command>\n\nAudits built navigation menus from their markup and style sheets.')
     .command(auditCommand)
     .command(measureCommand)
+    .command(menusCommand)
     .command(rungsCommand)
     .command(whyCommand)
     .command(drawCommand)
@@ -49,7 +51,7 @@ async function main(words: readonly string[]): Promise<void> {
   }
 }
 
-const COMMANDS = [auditCommand, measureCommand, rungsCommand, whyCommand, drawCommand, checksCommand].map(
+const COMMANDS = [auditCommand, measureCommand, menusCommand, rungsCommand, whyCommand, drawCommand, checksCommand].map(
   ({ command }) => String(command).split(' ')[0]!,
 );
 

@@ -110,7 +110,7 @@ function unopened(menu: Menu, plan: Plan): Limit[] {
 /** The menus of a page as plain data. */
 export const describeMenus = (page: Page): readonly AuditedMenu[] => findMenus(page).map(describeMenu);
 
-function describeMenu(menu: Menu): AuditedMenu {
+export function describeMenu(menu: Menu): AuditedMenu {
   return {
     id: menu.id,
     kind: menu.kind,

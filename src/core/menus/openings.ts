@@ -1,6 +1,8 @@
 import { AFFECTS } from '../css/index.js';
 import { descendants, selectorOf, type ElementNode } from '../html/index.js';
-import { poseAfter, type Move, type Page, type Setting } from '../scene/index.js';
+import { canTakeFocus } from '../naming/index.js';
+import { poseAfter, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
+import { switchedBy } from './references.js';
 import type { Menu, MenuItem } from './types.js';
 
 /** A way to open something, as moves one after the other, and what it brought into view. */
@@ -13,6 +15,8 @@ export interface Opening {
 }
 
 const ROUTES = ['hover', 'focus', 'press'] as const;
+/** The same and pressing with a key, for those who ask for every route. */
+const EVERY_ROUTE = [...ROUTES, 'key'] as const;
 /** Panels in panels are looked at this deep. */
 const DEPTH = 3;
 
@@ -21,28 +25,32 @@ const textOf = (moves: readonly Move[]): string =>
 
 /**
  * What the menus of a page open at a setting without any script: toggles first, then submenus, then submenus in those.
- * Of the routes to one panel the first that works stands for all.
+ * Of the routes to one panel the first that works stands for all, unless every one is asked for.
  */
-export function openingsAt(menus: readonly Menu[], page: Page, at: Setting): readonly Opening[] {
+export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, every = false): readonly Opening[] {
   const out: Opening[] = [];
   const all = controls(menus);
   const open = (before: readonly Move[], depth: number) => {
     const from = page.scene(posed(page, at, before));
     const hidden = all.filter((e) => from.reach(e) === null);
     if (hidden.length === 0) return;
-    for (const { handle, by, inside } of handlesOf(menus)) {
+    for (const { handle, by, inside } of handlesOf(menus, every)) {
       if (from.reach(handle) === null || before.some((move) => move.element === handle)) continue;
       const wanted = hidden.filter(inside);
-      if (wanted.length === 0 || out.some(({ shows }) => wanted.every((e) => shows.has(e)))) continue;
+      if (wanted.length === 0 || (!every && out.some(({ shows }) => wanted.every((e) => shows.has(e))))) continue;
+      // What lies deeper is looked at once for those with a pointer and once for those without.
+      const followed = new Set<boolean>();
       for (const route of by) {
         const moves = [...before, { by: route, element: handle }];
-        if (!mayOpen(page, moves)) continue;
+        if (!mayOpen(page, moves) || (route === 'key' && !takesKeys(handle, from))) continue;
         const scene = page.scene(posed(page, at, moves), from);
         const shows = new Set(wanted.filter((e) => scene.reach(e) !== null));
         if (shows.size === 0) continue;
         out.push({ moves, text: textOf(moves), shows });
-        if (depth < DEPTH) open(moves, depth + 1);
-        break;
+        const pointer = route === 'hover' || route === 'press';
+        if (depth < DEPTH && !followed.has(pointer)) open(moves, depth + 1);
+        followed.add(pointer);
+        if (!every) break;
       }
     }
   };
@@ -55,13 +63,17 @@ const posed = (page: Page, at: Setting, moves: readonly Move[]): Setting => ({
   pose: moves.length === 0 ? at.pose : poseAfter(page.document, moves, at.pose),
 });
 
+/** Whether a key can press something: itself, or the box a label switches. */
+const takesKeys = (handle: ElementNode, scene: Scene): boolean =>
+  canTakeFocus(switchedBy(handle, scene.document) ?? handle, scene);
+
 const PAINT = AFFECTS.indexOf('paint');
 
 /** Whether the last move can change what shows at all: some rule or some native behaviour answers to it. */
 function mayOpen(page: Page, moves: readonly Move[]): boolean {
   const { by, element } = moves[moves.length - 1]!;
   const touches = (state: 'hover' | 'focus') => AFFECTS.indexOf(page.touchedBy(state, element)) >= PAINT;
-  if (by !== 'press') return touches(by);
+  if (by === 'hover' || by === 'focus') return touches(by);
   const { toggled, target } = poseAfter(page.document, moves);
   const before = poseAfter(page.document, moves.slice(0, -1));
   return target !== before.target || !sameToggles(toggled, before.toggled) || touches('focus');
@@ -82,17 +94,23 @@ interface Handle {
   readonly inside: (element: ElementNode) => boolean;
 }
 
-function handlesOf(menus: readonly Menu[]): readonly Handle[] {
+function handlesOf(menus: readonly Menu[], every: boolean): readonly Handle[] {
   return menus.flatMap((menu): Handle[] => {
     const own = new Set(menu.items.map((item) => item.element));
     return [
-      ...menu.toggles.map(({ element }): Handle => ({ handle: element, by: ['press'], inside: (e) => own.has(e) })),
-      ...menu.items.flatMap((item) => (item.submenu ? [handleOf(item, item.submenu)] : [])),
+      ...menu.toggles.map(({ element }): Handle => ({
+        handle: element,
+        by: every ? ['press', 'key'] : ['press'],
+        inside: (e) => own.has(e),
+      })),
+      ...menu.items.flatMap((item) =>
+        item.submenu ? [handleOf(item, item.submenu, every ? EVERY_ROUTE : ROUTES)] : [],
+      ),
     ];
   });
 }
 
-function handleOf(item: MenuItem, submenu: ElementNode): Handle {
+function handleOf(item: MenuItem, submenu: ElementNode, by: Handle['by']): Handle {
   const within = new Set(descendants(submenu));
-  return { handle: item.element, by: ROUTES, inside: (e) => within.has(e) };
+  return { handle: item.element, by, inside: (e) => within.has(e) };
 }

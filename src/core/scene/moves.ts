@@ -4,7 +4,8 @@ import { indicated } from './fragment.js';
 
 /** What a visitor does to one element. */
 export interface Move {
-  readonly by: 'hover' | 'focus' | 'press';
+  /** A press is that of a pointer, which hovers there; with a key it comes from the focus alone. */
+  readonly by: 'hover' | 'focus' | 'press' | 'key';
   readonly element: ElementNode;
 }
 
@@ -25,9 +26,9 @@ interface Standing {
 export function poseAfter(document: HtmlDocument, moves: readonly Move[], before: PoseState = {}): PoseState {
   const pose: Standing = { ...before, toggled: new Map(before.toggled) };
   for (const { by, element } of moves) {
-    if (by !== 'focus') pose.hovered = element;
-    if (by === 'focus') pose.focused = element;
-    if (by === 'press') press(document, element, pose);
+    if (by === 'hover' || by === 'press') pose.hovered = element;
+    if (by === 'focus' || by === 'key') pose.focused = element;
+    if (by === 'press' || by === 'key') press(document, element, pose);
   }
   const { toggled, ...rest } = pose;
   return toggled.size > 0 ? { ...rest, toggled } : rest;
