@@ -82,7 +82,7 @@ const page = z.strictObject({
   crashed: z.array(z.strictObject({ check: z.string(), message: z.string() })),
   limits: z.array(
     z.strictObject({
-      kind: z.enum(['unknown', 'unsupported', 'missing', 'budget', 'repaired']),
+      kind: z.enum(['unknown', 'unsupported', 'missing', 'budget', 'repaired', 'unseen']),
       subject: z.string(),
       consequence: z.string(),
       place: z.string().nullable(),

@@ -19,7 +19,15 @@ li ul { display: none }
 .nav-toggle { display: none }
 @media (max-width: 700px) { .nav-toggle { display: block } #box:not(:checked) ~ nav { display: none } }
 `;
-const site = new Site({ 'page.html': PAGE, 'site.css': CSS, 'bare.html': '<!doctype html><p>Nothing here' });
+const site = new Site({
+  'page.html': PAGE,
+  'site.css': CSS,
+  'bare.html': '<!doctype html><p>Nothing here',
+  'words.html':
+    '<!doctype html><header><p>We sail to <a href=a>Sula</a>, then to <a href=b>Kelp Holm</a> and on to <a href=c>Tern</a> when the tide and the weather let us.</p></header>',
+  'written.html': '<!doctype html><nav id=site-nav></nav><script src=menu.js></script><p>text</p>',
+  'menu.js': 'document.getElementById("site-nav").innerHTML = links()',
+});
 afterAll(() => site.remove());
 
 interface Model {
@@ -85,6 +93,20 @@ describe('menus', () => {
     const { out, code } = site.run(['menus', 'bare.html']);
     expect(code).toBe(0);
     expect(out).toContain('No navigation landmark');
+  });
+
+  test('links that stand like a menu and are none are said, and nothing passes for clean', () => {
+    const { out } = site.run(['menus', 'words.html']);
+    expect(out).toMatch(/To look at\n {2}header: 3 links stand in it that were not taken for a menu.*words\.html:1/s);
+    const audited = site.run(['audit', 'words.html']).out;
+    expect(audited).toContain('No menu was found, so none was judged. 1 part to look at.');
+    expect(audited).not.toContain('No findings');
+  });
+
+  test('a menu a script writes: which part stays empty, and which script fills it', () => {
+    const { out } = site.run(['audit', 'written.html']);
+    expect(out).toMatch(/#site-nav: it is empty in the markup and filled by menu\.js/);
+    expect(site.run(['audit', 'bare.html']).out).not.toContain('to look at');
   });
 
   test.each([

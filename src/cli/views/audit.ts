@@ -159,8 +159,15 @@ function limitsPart({ limits, crashed }: AuditResult, terminal: Terminal): strin
   return `${colours.bold('Not taken into account')}\n${lines.join('\n')}`;
 }
 
-function summary({ findings, checks, menus, rungs }: AuditResult, terminal: Terminal): string {
+function summary({ findings, checks, menus, rungs, limits }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
+  const unseen = limits.filter(({ kind }) => kind === 'unseen').length;
+  // A page on which nothing was judged is not one without faults.
+  const open = unseen > 0 ? colours.magenta(` ${plural(unseen, 'part')} to look at.`) : '';
+  const counted =
+    menus.length === 0 && findings.length === 0
+      ? colours.yellow('No menu was found, so none was judged.')
+      : countedFindings(findings, terminal);
   const scope = `${plural(checks.length, 'check')}, ${plural(menus.length, 'menu')}, ${plural(rungs.length, 'rung')}.`;
-  return wrapAnsi(`${colours.bold(countedFindings(findings, terminal))} ${colours.dim(scope)}`, columns);
+  return wrapAnsi(`${colours.bold(counted)}${open} ${colours.dim(scope)}`, columns);
 }

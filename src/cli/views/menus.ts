@@ -15,9 +15,20 @@ const FORMS: Readonly<Record<MenuModel['forms'][number]['form'], string>> = {
 export function menusView(result: MenusResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
   const head = `${colours.bold(harmless(result.page))}  ${plural(result.menus.length, 'menu')}`;
-  if (result.menus.length === 0)
-    return `${head}\n${indent('No navigation landmark, and no list of links that is named or stands like a menu. If the page has one, a script may make it.', 2, columns)}\n`;
-  return `${[head, ...result.menus.map((menu) => menuView(menu, terminal))].join('\n\n')}\n`;
+  const none = 'No navigation landmark, and no list of links that is named or stands like a menu.';
+  const parts =
+    result.menus.length === 0 ? [indent(none, 2, columns)] : result.menus.map((menu) => menuView(menu, terminal));
+  const unseen = result.limits
+    .filter(({ kind }) => kind === 'unseen')
+    .map(({ subject, consequence, place }) =>
+      indent(
+        `${colours.magenta(harmless(subject))}: ${harmless(consequence)}${place ? colours.dim(`  ${place}`) : ''}`,
+        2,
+        columns,
+      ),
+    );
+  if (unseen.length > 0) parts.push([colours.bold('To look at'), ...unseen].join('\n'));
+  return `${[head, ...parts].join('\n\n')}\n`;
 }
 
 function menuView(menu: MenuModel, terminal: Terminal): string {

@@ -2,7 +2,7 @@ import { formatPosition, positionOf, type Limit, type Position, type Range } fro
 import { mergeCauses, type Finding, type Level } from '../findings/index.js';
 import { selectorOf } from '../html/index.js';
 import { endsOf, type Rung } from '../ladder/index.js';
-import { findMenus, formOf, type Menu, type MenuForm } from '../menus/index.js';
+import { findMenus, formOf, unseenMenus, type Menu, type MenuForm } from '../menus/index.js';
 import type { Page } from '../scene/index.js';
 import { auditOptions, chooseChecks, type AuditOptions } from './options.js';
 import { Plan } from './plan.js';
@@ -80,7 +80,7 @@ export function auditPage(page: Page, given: Partial<AuditOptions> = {}): AuditR
     checks: chosen.map((check) => check.meta.id),
     findings: mergeCauses(findings),
     crashed,
-    limits: [...page.limits, ...menus.flatMap((menu) => unopened(menu, plan))],
+    limits: [...page.limits, ...unseenMenus(page, menus), ...menus.flatMap((menu) => unopened(menu, plan))],
   });
 }
 

@@ -3,6 +3,7 @@ import {
   findMenus,
   formOf,
   openingsAt,
+  unseenMenus,
   type Menu,
   type MenuForm,
   type MenuItem,
@@ -85,7 +86,7 @@ export function menusOf(page: Page, options: Range & { readonly height: number }
       crawlable: menu.items.filter(({ href }) => leads(href)).length,
       sameAs: menus.slice(0, i).find((other) => sameDestinations(other, menu))?.id ?? null,
     })),
-    limits: page.limits,
+    limits: [...page.limits, ...unseenMenus(page, menus)],
   };
 }
 

@@ -3,4 +3,5 @@ export { findMenus } from './find.js';
 export { formOf, seenItems, type MenuForm } from './form.js';
 export { isControl } from './items.js';
 export { openingsAt, type Opening } from './openings.js';
+export { unseenMenus } from './unseen.js';
 export { shapeOf } from './shape.js';

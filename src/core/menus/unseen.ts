@@ -1,0 +1,61 @@
+import { closest, collapseSpace, descendants, selectorOf, textContent, type ElementNode } from '../html/index.js';
+import { formatPosition, positionOf, type Limit } from '../base/index.js';
+import type { Page } from '../scene/index.js';
+import { isLandmark } from './roots.js';
+import { linksIn } from './links.js';
+import { hasWord, isEdge, MENU_WORDS } from './words.js';
+import type { Menu } from './types.js';
+
+/** So many links together are no accident. */
+const FEW = 3;
+
+const limit = (subject: string, consequence: string, e: ElementNode): Limit => ({
+  kind: 'unseen',
+  subject,
+  consequence,
+  place: e.startTag ? formatPosition(positionOf(e.startTag)) : null,
+  count: 1,
+});
+
+/** What may be a menu and is not looked at: links that stand like one on a page without any, and what scripts fill. */
+export const unseenMenus = (page: Page, menus: readonly Menu[]): readonly Limit[] => [
+  ...(menus.length === 0 ? untaken(page) : []),
+  ...filled(page, menus),
+];
+
+const standsLikeMenu = (e: ElementNode): boolean =>
+  ['header', 'nav', 'aside'].includes(e.tag) || isEdge(e) || (e.tag !== 'body' && hasWord(e, MENU_WORDS));
+
+function untaken({ document }: Page): readonly Limit[] {
+  const holder = document.elements.find((e) => standsLikeMenu(e) && linksIn(e).length >= FEW);
+  if (!holder) return [];
+  const links = linksIn(holder).length;
+  return [
+    limit(
+      selectorOf(holder),
+      `${links} links stand in it that were not taken for a menu: have a look, it is not judged`,
+      holder,
+    ),
+  ];
+}
+
+/** Empty parts that are marked or named as menus and that a script speaks of. */
+function filled(page: Page, menus: readonly Menu[]): readonly Limit[] {
+  return page.document.elements.flatMap((e): Limit[] => {
+    if (!isLandmark(e) && !(hasWord(e, MENU_WORDS) && ['div', 'ul', 'aside', 'header'].includes(e.tag))) return [];
+    if (collapseSpace(textContent(e)) !== '' || [...descendants(e)].some((x) => x.tag !== 'div' && x.tag !== 'ul'))
+      return [];
+    if (closest(e, (a) => a !== e && menus.some((menu) => menu.root === a)) !== null) return [];
+    const names = [...(e.id ? [e.id] : []), ...e.classes];
+    const script = page.scripts.find(({ text }) => names.some((name) => name.length > 3 && text.includes(name)));
+    return script
+      ? [
+          limit(
+            selectorOf(e),
+            `it is empty in the markup and filled by ${script.name}: what it holds then is not judged`,
+            e,
+          ),
+        ]
+      : [];
+  });
+}
