@@ -1,7 +1,7 @@
 /** Measures the pages of the conformance folder with the engine: one JSON file a page. Used by `npm run conformance`. */
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { measurePage } from '../src/core/index.js';
+import { describeMenus, ladderOf, measurePage } from '../src/core/index.js';
 import { loadFile } from '../src/sources/index.js';
 
 interface Entry {
@@ -53,4 +53,22 @@ export async function measureEntries(
     }
   }
   return { pages: entries.length, failed, seconds: Number(process.hrtime.bigint() - start) / 1e9 };
+}
+
+/** Writes the menus of every page of a manifest and their forms at some widths, in the shape an audit gives them. */
+export async function listMenus(
+  manifest: string,
+  folderOf: (entry: Entry) => string,
+  out: string,
+  widths: readonly number[],
+  only: readonly string[] | null,
+): Promise<void> {
+  mkdirSync(out, { recursive: true });
+  for (const entry of JSON.parse(readFileSync(manifest, 'utf8')) as Entry[]) {
+    if (only && !only.includes(entry.slug)) continue;
+    const root = folderOf(entry);
+    const page = await loadFile(join(root, entry.entry), { root });
+    const rungs = widths.flatMap((width) => ladderOf(page, { from: width, to: width, height: 800 }).rungs);
+    writeFileSync(join(out, `${entry.slug}.json`), JSON.stringify({ menus: describeMenus(page), rungs }));
+  }
 }

@@ -1,11 +1,11 @@
 /**
  * Scores the engine against the conformance folder beside the project, if it is there.
- *   npm run conformance -- [--only slug,…] [--list N] [--set real|more|reduced|wpt|aria] [--floor]
+ *   npm run conformance -- [--only slug,…] [--list N] [--set real|more|reduced|wpt|aria|menus] [--floor]
  */
 import { execFileSync } from 'node:child_process';
 import { existsSync, readFileSync, readdirSync, realpathSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { measureEntries, measureManifest } from './conformance-measure.js';
+import { listMenus, measureEntries, measureManifest } from './conformance-measure.js';
 
 const ROOT = existsSync('../shared/conformance') ? realpathSync('../shared/conformance') : '../shared/conformance';
 const OUT = '.cache/conformance';
@@ -105,6 +105,33 @@ function names(into: Scores): void {
   into['aria.roles'] = Number(percent(total[2]! / total[3]!));
 }
 
+interface Tally {
+  readonly total: number;
+  readonly right: number;
+}
+
+/** Menus, kinds, toggles, forms and current items against what a person named; false ones count as wrong. */
+async function menus(only: readonly string[] | null, into: Scores): Promise<void> {
+  const folder = join(OUT, 'menus');
+  for (const set of ['real', 'real-more'])
+    await listMenus(join(ROOT, set, 'manifest.json'), (e) => join(ROOT, set, e.slug), folder, [375, 1280], only);
+  const run = (...more: string[]) =>
+    execFileSync('node', [join(ROOT, 'menus/score.mjs'), folder, ...(only ? ['--only', only.join()] : []), ...more], {
+      encoding: 'utf8',
+      maxBuffer: 1 << 28,
+    });
+  console.log(run('--list').trimEnd());
+  const tally = JSON.parse(run('--json')) as Record<'kinds' | 'forms375' | 'forms1280' | 'top' | 'current', Tally> & {
+    readonly menus: { readonly total: number; readonly found: number; readonly false: number };
+    readonly toggles: Tally & { readonly false: number };
+  };
+  const share = (key: string, right: number, total: number) => (into[`menus.${key}`] = Number(percent(right / total)));
+  share('found', tally.menus.found, tally.menus.total + tally.menus.false);
+  share('toggles', tally.toggles.right, tally.toggles.total + tally.toggles.false);
+  share('forms', tally.forms375.right + tally.forms1280.right, tally.forms375.total + tally.forms1280.total);
+  for (const key of ['kinds', 'top', 'current'] as const) share(key, tally[key].right, tally[key].total);
+}
+
 async function main(): Promise<void> {
   if (!existsSync(ROOT)) {
     console.log('conformance: no pages here, nothing scored');
@@ -161,6 +188,7 @@ async function main(): Promise<void> {
     );
     names(scores);
   }
+  if ((!set || set === 'menus') && existsSync(join(ROOT, 'menus'))) await menus(only, scores);
   console.log(
     Object.entries(scores)
       .map(([key, value]) => `${key} ${value.toFixed(2)}`)

@@ -49,8 +49,8 @@ describe('menus', () => {
     const { out, code, err } = site.run(['menus', 'page.html']);
     expect([code, err]).toEqual([0, '']);
     expect(out).toMatch(/^page\.html {2}1 menu\n\nmenu-1 Main\n/);
-    expect(out).toContain('320–700: behind a toggle');
-    expect(out).toContain('701–1920: in a row');
+    expect(out).toContain('320–700 px: behind a toggle');
+    expect(out).toContain('701–1920 px: in a row');
     expect(out).toContain('toggle “Menu”, opens when pressed, by key at 375 px  found by label');
     expect(out).toContain('    - Home  current page  index.html');
     expect(out).toContain('    - Islands, opens on hover, when pressed');

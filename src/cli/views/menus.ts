@@ -40,7 +40,7 @@ function menuView(menu: MenuModel, terminal: Terminal): string {
   if (menu.sameAs) lines.push(indent(`leads where ${menu.sameAs} leads: one menu shown in two ways`, 2, columns));
   lines.push(
     indent(
-      menu.forms.map(({ from, to, form }) => `${printWidths([{ from, to }])}: ${FORMS[form]}`).join('\n'),
+      menu.forms.map(({ from, to, form }) => `${printWidths([{ from, to }])} px: ${FORMS[form]}`).join('\n'),
       2,
       columns,
     ),
@@ -107,5 +107,5 @@ function reachLines(menu: MenuModel, { colours, columns }: Terminal): readonly s
   const links = menu.items.filter(({ href }) => href !== null).length;
   const crawled = menu.crawlable < links ? `a crawler finds addresses for ${menu.crawlable} of ${links} links` : '';
   if (crawled !== '') lines.push(indent(crawled, 2, columns));
-  return [colours.dim(indent('without scripts', 2, columns)), ...lines];
+  return [colours.dim(indent('without scripts:', 2, columns)), ...lines];
 }
