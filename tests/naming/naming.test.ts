@@ -50,7 +50,7 @@ describe('roles', () => {
       '',
       '<article><header></header></article><ul><li></li></ul><table><tr><th></th><td></td></tr></table>',
     );
-    expect(roleOf(find(page, 'header'))).toBe('generic');
+    expect(roleOf(find(page, 'header'))).toBe('sectionheader');
     expect(roleOf(find(page, 'li'))).toBe('listitem');
     expect(roleOf(find(page, 'th'))).toBe('rowheader');
     expect(roleOf(find(page, 'td'))).toBe('cell');

@@ -30,6 +30,7 @@ export {
   type OpenFont,
   type TextMetrics,
   type WebFace,
+  transformText,
   webMetrics,
 } from './text/index.js';
 export type { Layout } from './layout.js';

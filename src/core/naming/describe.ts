@@ -11,7 +11,7 @@ const ownWords = (element: ElementNode): string => clip(collapseSpace(withoutPri
 
 /** What a reader would call a control: its accessible name without the words icon fonts are drawn with; empty if there is none. */
 export function labelOf(element: ElementNode, view: Glance): string {
-  const name = nameOf(element, view, { ligatures: false });
+  const name = nameOf(element, view, { ligatures: false, cased: false });
   if (name !== '') return clip(name);
   // What has no role of its own has no name either, but may well have words.
   const wordy = roleOf(element, view) === 'generic' && !isIconFont(view.style(element), view.metrics);

@@ -1,4 +1,5 @@
-import { collapseSpace, splitTokens, type ElementNode } from '../html/index.js';
+import { transformText } from '../boxes/index.js';
+import { collapseSpace, descendants, splitTokens, type ElementNode } from '../html/index.js';
 import type { ContentItem } from '../css/index.js';
 import type { Glance } from '../scene/index.js';
 import { isIconFont, withoutPrivate } from './icons.js';
@@ -12,41 +13,60 @@ const FROM_CONTENT = new Set(
 );
 /** Roles that must not be named. @spec wai-aria-1.2 §5.2.8.6 */
 const NAMELESS = new Set(
-  'caption code definition deletion emphasis generic insertion mark none paragraph strong subscript superscript term time suggestion'.split(
+  'caption code definition deletion emphasis generic insertion mark none paragraph sectionfooter sectionheader strong subscript superscript term time suggestion'.split(
     ' ',
   ),
 );
 
+/** What may be named although its role is none that must not be. */
+const NAMEABLE = new Set('summary abbr iframe dl li input select textarea object embed'.split(' '));
+
+/** Roles named by the first heading inside where nothing else names them. @spec wai-aria-1.3 §5.2.8.4 */
+const HEADED = new Set(['alertdialog', 'article', 'dialog']);
+
 interface Walk {
   readonly scene: Glance;
   readonly visited: Set<ElementNode>;
-  /** Inside an aria-labelledby reference: hidden content counts and is not followed again. */
+  /** Inside an aria-labelledby reference: others are not followed again. */
   readonly referenced: boolean;
+  /** Hidden content counts: what is referred to is itself hidden. */
+  readonly hidden: boolean;
   /** Names of embedded controls are their values. */
   readonly recursing: boolean;
   /** Whether words set in an icon font count: a screen reader speaks them, a reader sees a picture. */
   readonly ligatures: boolean;
+  /** Whether words stand in the case the style gives them, or as they are written. */
+  readonly cased: boolean;
 }
 
 /** The accessible name of an element. @spec accname-1.2 §4.3 */
-export function nameOf(element: ElementNode, scene: Glance, { ligatures = true } = {}): string {
+export function nameOf(element: ElementNode, scene: Glance, { ligatures = true, cased = true } = {}): string {
   const role = roleOf(element, scene);
-  if (NAMELESS.has(role) && element.tag !== 'summary') return '';
-  return collapseSpace(compute(element, { scene, visited: new Set(), referenced: false, recursing: false, ligatures }));
+  if (NAMELESS.has(role) && !NAMEABLE.has(element.tag)) return '';
+  const walk = {
+    scene,
+    visited: new Set<ElementNode>(),
+    referenced: false,
+    hidden: false,
+    recursing: false,
+    ligatures,
+    cased,
+  };
+  return collapseSpace(compute(element, walk));
 }
 
-function isHidden(element: ElementNode, scene: Glance): boolean {
-  const style = scene.style(element);
-  return (
-    style.display === 'none' || style.visibility !== 'visible' || scene.attribute(element, 'aria-hidden') === 'true'
-  );
-}
+const isGone = (element: ElementNode, scene: Glance): boolean =>
+  scene.style(element).display === 'none' || scene.attribute(element, 'aria-hidden') === 'true';
+
+/** Gone with all it holds, or itself not to be seen: what it holds may be. */
+const isHidden = (element: ElementNode, scene: Glance): boolean =>
+  isGone(element, scene) || scene.style(element).visibility !== 'visible';
 
 function compute(element: ElementNode, walk: Walk): string {
   if (walk.visited.has(element)) return '';
   walk.visited.add(element);
   const { scene, referenced } = walk;
-  if (walk.recursing && !referenced && isHidden(element, scene)) return '';
+  if (walk.recursing && !walk.hidden && isGone(element, scene)) return '';
   if (!referenced) {
     const named = fromReferences(element, walk);
     if (named !== '') return named;
@@ -61,6 +81,10 @@ function compute(element: ElementNode, walk: Walk): string {
   if (FROM_CONTENT.has(role) || element.tag === 'summary' || walk.recursing) {
     const text = fromContent(element, walk);
     if (text.trim() !== '') return text;
+  }
+  if (HEADED.has(role)) {
+    const heading = [...descendants(element)].find((e) => roleOf(e, scene) === 'heading');
+    if (heading) return compute(heading, { ...walk, recursing: true });
   }
   return tooltip(element, scene);
 }
@@ -81,6 +105,7 @@ function fromReferences(element: ElementNode, walk: Walk): string {
         ...walk,
         visited: part === element ? new Set() : new Set([element]),
         referenced: true,
+        hidden: isHidden(part, scene),
         recursing: true,
       }),
     )
@@ -94,8 +119,8 @@ function embedded(element: ElementNode, role: string, walk: Walk): string | null
   if (role === 'textbox' || role === 'searchbox')
     return element.tag === 'input' ? (scene.attribute(element, 'value') ?? '') : fromContent(element, walk);
   if (role === 'combobox' || role === 'listbox') {
-    const options =
-      element.tag === 'select' ? element.elements.flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e])) : [];
+    if (element.tag !== 'select' && element.tag !== 'input') return chosenIn(element, walk);
+    const options = element.elements.flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e]));
     const chosen = options.filter((e) => scene.attribute(e, 'selected') !== undefined);
     const shown = chosen.length > 0 ? chosen : role === 'combobox' ? options.slice(0, 1) : [];
     return element.tag === 'input'
@@ -110,6 +135,15 @@ function embedded(element: ElementNode, role: string, walk: Walk): string | null
       ''
     );
   return null;
+}
+
+/** The selected options of a list that scripts made, or what it shows. */
+function chosenIn(element: ElementNode, walk: Walk): string {
+  const { scene } = walk;
+  const options = [...descendants(element)].filter((e) => roleOf(e, scene) === 'option');
+  const chosen = options.filter((e) => scene.attribute(e, 'aria-selected') === 'true');
+  if (chosen.length > 0) return chosen.map((e) => fromContent(e, walk)).join(' ');
+  return options.length === 0 ? fromContent(element, walk) : '';
 }
 
 const LABELLED = new Set(['input', 'select', 'textarea', 'button', 'meter', 'output', 'progress']);
@@ -136,14 +170,13 @@ function fromMarkup(element: ElementNode, walk: Walk): string | null {
   if (tag === 'img' || tag === 'area') return scene.attribute(element, 'alt') ?? null;
   if (tag === 'fieldset') return childText(element, 'legend', walk);
   if (tag === 'table') return childText(element, 'caption', walk);
-  if (tag === 'figure') return childText(element, 'figcaption', walk);
   if (tag === 'optgroup' || tag === 'option') return scene.attribute(element, 'label') ?? null;
   return null;
 }
 
 function childText(element: ElementNode, tag: string, walk: Walk): string | null {
   const child = element.elements.find((e) => e.tag === tag);
-  return child ? compute(child, { ...walk, recursing: true, referenced: tag === 'title' }) : null;
+  return child ? compute(child, { ...walk, recursing: true, hidden: walk.hidden || tag === 'title' }) : null;
 }
 
 /** Labels by `for` and by nesting. @spec html §4.10.4 */
@@ -164,8 +197,7 @@ function fromContent(element: ElementNode, walk: Walk): string {
   const inner: Walk = { ...walk, recursing: true };
   let text = pseudoText(element, 'before', scene);
   for (const child of element.children) {
-    if (child.kind === 'text')
-      text += walk.ligatures || !isIconFont(scene.style(element), scene.metrics) ? child.data : '';
+    if (child.kind === 'text') text += wordsOf(child.data, text.slice(-1), element, walk);
     else {
       const part = compute(child, inner);
       const block = child.tag === 'br' || separates(child, scene);
@@ -177,6 +209,19 @@ function fromContent(element: ElementNode, walk: Walk): string {
     if (owned) text += ` ${compute(owned, inner)}`;
   }
   return text + pseudoText(element, 'after', scene);
+}
+
+/** Text as it is shown: in the case its style asks for, none where it cannot be seen or is a picture in letters. */
+function wordsOf(
+  data: string,
+  before: string,
+  element: ElementNode,
+  { scene, hidden, ligatures, cased }: Walk,
+): string {
+  const style = scene.style(element);
+  if (!hidden && style.visibility !== 'visible') return '';
+  if (!ligatures && isIconFont(style, scene.metrics)) return '';
+  return !cased || style.textTransform === 'none' ? data : transformText(data, style.textTransform, before);
 }
 
 const separates = (element: ElementNode, scene: Glance): boolean =>

@@ -4,6 +4,8 @@ import { isFocusable } from './focus.js';
 
 const KNOWN = new Set<string>(names);
 const SECTIONING = new Set(['article', 'aside', 'main', 'nav', 'section']);
+/** Attributes that make an element without a role of its own a part to be told of. @spec html-aam §3.4 */
+const GROUPING = ['autofocus', 'draggable', 'popover'];
 const GLOBAL =
   /^aria-(atomic|busy|controls|current|describedby|details|dropeffect|errormessage|flowto|grabbed|keyshortcuts|label|labelledby|live|owns|relevant|roledescription)$/;
 
@@ -89,16 +91,30 @@ function keepsSemantics(element: ElementNode, m: MarkupView): boolean {
 /** The role of an element: its own valid role, or what the markup means. @spec html-aam §3, wai-aria-1.2 §8.1 */
 export function roleOf(element: ElementNode, m: MarkupView = MARKUP): string {
   for (const role of splitTokens((m.attribute(element, 'role') ?? '').toLowerCase())) {
-    if (!KNOWN.has(role) && !role.startsWith('graphics-') && !role.startsWith('doc-')) continue;
+    if (role !== 'image' && !KNOWN.has(role) && !role.startsWith('graphics-') && !role.startsWith('doc-')) continue;
     if (role === 'none' || role === 'presentation') {
       if (keepsSemantics(element, m)) continue;
-      return 'none';
+      return grouped(element, m) ?? 'none';
     }
     if ((role === 'region' || role === 'form') && !hasName(element, m)) continue;
+    if (role === 'generic') return grouped(element, m) ?? role;
+    if (role === 'gridcell' && isStray(element, m)) continue;
     return role === 'img' ? 'image' : role;
   }
-  return implicitRole(element, m);
+  const implicit = implicitRole(element, m);
+  return implicit === 'generic' ? (grouped(element, m) ?? implicit) : implicit;
 }
+
+/** A control that would be a cell outside of any row stays what it is. @spec wai-aria-1.3 §9.3 */
+const isStray = (element: ElementNode, m: MarkupView): boolean =>
+  implicitRole(element, m) !== 'generic' &&
+  closest(element, (e) => e.tag === 'tr' || m.attribute(e, 'role') === 'row') === null;
+
+const grouped = (element: ElementNode, m: MarkupView): string | null =>
+  (element.tag === 'div' || element.tag === 'section' || element.tag === 'span') &&
+  GROUPING.some((name) => has(element, name, m) && m.attribute(element, name) !== 'false')
+    ? 'group'
+    : null;
 
 const has = (element: ElementNode, name: string, m: MarkupView): boolean => m.attribute(element, name) !== undefined;
 
@@ -114,11 +130,11 @@ function implicitRole(element: ElementNode, m: MarkupView): string {
     case 'area':
       return has(element, 'href', m) ? 'link' : 'generic';
     case 'aside':
-      return scoped(element, m) && !hasName(element, m) ? 'generic' : 'complementary';
+      return inSection(element, m) && !hasName(element, m) ? 'generic' : 'complementary';
     case 'footer':
-      return scoped(element, m) ? 'generic' : 'contentinfo';
+      return scoped(element, m) ? 'sectionfooter' : 'contentinfo';
     case 'header':
-      return scoped(element, m) ? 'generic' : 'banner';
+      return scoped(element, m) ? 'sectionheader' : 'banner';
     case 'form':
       return hasName(element, m) ? 'form' : 'generic';
     case 'section':
@@ -150,9 +166,19 @@ const scoped = (element: ElementNode, m: MarkupView): boolean =>
       ['article', 'complementary', 'main', 'navigation', 'region'].includes(m.attribute(e, 'role') ?? ''),
   ) !== null;
 
+/** An aside in the main part is still a landmark, one in a section of it is not. */
+const inSection = (element: ElementNode, m: MarkupView): boolean =>
+  element.parent !== null &&
+  closest(
+    element.parent,
+    (e) =>
+      (SECTIONING.has(e.tag) && e.tag !== 'main') ||
+      ['article', 'complementary', 'navigation', 'region'].includes(m.attribute(e, 'role') ?? ''),
+  ) !== null;
+
 function input(element: ElementNode, m: MarkupView): string {
   const type = (m.attribute(element, 'type') ?? '').toLowerCase();
-  const role = INPUTS[type];
+  const role = type === 'checkbox' && has(element, 'switch', m) ? 'switch' : INPUTS[type];
   if (has(element, 'list', m) && (role === 'textbox' || role === 'searchbox')) return 'combobox';
   return (
     role ??
