@@ -9,6 +9,7 @@ import { drawCommand } from './commands/draw.js';
 import { measureCommand } from './commands/measure.js';
 import { menusCommand } from './commands/menus.js';
 import { rungsCommand } from './commands/rungs.js';
+import { walkCommand } from './commands/walk.js';
 import { whyCommand } from './commands/why.js';
 import { EXIT, sentence, UsageError } from './errors.js';
 import { finish } from './finish.js';
@@ -27,6 +28,7 @@ async function main(words: readonly string[]): Promise<void> {
     .command(auditCommand)
     .command(measureCommand)
     .command(menusCommand)
+    .command(walkCommand)
     .command(rungsCommand)
     .command(whyCommand)
     .command(drawCommand)
@@ -51,9 +53,16 @@ async function main(words: readonly string[]): Promise<void> {
   }
 }
 
-const COMMANDS = [auditCommand, measureCommand, menusCommand, rungsCommand, whyCommand, drawCommand, checksCommand].map(
-  ({ command }) => String(command).split(' ')[0]!,
-);
+const COMMANDS = [
+  auditCommand,
+  measureCommand,
+  menusCommand,
+  walkCommand,
+  rungsCommand,
+  whyCommand,
+  drawCommand,
+  checksCommand,
+].map(({ command }) => String(command).split(' ')[0]!);
 
 /** What to say of words the parser does not take, with the nearest command or option it knows. */
 function misused(message: string | undefined, asked: Argv): UsageError {

@@ -1,0 +1,118 @@
+import { positionOf, type Limit, type Position, type Rect } from '../base/index.js';
+import { selectorOf, type ElementNode } from '../html/index.js';
+import { nameOf, roleOf, tabOrder } from '../naming/index.js';
+import { poseAfter, setting, type Page, type Scene, type Setting } from '../scene/index.js';
+
+/** One stop of the Tab key. */
+export interface Stop {
+  readonly path: string;
+  readonly selector: string;
+  readonly at: Position | null;
+  readonly role: string;
+  readonly name: string;
+  /** What is told of it besides, such as `expanded` or `current page`. */
+  readonly states: readonly string[];
+  /** Border box in document px while it has focus; null without a box. */
+  readonly box: Rect | null;
+  /** Whether some of it shows on the screen or can be scrolled to while it has focus. */
+  readonly seen: boolean;
+  /** What focus changes on it that can be seen; empty where nothing does. */
+  readonly mark: readonly string[];
+}
+
+export interface WalkResult {
+  readonly page: string;
+  readonly width: number;
+  readonly pose: string;
+  readonly stops: readonly Stop[];
+  /** How many presses of Tab lead to the stop asked for; null where none was, or none is it. */
+  readonly presses: number | null;
+  readonly limits: readonly Limit[];
+}
+
+export interface WalkOptions {
+  readonly width: number;
+  readonly height: number;
+  readonly pose: Setting['pose'];
+  readonly poseText: string;
+  /** Words in the name of the stop to end at. */
+  readonly until: string | null;
+}
+
+/** The keyboard's way through a page in a pose, stop by stop, without scripts. @spec html §6.6.4, accname-1.2 */
+export function walkOf(page: Page, { width, height, pose, poseText, until }: WalkOptions): WalkResult {
+  const at = setting(width, { height, pose });
+  const rest = page.scene(at);
+  const wanted = until?.toLowerCase() ?? null;
+  const stops: Stop[] = [];
+  let presses: number | null = null;
+  for (const element of tabOrder(rest)) {
+    const focused = page.scene({ ...at, pose: poseAfter(page.document, [{ by: 'focus', element }], pose) }, rest);
+    const stop = stopAt(element, rest, focused);
+    stops.push(stop);
+    if (wanted === null || !stop.name.toLowerCase().includes(wanted)) continue;
+    presses = stops.length;
+    break;
+  }
+  return { page: page.name, width, pose: poseText, stops, presses, limits: page.limits };
+}
+
+function stopAt(element: ElementNode, rest: Scene, focused: Scene): Stop {
+  return {
+    path: element.path,
+    selector: selectorOf(element),
+    at: element.startTag ? positionOf(element.startTag) : null,
+    role: roleOf(element, focused),
+    name: nameOf(element, focused),
+    states: statesOf(element, focused),
+    box: focused.rect(element),
+    seen: focused.reach(element) !== null,
+    mark: markOf(element, rest, focused),
+  };
+}
+
+/** States that are told with a role. @spec wai-aria-1.2 §6.7 */
+function statesOf(element: ElementNode, scene: Scene): readonly string[] {
+  const value = (name: string) => scene.attribute(element, name)?.trim().toLowerCase();
+  const out: string[] = [];
+  const expanded = value('aria-expanded');
+  if (expanded === 'true' || expanded === 'false') out.push(expanded === 'true' ? 'expanded' : 'collapsed');
+  else if (element.tag === 'summary' && element.parent)
+    out.push(scene.attribute(element.parent, 'open') === undefined ? 'collapsed' : 'expanded');
+  const current = value('aria-current');
+  if (current && current !== 'false') out.push(current === 'true' ? 'current' : `current ${current}`);
+  if (value('aria-pressed') === 'true') out.push('pressed');
+  if (value('aria-checked') === 'true' || (element.tag === 'input' && value('checked') !== undefined))
+    out.push('checked');
+  if (value('aria-selected') === 'true') out.push('selected');
+  const popup = value('aria-haspopup');
+  if (popup && popup !== 'false') out.push(popup === 'true' ? 'opens a menu' : `opens a ${popup}`);
+  if (value('aria-disabled') === 'true') out.push('disabled');
+  return out;
+}
+
+/** What of an element's looks may tell of focus, and how a sentence calls it. */
+const LOOKS = {
+  boxShadow: 'shadow',
+  backgroundColor: 'ground',
+  color: 'text colour',
+  textDecorationLine: 'line on the text',
+  borderTopColor: 'border',
+  borderTopWidth: 'border',
+  borderBottomColor: 'border',
+  borderBottomWidth: 'border',
+  opacity: 'opacity',
+  fontWeight: 'weight',
+} as const;
+
+function markOf(element: ElementNode, rest: Scene, focused: Scene): readonly string[] {
+  const [before, after] = [rest.style(element), focused.style(element)];
+  const marks = new Set<string>();
+  const ring = after.outlineStyle !== 'none' && after.outlineWidth > 0;
+  if (ring && (before.outlineStyle === 'none' || before.outlineWidth === 0)) marks.add('outline');
+  for (const [property, word] of Object.entries(LOOKS)) {
+    const key = property as keyof typeof LOOKS;
+    if (JSON.stringify(before[key]) !== JSON.stringify(after[key])) marks.add(word);
+  }
+  return [...marks];
+}
