@@ -87,8 +87,10 @@ function kerningOf(font: Font): Face['kerning'] {
   );
   for (const left of codes) {
     for (const right of codes) {
-      const adjusted = font.layout(String.fromCodePoint(left, right)).positions[0]!.xAdvance;
-      const change = Math.round(adjusted - font.glyphForCodePoint(left).advanceWidth);
+      // The whole of both: they may be set as one glyph.
+      const set = font.layout(String.fromCodePoint(left, right)).advanceWidth;
+      const alone = font.glyphForCodePoint(left).advanceWidth + font.glyphForCodePoint(right).advanceWidth;
+      const change = Math.round(set - alone);
       if (change !== 0) (kerning[String.fromCodePoint(left)] ??= {})[String.fromCodePoint(right)] = change;
     }
   }

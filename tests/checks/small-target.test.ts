@@ -93,6 +93,10 @@ const FAULTY: readonly Faulty[] = [
 ];
 
 const NEAR: readonly NearMiss[] = [
+  {
+    name: 'large enough, and cut off by the bar around it',
+    page: page('nav{height:30px;overflow:clip}a{display:block;line-height:24px}'),
+  },
   { name: 'exactly 24 px', page: page(COLUMN) },
   { name: 'small but spaced out', page: page('a{display:block;line-height:16px;margin-bottom:8px}') },
   { name: 'hidden ones', page: page('a{display:block;line-height:16px}nav{display:none}') },

@@ -65,6 +65,11 @@ describe('menus no landmark marks', () => {
       [],
     ],
     [
+      'a menu with drop-downs is one',
+      `<ul class="dropdown menu">${links('A', 'B')}<li><a href=c>C</a><ul class=menu>${links('D')}</ul></li></ul>`,
+      ['main: A B C D'],
+    ],
+    [
       'the head of a card is not that of the page',
       `<div class="card"><div class="card-header"><ul>${links('All', 'Open', 'Done')}</ul></div></div>`,
       [],

@@ -4,7 +4,7 @@ import { isControl } from './items.js';
 import { isLink, isStep, leadsWithin, linkCount, linksIn, textShare } from './links.js';
 import { ownKindOf } from './kinds.js';
 import type { MenuKind } from './types.js';
-import { hasWord, isEdge, MENU_WORDS, wordsOf } from './words.js';
+import { hasWord, isEdge, MENU_WORDS, wordsIn, wordsOf } from './words.js';
 
 export const isLandmark = (e: ElementNode): boolean => {
   const role = (e.attributes.get('role') ?? '').toLowerCase();
@@ -116,10 +116,16 @@ function isPanelWithin(e: ElementNode, landmarks: readonly ElementNode[]): boole
 
 const hasBox = (e: ElementNode): boolean => closest(e, (a) => a.tag === 'template') === null;
 
+/** One class says that it is the panel of a drop-down. */
+const isDropDown = (e: ElementNode): boolean =>
+  e.classes
+    .map(wordsIn)
+    .some((words) => words.includes('menu') && (words.includes('dropdown') || words.includes('drop')));
+
 /** Named as a menu; lists may hold whole panels with words of their own. */
 function isNamed(e: ElementNode): boolean {
   // A drop-down belongs to the control that drops it.
-  if (!hasWord(e, MENU_WORDS) || wordsOf(e).includes('dropdown') || usable(e) < 3) return false;
+  if (!hasWord(e, MENU_WORDS) || isDropDown(e) || usable(e) < 3) return false;
   if (inContent(e) && closest(e, (a) => hasWord(a, FIXED)) === null) return false;
   return textShare(e).share >= (LISTS.has(e.tag) ? 0.25 : 0.6);
 }

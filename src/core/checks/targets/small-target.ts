@@ -25,7 +25,7 @@ export const smallTarget = defineCheck(
       rule: [
         'Every target is at least 24 by 24 px, or stands so free that a circle of 24 px around its middle meets no other target and no circle of another small one.',
         'What a scroll container cuts off counts whole; a sliver of something collapsed is no target.',
-        'Left out: links in a sentence, disabled controls, what cannot be pressed. A control and its label are one target.',
+        'Left out: links in a sentence, disabled controls, what cannot be pressed, and what is large enough but cut off by something around it: that is a fault of its own. A control and its label are one target.',
         'At level AAA it is 44 by 44 px without regard to spacing.',
       ],
       faulty: '.footer a { font-size: 14px; line-height: 16px }',
@@ -52,7 +52,7 @@ function inspect(subject: Subject): readonly Observation[] {
   const { scene, targets, level } = subject;
   return subject.controls.flatMap((control) => {
     const target = control.disabled ? null : targets.of(control.element);
-    if (!target || inSentence(control.element, scene)) return [];
+    if (!target || inSentence(control.element, scene) || isCut(target, scene)) return [];
     if (isUnder(target.rect, LEAST) && !isSpaced(target, targets))
       return [observation(control, target, targets, 'crowded')];
     return level === 'AAA' && isUnder(target.rect, LEAST_AAA) ? [observation(control, target, targets, 'small')] : [];
@@ -100,6 +100,12 @@ function observation(
 
 const round = (value: number): number => Math.round(value * 10) / 10;
 const ROUNDING = 0.01;
+/** Large enough by itself: what is left of it is small because something cuts it off. */
+function isCut({ element, rect }: Target, scene: Scene): boolean {
+  const whole = scene.rect(element);
+  return whole !== null && isUnder(rect, LEAST) && !isUnder(whole, LEAST);
+}
+
 const isUnder = (rect: Rect, least: number): boolean => rect.width < least - ROUNDING || rect.height < least - ROUNDING;
 
 function distanceToRect(x: number, y: number, rect: Rect): number {
