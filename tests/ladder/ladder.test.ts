@@ -87,7 +87,8 @@ describe('rungs', () => {
 
   test('rungs cover the range without gaps', () => {
     const one = fc.record({
-      px: fc.double({ min: 300, max: 2000, noNaN: true }),
+      // Queries are read to the thousandth of a px, and thresholds with them.
+      px: fc.integer({ min: 300_000, max: 2_000_000 }).map((thousandths) => thousandths / 1000),
       side: fc.constantFrom<'from' | 'above'>('from', 'above'),
     });
     fc.assert(
