@@ -1,8 +1,6 @@
 import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
-import { linkCount, isLink } from './links.js';
+import { isLink, linkCount, roleWritten as role } from './links.js';
 import { referred } from './references.js';
-
-const role = (e: ElementNode): string => (e.attributes.get('role') ?? '').toLowerCase();
 
 /** Attributes by which markup says that a control shows something. */
 const DISCLOSING = [

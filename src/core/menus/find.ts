@@ -1,12 +1,11 @@
 import { closest, collapseSpace, textContent, type ElementNode, type HtmlDocument } from '../html/index.js';
 import type { Page } from '../scene/index.js';
-import { isControl, itemsOf } from './items.js';
+import { controlsIn, itemsOf } from './items.js';
 import { KIND_LABELS, inHeader, kindOf } from './kinds.js';
 import { Places } from './place.js';
 import { isLandmark, menuRoots } from './roots.js';
 import { togglesOf, type ToggleOf } from './toggles.js';
 import type { Menu, MenuKind } from './types.js';
-import { descendants } from '../html/index.js';
 
 const known = new WeakMap<Page, readonly Menu[]>();
 
@@ -24,11 +23,11 @@ function search(page: Page): readonly Menu[] {
   const places = new Places(page);
   const drafts = roots.map((root) => {
     const name = nameOf(root, document);
-    const place = places.of(root, [...descendants(root)].filter(isControl));
+    const place = places.of(root, controlsIn(root));
     return { root, name, place, kind: kindOf(root, name, place, document) };
   });
   const kinds = settled(drafts);
-  const toggles = togglesOf(roots, kinds, page);
+  const toggles = togglesOf(new Map(roots.map((root, i) => [root, kinds[i]!])), page);
   return drafts.map(({ root, name }, i): Menu => {
     const own = toggles.filter((t) => t.root === root);
     const kind = kinds[i]!;
@@ -49,10 +48,9 @@ function settled(
   drafts: readonly { readonly root: ElementNode; readonly kind: MenuKind; readonly name: string }[],
 ): readonly MenuKind[] {
   const tops = drafts.filter(({ kind, name }) => kind === 'main' && name === '');
-  const size = (root: ElementNode) => [...descendants(root)].filter(isControl).length;
-  const largest = Math.max(0, ...tops.map(({ root }) => size(root)));
+  const largest = Math.max(0, ...tops.map(({ root }) => controlsIn(root).length));
   return drafts.map(({ kind, root, name }) =>
-    kind === 'main' && name === '' && inHeader(root) && size(root) < largest / 2 ? 'utility' : kind,
+    kind === 'main' && name === '' && inHeader(root) && controlsIn(root).length < largest / 2 ? 'utility' : kind,
   );
 }
 

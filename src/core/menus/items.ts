@@ -2,11 +2,9 @@ import { collapseSpace, descendants, isAncestorOrSelf, textContent, type Element
 import { isFocusable, labelOf } from '../naming/index.js';
 import type { Glance } from '../scene/index.js';
 import { discloses, panelOf } from './disclosure.js';
-import { isLink, linkCount } from './links.js';
+import { isLink, linkCount, LISTS, roleWritten as role } from './links.js';
 import type { MenuItem } from './types.js';
 import { BRAND_WORDS, CURRENT_WORDS, hasWord, wordsOfClass } from './words.js';
-
-const role = (e: ElementNode): string => (e.attributes.get('role') ?? '').toLowerCase();
 
 /** Whether an element is something to use rather than to look at. */
 export function isControl(e: ElementNode): boolean {
@@ -14,6 +12,8 @@ export function isControl(e: ElementNode): boolean {
   if (['button', 'link', 'menuitem', 'tab'].includes(role(e))) return true;
   return e.attributes.has('onclick') || (e.attributes.has('tabindex') && isFocusable(e) && e.elements.length === 0);
 }
+
+export const controlsIn = (root: ElementNode): readonly ElementNode[] => [...descendants(root)].filter(isControl);
 
 /** Controls of forms are no menu items, nor is the button beside a field. */
 const inForm = (e: ElementNode, root: ElementNode): boolean => {
@@ -25,8 +25,6 @@ const inForm = (e: ElementNode, root: ElementNode): boolean => {
   }
   return false;
 };
-
-const LISTS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu']);
 
 const inList = (e: ElementNode, root: ElementNode): boolean => {
   for (let a: ElementNode | null = e; a; a = a === root ? null : a.parent) if (LISTS.has(a.tag)) return true;

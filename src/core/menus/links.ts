@@ -7,6 +7,11 @@ export const isLink = (e: ElementNode): boolean => e.tag === 'a' && e.namespace 
 export const linksIn = (root: ElementNode): readonly ElementNode[] =>
   [...descendants(root)].filter((e) => isLink(e) && e.attributes.has('href'));
 
+/** The role attribute as written, in lower case. */
+export const roleWritten = (e: ElementNode): string => (e.attributes.get('role') ?? '').toLowerCase();
+
+export const LISTS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu']);
+
 /** Links below an element, itself included. */
 export const linkCount = (e: ElementNode): number =>
   (isLink(e) ? 1 : 0) + e.elements.reduce((sum, child) => sum + linkCount(child), 0);

@@ -1,4 +1,5 @@
 import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
+import { controlOf } from '../scene/index.js';
 import { decoded } from './links.js';
 import type { Toggle } from './types.js';
 
@@ -50,7 +51,7 @@ function bySelector(text: string | undefined, document: HtmlDocument): ElementNo
 /** The checkbox or radio button a label switches; null where it stands around it. */
 export function switchedBy(label: ElementNode, document: HtmlDocument): ElementNode | null {
   if (label.tag !== 'label') return null;
-  const input = document.byId(label.attributes.get('for') ?? '');
+  const input = controlOf(label, document);
   const switches = input?.tag === 'input' && /^(checkbox|radio)$/i.test(input.attributes.get('type') ?? '');
   return switches && !isAncestorOrSelf(label, input) ? input : null;
 }

@@ -1,19 +1,19 @@
 import { closest, descendants, isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { discloses } from './disclosure.js';
-import { isControl } from './items.js';
-import { isLink, isStep, leadsWithin, linkCount, linksIn, textShare } from './links.js';
+import { controlsIn, isControl } from './items.js';
+import { isLink, isStep, leadsWithin, linkCount, linksIn, LISTS, roleWritten, textShare } from './links.js';
 import { ownKindOf } from './kinds.js';
 import type { MenuKind } from './types.js';
 import { hasWord, isEdge, MENU_WORDS, wordsIn, wordsOf } from './words.js';
 
 export const isLandmark = (e: ElementNode): boolean => {
-  const role = (e.attributes.get('role') ?? '').toLowerCase();
+  const role = roleWritten(e);
   return role === 'navigation' || (e.tag === 'nav' && role === '');
 };
 
 /** A menu by role; the panel of a control that shows it belongs to the menu of the control. */
 function isMenuRole(e: ElementNode): boolean {
-  const role = (e.attributes.get('role') ?? '').toLowerCase();
+  const role = roleWritten(e);
   if (role === 'menubar') return true;
   if (role !== 'menu') return false;
   const before = e.parent?.elements.slice(0, e.position) ?? [];
@@ -24,21 +24,17 @@ function isMenuRole(e: ElementNode): boolean {
 const CONTAINERS: ReadonlySet<string> = new Set(
   'ul ol menu div section aside p table nav details dl header footer span'.split(' '),
 );
-const LISTS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu']);
 const ROWS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu', 'div', 'p', 'section', 'nav', 'span']);
 
 const CONTENT: ReadonlySet<string> = new Set(['main', 'article']);
 const inContent = (e: ElementNode): boolean =>
-  closest(e, (a) => CONTENT.has(a.tag) || /^main$/i.test(a.attributes.get('role') ?? '')) !== null;
+  closest(e, (a) => CONTENT.has(a.tag) || roleWritten(a) === 'main') !== null;
 const FIXED: ReadonlySet<string> = new Set(['bottomnav', 'tabbar', 'bottombar']);
 
 const inEdge = (e: ElementNode): boolean =>
   closest(
     e,
-    (a) =>
-      ['header', 'footer'].includes(a.tag) ||
-      /^(banner|contentinfo)$/.test(a.attributes.get('role') ?? '') ||
-      isEdge(a),
+    (a) => ['header', 'footer'].includes(a.tag) || /^(banner|contentinfo)$/.test(roleWritten(a)) || isEdge(a),
   ) !== null;
 
 /** How much a container of a kind may hold: links at least and at most, and their part of the text. */
@@ -60,8 +56,7 @@ function isKind(e: ElementNode, kind: MenuKind): boolean {
   return measured.share >= share && measured.all <= text;
 }
 
-const usable = (root: ElementNode): number =>
-  [...descendants(root)].filter((e) => isControl(e) && e.tag !== 'summary').length;
+const usable = (root: ElementNode): number => controlsIn(root).filter((e) => e.tag !== 'summary').length;
 
 /**
  * The roots of a page's menus, in document order: landmarks, then what is named after a kind of menu, then what is
@@ -74,7 +69,7 @@ export function menuRoots(document: HtmlDocument): readonly ElementNode[] {
   const claim = (e: ElementNode) => {
     if (apart(e)) roots.push(e);
   };
-  const marked = document.elements.filter((e) => isLandmark(e) && hasBox(e));
+  const marked = document.elements.filter((e) => isLandmark(e));
   const landmarks = marked.filter((e) => !isPanelWithin(e, marked));
   const nested = (e: ElementNode) =>
     landmarks.filter(
@@ -113,8 +108,6 @@ function isPanelWithin(e: ElementNode, landmarks: readonly ElementNode[]): boole
     ),
   );
 }
-
-const hasBox = (e: ElementNode): boolean => closest(e, (a) => a.tag === 'template') === null;
 
 /** One class says that it is the panel of a drop-down. */
 const isDropDown = (e: ElementNode): boolean =>

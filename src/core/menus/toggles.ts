@@ -1,4 +1,5 @@
 import { collapseSpace, descendants, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
+import { AFFECTS } from '../css/index.js';
 import { labelOf } from '../naming/index.js';
 import { poseAfter, setting, type Page, type Scene } from '../scene/index.js';
 import { isOwnDisclosure } from './disclosure.js';
@@ -46,8 +47,9 @@ const leadsAway = (e: ElementNode): boolean =>
  * The controls that open menus, wherever they stand: by what they refer to, by the box they switch, and last by their
  * icon or words. What closes one, and what shows a part of a menu it stands in, is none.
  */
-export function togglesOf(roots: readonly ElementNode[], kinds: readonly MenuKind[], page: Page): readonly ToggleOf[] {
+export function togglesOf(kinds: ReadonlyMap<ElementNode, MenuKind>, page: Page): readonly ToggleOf[] {
   const { glance } = page;
+  const roots = [...kinds.keys()];
   const found: ToggleOf[] = [];
   const waiting: ElementNode[] = [];
   const add = (element: ElementNode, root: ElementNode, panel: ElementNode | null, by: Toggle['by']) => {
@@ -62,15 +64,16 @@ export function togglesOf(roots: readonly ElementNode[], kinds: readonly MenuKin
     const reference = pointer?.by === 'fragment' && !root ? null : pointer;
     if (root && reference) add(e, root, reference.panel, reference.by);
     else if (switchedBy(e, page.document)) {
-      const opened = switchedOpen(e, roots, page);
+      const opened = isAsked(e, page) ? switchedOpen(e, roots, page) : null;
       if (opened) add(e, opened, opened, 'label');
       else if (looksLikeToggle(e)) waiting.push(e);
     } else if (!reference && looksLikeToggle(e) && !roots.some((r) => isOwnDisclosure(e, r, page.document)))
       waiting.push(e);
   }
   const bound = new Set(found.map((f) => f.root));
+  const free = new Map([...kinds].filter(([root]) => !bound.has(root)));
   for (const e of waiting) {
-    const root = likeliest(e, roots, kinds, page, bound);
+    const root = likeliest(e, free, page);
     if (root) add(e, root, null, switchedBy(e, page.document) ? 'label' : 'wording');
   }
   return found.sort((a, b) => a.toggle.element.index - b.toggle.element.index);
@@ -128,6 +131,10 @@ const inEntry = (panel: ElementNode, root: ElementNode): boolean => {
   return false;
 };
 
+/** Whether some rule asks if the box a label switches is checked. */
+const isAsked = (label: ElementNode, page: Page): boolean =>
+  AFFECTS.indexOf(page.touchedBy('checked', switchedBy(label, page.document)!)) > 0;
+
 /** The menu that comes into view in a narrow window when a label's box is switched. */
 function switchedOpen(label: ElementNode, roots: readonly ElementNode[], page: Page): ElementNode | null {
   const closed = page.scene(NARROW);
@@ -162,8 +169,8 @@ function hasBars(e: ElementNode): boolean {
   if (/[☰≡𝌆]/u.test(textContent(e))) return true;
   return [e, ...descendants(e)].some((x) => {
     const words = wordsOfClass(x);
-    const icon = words.some((w) => w === 'icon' || w === 'icons' || w === 'fa' || w === 'bi' || w === 'glyphicon');
-    if (icon && words.some((w) => BARS_WORDS.has(w))) return true;
+    const drawn = textContent(x).trim() === '' && ['i', 'b', 'span', 'svg'].includes(x.tag);
+    if ((drawn || words.includes('icon')) && words.some((w) => BARS_WORDS.has(w))) return true;
     const bars = x.elements.filter(
       (c) => ['span', 'i', 'div', 'b'].includes(c.tag) && c.elements.length === 0 && textContent(c).trim() === '',
     );
@@ -182,15 +189,10 @@ const LIKELY: readonly MenuKind[] = ['main', 'sidebar', 'other', 'utility', 'con
  * The menu a control that looks like a toggle opens: of those that no other control opens and that a narrow window
  * hides, the one named with the same words, then the one it stands in, then the most important.
  */
-function likeliest(
-  e: ElementNode,
-  roots: readonly ElementNode[],
-  kinds: readonly MenuKind[],
-  page: Page,
-  bound: ReadonlySet<ElementNode>,
-): ElementNode | null {
+function likeliest(e: ElementNode, kinds: ReadonlyMap<ElementNode, MenuKind>, page: Page): ElementNode | null {
   const narrow = page.scene(NARROW);
-  const open = roots.filter((root) => !bound.has(root) && LIKELY.includes(kinds[roots.indexOf(root)]!));
+  const likely = (root: ElementNode) => LIKELY.indexOf(kinds.get(root)!);
+  const open = [...kinds.keys()].filter((root) => likely(root) >= 0);
   const hidden = open.filter((root) => reached(root, narrow, e) === 0);
   const own = wordsOf(e)
     .concat([...descendants(e)].flatMap(wordsOf))
@@ -201,14 +203,11 @@ function likeliest(
     return false;
   };
   const rank = (root: ElementNode) =>
-    Number(named(root)) * 4 +
-    Number(isAncestorOrSelf(root, e)) * 2 +
-    Number(beside(root, e)) -
-    LIKELY.indexOf(kinds[roots.indexOf(root)]!) / 10;
+    Number(named(root)) * 4 + Number(isAncestorOrSelf(root, e)) * 2 + Number(beside(root, e)) - likely(root) / 10;
   const best = (list: readonly ElementNode[]) =>
     list.reduce<ElementNode | null>((a, b) => (a && rank(a) >= rank(b) ? a : b), null);
   const near = (root: ElementNode) => isAncestorOrSelf(root, e) || beside(root, e);
-  const worthy = (root: ElementNode) => near(root) || ['main', 'sidebar'].includes(kinds[roots.indexOf(root)]!);
+  const worthy = (root: ElementNode) => near(root) || ['main', 'sidebar'].includes(kinds.get(root)!);
   return (
     best(hidden.filter(named)) ?? best(open.filter(named)) ?? best(hidden.filter(worthy)) ?? best(open.filter(near))
   );

@@ -26,20 +26,27 @@ export const isEdge = (e: ElementNode, edges: ReadonlySet<string> = EDGE_WORDS):
 /** Words that stand beside those above in names written without a gap. */
 const GLUE =
   'main top bottom site page doc docs sub side left right head header foot footer mobile desktop primary wrapper ' +
-  'container inner list links bar area box tree item items button icon btn global local sphinx mega drop down lang ' +
+  'container inner list links bar area box tree item items button icon btn global local mega drop down lang ' +
   'languages language toc breadcrumb breadcrumbs crumb crumbs pager pagination prev next user tab tabs';
 
 const KNOWN: ReadonlySet<string> = new Set([...MENU_WORDS, ...TOGGLE_WORDS, ...BRAND_WORDS, ...GLUE.split(' ')]);
 const LONGEST = Math.max(...[...KNOWN].map((word) => word.length));
 
-const split = new Map<string, readonly string[]>();
+/** Words so long that they mean the same inside of a longer one, whatever stands beside them. */
+const TELLING = [...MENU_WORDS, ...TOGGLE_WORDS, 'breadcrumb', 'pagination'].filter((word) => word.length >= 6);
+const LONGEST_NAME = 40;
 
-/** A word and, where it is made of known ones throughout, its parts: `navheader`, `toplang`. */
+const split = new Map<string, readonly string[]>();
+const SPLIT_KEPT = 5000;
+
+/** A word with those it is made of: `navheader`, `toplang`; or with the telling ones it holds. */
 function withParts(word: string): readonly string[] {
   let found = split.get(word);
   if (!found) {
-    const parts = KNOWN.has(word) || word.length > 40 ? null : partsOf(word);
-    split.set(word, (found = parts ? [word, ...parts] : [word]));
+    if (split.size >= SPLIT_KEPT) split.clear();
+    const whole = KNOWN.has(word) || word.length > LONGEST_NAME;
+    const parts = whole ? [] : (partsOf(word) ?? TELLING.filter((known) => word.includes(known)));
+    split.set(word, (found = [word, ...parts]));
   }
   return found;
 }

@@ -52,7 +52,7 @@ function press(document: HtmlDocument, element: ElementNode, pose: Standing): vo
 }
 
 /** The control a label stands for. @spec html §4.10.4 */
-function controlOf(label: ElementNode, document: HtmlDocument): ElementNode | null {
+export function controlOf(label: ElementNode, document: HtmlDocument): ElementNode | null {
   const id = label.attributes.get('for');
   if (id !== undefined) return document.byId(id);
   return (

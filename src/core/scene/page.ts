@@ -149,8 +149,9 @@ export class Page {
   }
 
   /** The strongest thing a state of an element may change anywhere on the page, read off the rules that ask for it. */
-  touchedBy(state: 'hover' | 'focus', element: ElementNode): Affects {
+  touchedBy(state: 'hover' | 'focus' | 'checked', element: ElementNode): Affects {
     this.#touched ??= touchedProperties(this.#cascade.matched);
+    if (state === 'checked') return AFFECTS[this.#touched.get(state)?.get(element) ?? 0]!;
     let most = 0;
     for (let e: ElementNode | null = element; e; e = e.parent) {
       const own =
