@@ -23,14 +23,24 @@ export function oneElement(page: Page, selector: string): ElementNode {
   }
 }
 
+/** The option that poses a page. */
+export const POSE = {
+  type: 'string',
+  array: true,
+  describe: 'closed, hover:SELECTOR, focus:SELECTOR, press:SELECTOR or key:SELECTOR',
+} as const;
+
 /** A pose from text such as `hover:#fares` or `press:.menu-button`; moves follow one another. */
 export function parsePose(page: Page, moves: readonly string[]): Setting['pose'] {
   const made = moves
     .filter((move) => move !== 'closed')
     .map((move): Move => {
-      const match = /^(hover|focus|press):(.+)$/s.exec(move);
+      const match = /^(hover|focus|press|key):(.+)$/s.exec(move);
       if (!match)
-        throw new UsageError(`“${move}” is no pose`, 'Write closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR.');
+        throw new UsageError(
+          `“${move}” is no pose`,
+          'Write closed, hover:SELECTOR, focus:SELECTOR, press:SELECTOR or key:SELECTOR.',
+        );
       return { by: match[1] as Move['by'], element: oneElement(page, match[2]!) };
     });
   return poseAfter(page.document, made);

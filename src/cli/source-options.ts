@@ -22,6 +22,27 @@ export const withSources = <T>(argv: Argv<T>): Argv<T & SourceArguments> =>
       describe: 'Font files (.woff2, .woff, .ttf, .otf) visitors have though the page does not bring them',
     }) as unknown as Argv<T & SourceArguments>;
 
+/** What commands that follow one page over a range of widths may be told. */
+export interface RangeArguments extends SourceArguments {
+  page: string;
+  from: number;
+  to: number;
+  height: number;
+  json: boolean;
+  color?: boolean;
+}
+
+/** A page, the widths it is looked at, and JSON instead of text. */
+export const withRange = <T>(argv: Argv<T>): Argv<T & RangeArguments> =>
+  withSources(argv)
+    .positional('page', { type: 'string', demandOption: true, describe: 'A built page, or - for standard input' })
+    .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
+    .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
+    .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
+    .option('json', { type: 'boolean', default: false, describe: 'Print as JSON' }) as unknown as Argv<
+    T & RangeArguments
+  >;
+
 /** What the options mean for reading a page. */
 export const sourceOptions = ({ root, font }: SourceArguments) => ({
   ...(root === undefined ? {} : { root }),

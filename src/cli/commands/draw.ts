@@ -14,7 +14,7 @@ import { drawSheet, MARKS, toPng, writeWhole, type MarkName, type Pin } from '..
 import { shippedOutlines } from '../../sources/index.js';
 import { UsageError } from '../errors.js';
 import { parseRange, parseWidth, parseWidths } from '../options.js';
-import { parsePose } from '../pose.js';
+import { parsePose, POSE } from '../pose.js';
 import { progressOn } from '../progress.js';
 import { readPage, withSources, type SourceArguments } from '../source-options.js';
 import { later } from '../work.js';
@@ -52,11 +52,7 @@ const builder = (argv: Argv): Argv<DrawArguments> =>
     .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
     .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
     .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
-    .option('pose', {
-      type: 'string',
-      array: true,
-      describe: 'closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR',
-    })
+    .option('pose', POSE)
     .option('scroll', {
       type: 'string',
       describe: 'How far the page is scrolled, px, or a part of it to jump to, such as #fares',

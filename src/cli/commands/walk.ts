@@ -1,7 +1,7 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { walkOf } from '../../core/index.js';
 import { parseWidth } from '../options.js';
-import { parsePose } from '../pose.js';
+import { parsePose, POSE } from '../pose.js';
 import { readPage, withSources, type SourceArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { walkView } from '../views/walk.js';
@@ -22,11 +22,7 @@ const builder = (argv: Argv): Argv<WalkArguments> =>
     .positional('page', { type: 'string', demandOption: true, describe: 'A built page, or - for standard input' })
     .option('at', { type: 'number', default: 1280, describe: 'Width of the viewport, px' })
     .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
-    .option('pose', {
-      type: 'string',
-      array: true,
-      describe: 'closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR',
-    })
+    .option('pose', POSE)
     .option('until', { type: 'string', describe: 'End at the first stop with these words in its name' })
     .option('json', { type: 'boolean', default: false, describe: 'Print as JSON' })
     .example('$0 walk dist/index.html --at 375', 'Every stop of the Tab key on a phone')

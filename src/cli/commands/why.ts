@@ -2,40 +2,25 @@ import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { longhandsNamed, why } from '../../core/index.js';
 import { UsageError } from '../errors.js';
 import { parseRange, parseWidth, parseWidths } from '../options.js';
-import { oneElement, parsePose } from '../pose.js';
-import { readPage, withSources, type SourceArguments } from '../source-options.js';
+import { oneElement, parsePose, POSE } from '../pose.js';
+import { readPage, withRange, type RangeArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { whyView } from '../views/why.js';
 import { later } from '../work.js';
 
-interface WhyArguments extends SourceArguments {
-  page: string;
+interface WhyArguments extends RangeArguments {
   selector: string;
   property: string;
   at?: string[];
-  from: number;
-  to: number;
-  height: number;
   pose?: string[];
-  json: boolean;
-  color?: boolean;
 }
 
 const builder = (argv: Argv): Argv<WhyArguments> =>
-  withSources(argv)
-    .positional('page', { type: 'string', demandOption: true, describe: 'A built page, or - for standard input' })
+  withRange(argv)
     .positional('selector', { type: 'string', demandOption: true, describe: 'The element, as in a style sheet' })
     .positional('property', { type: 'string', demandOption: true, describe: 'The property, such as color' })
     .option('at', { type: 'string', array: true, describe: 'Only these widths, px' })
-    .option('from', { type: 'number', default: 320, describe: 'Narrowest width, px' })
-    .option('to', { type: 'number', default: 1920, describe: 'Widest width, px' })
-    .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
-    .option('pose', {
-      type: 'string',
-      array: true,
-      describe: 'closed, hover:SELECTOR, focus:SELECTOR or press:SELECTOR',
-    })
-    .option('json', { type: 'boolean', default: false, describe: 'Print as JSON' })
+    .option('pose', POSE)
     .example('$0 why dist/index.html ".site-menu a" color', 'Which declaration decides, at every width')
     .example(
       '$0 why dist/index.html "#fares" color --at 375 --pose "hover:#fares"',

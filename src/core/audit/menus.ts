@@ -1,4 +1,5 @@
 import type { Limit, Range } from '../base/index.js';
+import { rungsOf, spread } from '../ladder/index.js';
 import {
   findMenus,
   formOf,
@@ -12,7 +13,6 @@ import {
 } from '../menus/index.js';
 import { setting, type Page, type Scene } from '../scene/index.js';
 import { describeMenu, type AuditedMenu } from './audit.js';
-import { rungsTouching } from './rungs.js';
 
 /** A way in which a part of a menu comes into view, by style or markup alone. */
 export interface MenuRoute {
@@ -59,7 +59,7 @@ const LOOKED_AT = [375, 1280];
 export function menusOf(page: Page, options: Range & { readonly height: number }): MenusResult {
   const { from, to, height } = options;
   const menus = findMenus(page);
-  const bands = rungsTouching(page, menus, { from, to });
+  const rungs = rungsOf(page.ruleSet.thresholds, { from, to });
   const scenes = new Map<number, Scene>();
   const sceneAt = (width: number): Scene => {
     let scene = scenes.get(width);
@@ -77,7 +77,7 @@ export function menusOf(page: Page, options: Range & { readonly height: number }
     widths: { from, to },
     menus: menus.map((menu, i) => ({
       ...describeMenu(menu),
-      forms: joined(bands.flatMap((band) => formsOver(band, (width) => formOf(menu, sceneAt(width))))),
+      forms: formsOver(rungs, (width) => formOf(menu, sceneAt(width))),
       routes: routesOf(menu, looks),
       reach: looks.map((look) => reachOf(menu, look)),
       shut: menu.items
@@ -90,32 +90,13 @@ export function menusOf(page: Page, options: Range & { readonly height: number }
   };
 }
 
-type Banded = Range & { readonly form: MenuForm };
-
-/** The form of a menu over a band: between its two ends it changes at most once. */
-function formsOver({ from, to }: Range, formAt: (width: number) => MenuForm): readonly Banded[] {
-  const [low, high] = [formAt(from), formAt(to)];
-  if (low === high) return [{ from, to, form: low }];
-  let [inside, outside] = [from, to];
-  while (outside - inside > 1) {
-    const middle = Math.floor((inside + outside) / 2);
-    if (formAt(middle) === low) inside = middle;
-    else outside = middle;
-  }
-  return [
-    { from, to: inside, form: low },
-    { from: outside, to, form: high },
-  ];
-}
-
-function joined(bands: readonly Banded[]): readonly Banded[] {
-  const out: Banded[] = [];
-  for (const band of bands) {
-    const last = out[out.length - 1];
-    if (last?.form === band.form) out[out.length - 1] = { ...last, to: band.to };
-    else out.push(band);
-  }
-  return out;
+/** The bands of widths in which a menu takes one form, ascending; inside a rung it changes at most once. */
+function formsOver(rungs: readonly Range[], formAt: (width: number) => MenuForm): MenuModel['forms'] {
+  const runs = rungs.map(({ from, to }) => [from, to]);
+  const forms = [...new Set(runs.flat().map(formAt))];
+  return forms
+    .flatMap((form) => spread(runs, (width) => formAt(width) === form).map((range) => ({ ...range, form })))
+    .sort((one, other) => one.from - other.from);
 }
 
 interface Look {

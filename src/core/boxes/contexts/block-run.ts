@@ -63,22 +63,23 @@ export function finish(job: Omit<Job, 'space'>, height: number, content: Content
   });
 }
 
-export function layoutContent(
-  box: Box,
-  width: number,
-  basis: number,
-  flow: Flow,
-  absorbs: boolean,
-  layout: Layout,
-): Content {
-  return hasInlineContent(box)
-    ? inlineContent(box, width, basis, flow, absorbs, layout)
-    : blockContent(box, width, basis, flow, absorbs, layout);
+/** Where the content of a block container is laid out. Lengths in px. */
+export interface ContentRoom {
+  readonly width: number;
+  /** What percentage heights refer to. */
+  readonly basis: number;
+  readonly flow: Flow;
+  /** The container's own top margin already holds the margins of the first children. */
+  readonly absorbs: boolean;
 }
 
+export const layoutContent = (box: Box, room: ContentRoom, layout: Layout): Content =>
+  hasInlineContent(box) ? inlineContent(box, room, layout) : blockContent(box, room, layout);
+
 /** Lines, and the blocks among inline content: the margins of those meet where no line stands between. @spec css2 §9.2.1.1 */
-function inlineContent(box: Box, width: number, basis: number, flow: Flow, absorbs: boolean, layout: Layout): Content {
-  const run = new BlockRun(width, basis, flow, absorbs, layout, box);
+function inlineContent(box: Box, room: ContentRoom, layout: Layout): Content {
+  const { width, basis, flow } = room;
+  const run = new BlockRun(room, layout, box);
   const result = layoutInline(
     box,
     {
@@ -100,18 +101,15 @@ function inlineContent(box: Box, width: number, basis: number, flow: Flow, absor
 /** @param children those of the box to be stacked */
 export function blockContent(
   box: Box,
-  width: number,
-  basis: number,
-  flow: Flow,
-  absorbs: boolean,
+  room: ContentRoom,
   layout: Layout,
   children: readonly Box[] = box.children,
 ): Content {
-  const run = new BlockRun(width, basis, flow, absorbs || trims(box, 'start'), layout, box);
+  const run = new BlockRun({ ...room, absorbs: room.absorbs || trims(box, 'start') }, layout, box);
   for (const child of children) run.child(child);
   const trimming = trims(box, 'end');
   return {
-    children: trimming ? withoutEndMargins(run.children, run.cursor, width) : run.children,
+    children: trimming ? withoutEndMargins(run.children, run.cursor, room.width) : run.children,
     height: run.cursor,
     baseline: run.baseline,
     lastBaseline: run.lastBaseline,
@@ -131,15 +129,21 @@ class BlockRun {
   readonly children: Placed[] = [];
   readonly outOfFlow: OutOfFlow[] = [];
 
+  readonly width: number;
+  readonly basis: number;
+  readonly flow: Flow;
+  absorbing: boolean;
+
   constructor(
-    readonly width: number,
-    readonly basis: number,
-    readonly flow: Flow,
-    /** The parent's own top margin already holds the margins of the first children. */
-    public absorbing: boolean,
+    { width, basis, flow, absorbs }: ContentRoom,
     readonly layout: Layout,
     readonly parent: Box,
-  ) {}
+  ) {
+    this.width = width;
+    this.basis = basis;
+    this.flow = flow;
+    this.absorbing = absorbs;
+  }
 
   /** Lays out a block found among inline content. @param line where the line before it ends, null if none is between */
   amongLines(
@@ -273,14 +277,13 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
     y: flow.y + frame.border.top + frame.padding.top,
   };
   const joinsTop = frame.border.top === 0 && frame.padding.top === 0;
-  const content = layoutContent(
-    box,
-    Math.max(0, width - frameWidth(frame)),
-    percentBasis(box, specified, frame, space, margin, layout),
-    inner,
-    joinsTop,
-    layout,
-  );
+  const room: ContentRoom = {
+    width: Math.max(0, width - frameWidth(frame)),
+    basis: percentBasis(box, specified, frame, space, margin, layout),
+    flow: inner,
+    absorbs: joinsTop,
+  };
+  const content = layoutContent(box, room, layout);
   const bottom = joinMargin(NO_STRUT, margin.bottom);
   const openBelow = frame.border.bottom === 0 && frame.padding.bottom === 0;
   const joinsBottom = openBelow && specified === null;

@@ -92,7 +92,7 @@ function rootContent(box: Box, width: number, basis: number, layout: Layout): Ro
     key,
     () => {
       const floats = new Floats();
-      const content = layoutContent(box, width, basis, { floats, x: 0, y: 0 }, false, layout);
+      const content = layoutContent(box, { width, basis, flow: { floats, x: 0, y: 0 }, absorbs: false }, layout);
       return { content, floatsBottom: floats.bottom };
     },
     movedRoot,

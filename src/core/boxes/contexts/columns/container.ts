@@ -1,4 +1,4 @@
-import { isInFlow, isOutOfFlow, type Box } from '../../box.js';
+import { isInFlow, type Box } from '../../box.js';
 import type { OutOfFlow, Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { blockContent, layoutContent, type Content } from '../block-run.js';
@@ -86,13 +86,11 @@ class ColumnRun {
 
   /** Divides some children of the container, or all of its content. */
   strip(children: readonly Box[] | null): void {
-    if (children?.every(isOutOfFlow) && children.length === 0) return;
+    if (children?.length === 0) return;
     const { box, columns, room, layout } = this;
     const floats = new Floats();
-    const flow = { floats, x: 0, y: 0 };
-    const content = children
-      ? blockContent(box, columns.width, room.basis, flow, false, layout, children)
-      : layoutContent(box, columns.width, room.basis, flow, false, layout);
+    const inside = { width: columns.width, basis: room.basis, flow: { floats, x: 0, y: 0 }, absorbs: false };
+    const content = children ? blockContent(box, inside, layout, children) : layoutContent(box, inside, layout);
     const bottom = Math.max(content.height, Number.isFinite(floats.bottom) ? floats.bottom : 0);
     const height = Math.max(content.height + strutSize(content.end), bottom);
     const strip = stripOf(box, content, height, bottom);
@@ -116,7 +114,7 @@ class ColumnRun {
   spanner(child: Box): void {
     const { box, room, layout } = this;
     const flow = { floats: new Floats(), x: 0, y: 0 };
-    const content = blockContent(box, room.width, room.basis, flow, false, layout, [child]);
+    const content = blockContent(box, { width: room.width, basis: room.basis, flow, absorbs: false }, layout, [child]);
     const move = <T extends { y: number }>(one: T): T => ({ ...one, y: one.y + this.#y });
     this.#children.push(...content.children.map(move));
     this.#outOfFlow.push(...content.outOfFlow.map(move));
