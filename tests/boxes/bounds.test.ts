@@ -26,6 +26,20 @@ describe('pages that would take layout forever end', () => {
     expect(scene.rect(find(page, '#x'))).toEqual(cut ? null : expect.objectContaining({ width: expect.any(Number) }));
   });
 
+  test.each([
+    ['more columns than anyone counts', 'columns:99999999', '<p>x</p>'.repeat(300), false],
+    [
+      'a thousand kilometres in columns of one px',
+      'columns:2;column-fill:auto;height:1px',
+      '<div style="height:9999999px"></div>',
+      true,
+    ],
+  ])('%s', (_name, css, inside, cut) => {
+    const page = pageFrom(`<!doctype html><style>main{${css}}</style><main id=x>${inside}</main>`);
+    expect(sceneAt(page, 800).rect(find(page, '#x'))!.width).toBe(784);
+    expect(page.limits.some(({ kind, subject }) => kind === 'budget' && subject === 'columns')).toBe(cut);
+  });
+
   test('a table of five thousand cells, its borders collapsed', () => {
     const row = `<tr>${'<td>cell</td>'.repeat(50)}</tr>`;
     const page = pageFrom(

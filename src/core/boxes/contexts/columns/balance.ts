@@ -11,21 +11,27 @@ export interface Share {
 /** Heights within this of each other are the same, px. */
 const SAME = 1 / 128;
 
-/** Divides a strip into columns of a height. @spec css-break-3 §4.4 */
+/** More columns than any page shows, and steps in which a height is looked for. */
+export const MOST_COLUMNS = 200;
+const MOST_STEPS = 200;
+
+/** Divides a strip into columns of a height; what is left of it beyond the most columns stands in the last. @spec css-break-3 §4.4 */
 export function divide(strip: Strip, height: number): readonly Share[] {
   const shares: Share[] = [];
+  let { breaks } = strip;
   let from = 0;
-  for (;;) {
-    const chosen = nextBreak(strip, from, from + height);
-    if (!chosen) return [...shares, { from, to: strip.bottom, floor: from + height }];
+  while (shares.length < MOST_COLUMNS - 1) {
+    breaks = breaks.filter((b) => Math.max(b.start, b.until) > from + SAME);
+    const chosen = nextBreak(breaks, strip.bottom, from, from + height);
+    if (!chosen) break;
     shares.push({ from, to: chosen.end, floor: Math.max(chosen.end, from + height) });
     from = chosen.start;
   }
+  return [...shares, { from, to: strip.bottom, floor: from + height }];
 }
 
-/** Where a column that begins at a height ends; null where it holds all that is left. */
-function nextBreak({ breaks, bottom }: Strip, from: number, limit: number): Break | null {
-  const ahead = breaks.filter((b) => b.start > from + SAME || b.until > from + SAME);
+/** Where a column that begins at a height ends; null where it holds all that is left. @param ahead breaks behind `from` */
+function nextBreak(ahead: readonly Break[], bottom: number, from: number, limit: number): Break | null {
   const forced = ahead.find((b) => b.kind === 'forced');
   const floor = forced ? forced.end : bottom;
   if (floor <= limit + SAME) return forced ?? null;
@@ -49,12 +55,12 @@ function isLonely({ among, end }: Break, from: number): boolean {
   return before < among.orphans || after < among.widows;
 }
 
-const cutAt = (at: Break, y: number): Break => ({ ...at, end: y, start: y, until: at.until });
+const cutAt = (at: Break, y: number): Break => ({ ...at, end: y, start: y });
 
 /** The least height at which a strip fits its columns. @spec css-multicol-1 §7 (column-fill: balance) */
 export function balancedHeight(strip: Strip, count: number): number {
   let height = Math.max(strip.tallest, firstGuess(strip, count));
-  for (let tries = 0; tries < 2000; tries++) {
+  for (let step = 0; step < MOST_STEPS; step++) {
     const shares = divide(strip, height);
     if (shares.length <= count && shares.every(({ from, to }) => to - from <= height + SAME)) return height;
     const more = shortage(strip, shares, height);
@@ -66,23 +72,30 @@ export function balancedHeight(strip: Strip, count: number): number {
 
 /** What the least growth is that moves something into an earlier column. */
 function shortage({ breaks, bottom }: Strip, shares: readonly Share[], height: number): number {
-  const short = shares.map(({ from }) => {
+  let least = Infinity;
+  for (const { from } of shares) {
     const limit = from + height + SAME;
-    const next = Math.min(bottom, ...breaks.map((b) => b.end).filter((end) => end > limit));
-    const after = Math.min(next, ...breaks.filter((b) => b.until > limit && b.end <= limit).map(() => limit + 1));
-    return after - from - height;
-  });
-  return Math.min(...short.filter((v) => v > SAME));
+    let next = bottom;
+    for (const { end, until } of breaks) {
+      if (end > limit) next = Math.min(next, end);
+      else if (until > limit) next = Math.min(next, limit + 1);
+    }
+    const more = next - from - height;
+    if (more > SAME) least = Math.min(least, more);
+  }
+  return least;
 }
 
 /** Content shared out evenly, parts between forced breaks by themselves; rounded up to a 64th. */
 function firstGuess({ breaks, height }: Strip, count: number): number {
   const forced = breaks.filter((b) => b.kind === 'forced');
-  const runs = [0, ...forced.map((b) => b.start)].map((from, i) => ({
-    size: (forced[i]?.kept ?? height) - from,
-    columns: 1,
-  }));
-  const each = (run: (typeof runs)[number]) => Math.ceil((run.size / run.columns) * 64 - 1e-6) / 64;
-  for (let left = count - runs.length; left > 0; left--) runs.reduce((a, b) => (each(b) > each(a) ? b : a)).columns++;
-  return Math.max(...runs.map(each));
+  const sizes = [0, ...forced.map((b) => b.start)].map((from, i) => (forced[i]?.kept ?? height) - from);
+  const share = (size: number, columns: number) => Math.ceil((size / columns) * 64 - 1e-6) / 64;
+  if (sizes.length === 1) return share(height, count);
+  const columns = sizes.map(() => 1);
+  const tallest = () =>
+    sizes.reduce((a, _, i) => (share(sizes[i]!, columns[i]!) > share(sizes[a]!, columns[a]!) ? i : a), 0);
+  for (let left = Math.min(count, MOST_COLUMNS) - sizes.length; left > 0; left--) columns[tallest()]!++;
+  const last = tallest();
+  return share(sizes[last]!, columns[last]!);
 }

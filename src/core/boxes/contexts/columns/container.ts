@@ -4,7 +4,7 @@ import type { Layout } from '../../layout.js';
 import { blockContent, layoutContent, type Content } from '../block-run.js';
 import { Floats } from '../floats.js';
 import { NO_STRUT, strutSize } from '../margins.js';
-import { balancedHeight, divide } from './balance.js';
+import { balancedHeight, divide, MOST_COLUMNS } from './balance.js';
 import { stripOf } from './breaks.js';
 import { columnsIn, isMulticol, type Columns } from './count.js';
 import { cutsOf, slice } from './slice.js';
@@ -99,6 +99,8 @@ class ColumnRun {
     const wanted = fills ? height : balancedHeight(strip, columns.count);
     const tall = fills && Number.isFinite(left) ? left : Math.min(left, wanted);
     const shares = divide(strip, Math.max(tall, 1));
+    if (shares.length >= MOST_COLUMNS)
+      layout.limits.add('budget', 'columns', `content is divided into at most ${MOST_COLUMNS}`, box.element?.startTag);
     cutsOf(shares).forEach((cut, i) => {
       const dx = this.#columnLeft(i);
       const dy = this.#y - cut.from;
