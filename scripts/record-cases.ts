@@ -3,17 +3,13 @@
  *   npm run record -- tests/boxes/cases/flex.ts …
  * Needs Chromium and the Liberation fonts.
  */
-import { existsSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { basename, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { build } from 'esbuild';
-import { chromium } from 'playwright-core';
 import { format, resolveConfig } from 'prettier';
+import { launched } from './chromium.js';
 import { pageOf, type LayoutCase } from '../tests/support/layout-case.js';
-
-const browserPath = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path));
-const FLAGS =
-  '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --font-render-hinting=none --enable-font-subpixel-positioning';
 
 /** Runs in the page: boxes of all elements with an id, to hundredths of a px. */
 const READ = `Object.fromEntries([...document.querySelectorAll('[id]')].map((element) => {
@@ -31,13 +27,7 @@ async function load(file: string): Promise<LayoutCase[]> {
   return cases;
 }
 
-// Where it is there, the fonts are those the engine's tables hold and no others.
-const FONTS = '../shared/conformance/oracle/fonts.conf';
-const env = { ...process.env, ...(existsSync(FONTS) ? { FONTCONFIG_FILE: resolve(FONTS) } : {}) } as Record<
-  string,
-  string
->;
-const browser = await chromium.launch({ executablePath: browserPath!, args: FLAGS.split(' '), env });
+const browser = await launched();
 const page = await browser.newPage();
 for (const file of process.argv.slice(2)) {
   const recorded: LayoutCase[] = [];

@@ -4,19 +4,15 @@
  *   npm run record:looks
  * Needs Chromium.
  */
-import { existsSync, readFileSync, writeFileSync } from 'node:fs';
-import { chromium } from 'playwright-core';
+import { readFileSync, writeFileSync } from 'node:fs';
 import { format, resolveConfig } from 'prettier';
 import { cases as grounds } from '../tests/paint/cases/grounds.js';
 import { cases as destinations } from '../tests/scene/cases/destinations.js';
 import { cases as presses } from '../tests/paint/cases/presses.js';
 import { destinationPage, type DestinationCase } from '../tests/support/destination-case.js';
+import { launched } from './chromium.js';
 import { GROUND_POINTS, groundPage, type GroundCase } from '../tests/support/ground-case.js';
 import { PRESS_COLUMNS, PRESS_ROWS, pressPage, pressPoint, type PressCase } from '../tests/support/press-case.js';
-
-const FLAGS =
-  '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync';
-const executablePath = ['/usr/bin/chromium', '/usr/bin/chromium-browser'].find((path) => existsSync(path))!;
 
 /** Runs in a page: the pixels of a picture at points. */
 const READ = `async ([url, points]) => {
@@ -59,7 +55,7 @@ async function write(file: string, type: string, recorded: readonly unknown[]): 
   console.log(`${file}: ${recorded.length} cases`);
 }
 
-const browser = await chromium.launch({ executablePath, args: FLAGS.split(' ') });
+const browser = await launched();
 const page = await browser.newPage({ viewport: { width: 200, height: 120 } });
 const reader = await browser.newPage();
 const painted: GroundCase[] = [];

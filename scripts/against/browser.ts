@@ -1,13 +1,6 @@
 /** Asks an installed Chromium where it puts the boxes of a page. */
-import { existsSync } from 'node:fs';
-import { resolve } from 'node:path';
-import { chromium, type Browser } from 'playwright-core';
-
-const PLACES = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
-const FLAGS =
-  '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync --font-render-hinting=none --enable-font-subpixel-positioning --allow-file-access-from-files';
-/** Where it is there, the fonts are those the engine's tables hold and no others. */
-const FONTS = '../shared/conformance/oracle/fonts.conf';
+import type { Browser } from 'playwright-core';
+import { launch } from '../chromium.js';
 
 /** Border box of an element in the page's px; null where it has none. */
 export type Place = readonly [x: number, y: number, width: number, height: number] | null;
@@ -38,12 +31,8 @@ export class Chromium {
 
   /** Null where no Chromium is installed. */
   static async start(): Promise<Chromium | null> {
-    const executablePath = PLACES.find((path) => existsSync(path));
-    if (!executablePath) return null;
-    const env = { ...process.env, ...(existsSync(FONTS) ? { FONTCONFIG_FILE: resolve(FONTS) } : {}) };
-    return new Chromium(
-      await chromium.launch({ executablePath, args: FLAGS.split(' '), env: env as Record<string, string> }),
-    );
+    const browser = await launch();
+    return browser && new Chromium(browser);
   }
 
   /** A tab of a given size in which pages can be read one after the other, their scripts not run. */

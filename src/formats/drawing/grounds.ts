@@ -10,6 +10,7 @@ import {
   type Tiling,
 } from '../../core/paint/index.js';
 import type { Definitions } from './definitions.js';
+import { edgesOf, type Edges } from './edges.js';
 import { grown, roundedPath, SHARP, type Radii } from './corners.js';
 import { drawGradient } from './gradients.js';
 import { innerShadows, outerShadows } from './shadows.js';
@@ -28,16 +29,30 @@ export function drawCanvas(ground: CanvasGround, region: Rect, definitions: Defi
 
 /** Shadow, background and borders of a box, lowest first. @param bare its background was taken by the canvas */
 export function drawGround(style: ComputedStyle, node: PaintNode, definitions: Definitions, bare: boolean): Shape[] {
-  const { rect } = node;
+  const edges = edgesOf(style, node);
+  const { rect } = edges;
   const radii = cornerRadii(style, rect) ?? SHARP;
+  const lines = drawEdges(style, edges, radii, definitions);
   const out: Shape[] = outerShadows(style, rect, radii);
   const d = roundedPath(rect, radii);
-  if (bare) return [...out, ...borders(style, rect, radii), ...outline(style, rect, radii)];
+  if (bare) return [...out, ...lines];
   if (style.backgroundColor.a > 0) out.push(shape('path', { d, ...paint('fill', style.backgroundColor) }));
   if (!style.backgroundClip.includes('text'))
     for (const image of style.backgroundImage.toReversed()) out.push(drawImage(image, node, style, d, definitions));
   out.push(...innerShadows(style, node, definitions));
-  return [...out, ...borders(style, rect, radii), ...outline(style, rect, radii)];
+  return [...out, ...lines];
+}
+
+/** Borders and outline; the border leaves out what stands in its line. */
+function drawEdges(style: ComputedStyle, { rect, cut, gap }: Edges, radii: Radii, definitions: Definitions): Shape[] {
+  const border = borders(style, rect, radii, cut);
+  const ring = outline(style, rect, radii);
+  if (!gap || border.length === 0) return [...border, ...ring];
+  const d = roundedPath(rect, SHARP) + roundedPath(gap, SHARP);
+  const id = definitions.id('c', d, (name) =>
+    shape('clipPath', { id: name }, [shape('path', { d, 'clip-rule': 'evenodd' })]),
+  );
+  return [group(border, { 'clip-path': `url(#${id})` }), ...ring];
 }
 
 /** Pictures are not drawn: a tint stands in for them, opaque so that what they cover is covered. */
@@ -129,9 +144,9 @@ interface Line {
 const isDrawn = ({ width, colour, style }: Line): boolean =>
   width > 0 && colour.a > 0 && style !== 'none' && style !== 'hidden';
 
-function borders(style: ComputedStyle, rect: Rect, radii: Radii): Shape[] {
+function borders(style: ComputedStyle, rect: Rect, radii: Radii, cut: Edges['cut']): Shape[] {
   const lines = (['Top', 'Right', 'Bottom', 'Left'] as const).map((side): Line => ({
-    width: style[`border${side}Width`],
+    width: cut.has(side) ? 0 : style[`border${side}Width`],
     colour: style[`border${side}Color`],
     style: style[`border${side}Style`],
   }));
