@@ -17,7 +17,6 @@ import {
   ladderOf,
   longhandsNamed,
   measurePage,
-  poseAfter,
   why as whyOf,
   type AuditOptions,
   type AuditResult,
@@ -105,11 +104,8 @@ export interface MoveOn {
   readonly on: string;
 }
 
-const poseOf = (page: Page, moves: readonly MoveOn[]) =>
-  poseAfter(
-    page.document,
-    moves.map(({ by, on }): Move => ({ by, element: oneOf(page, on) })),
-  );
+const movesOf = (page: Page, moves: readonly MoveOn[]) =>
+  moves.map(({ by, on }): Move => ({ by, element: oneOf(page, on) }));
 
 /** Which declaration decides a longhand of an element at each width, and why the others do not. */
 export function why(
@@ -128,7 +124,7 @@ export function why(
   const { moves = [] } = view;
   const poseText = moves.map(({ by, on }) => `${by}:${on}`).join(' ') || 'closed';
   return deepFreeze(
-    whyOf(page, oneOf(page, selector), property, { ...viewOf(view), pose: poseOf(page, moves), poseText }),
+    whyOf(page, oneOf(page, selector), property, { ...viewOf(view), moves: movesOf(page, moves), poseText }),
   );
 }
 
@@ -152,7 +148,7 @@ export async function draw(
     ...rest,
     region: 'menu',
     ...(at ? { widths: at } : {}),
-    ...(moves.length > 0 ? { pose: { state: poseOf(page, moves), name } } : {}),
+    ...(moves.length > 0 ? { pose: { moves: movesOf(page, moves), name } } : {}),
   });
   const { svg, width, height } = drawSheet(
     page,

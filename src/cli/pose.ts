@@ -1,4 +1,4 @@
-import { poseAfter, SelectorError, type ElementNode, type Move, type Page, type Setting } from '../core/index.js';
+import { SelectorError, type ElementNode, type Move, type Page } from '../core/index.js';
 import { UsageError } from './errors.js';
 
 /** The one element a selector means. */
@@ -30,9 +30,9 @@ export const POSE = {
   describe: 'closed, hover:SELECTOR, focus:SELECTOR, press:SELECTOR or key:SELECTOR',
 } as const;
 
-/** A pose from text such as `hover:#fares` or `press:.menu-button`; moves follow one another. */
-export function parsePose(page: Page, moves: readonly string[]): Setting['pose'] {
-  const made = moves
+/** Moves from text such as `hover:#fares` or `press:.menu-button`; moves follow one another. */
+export function parseMoves(page: Page, moves: readonly string[]): readonly Move[] {
+  return moves
     .filter((move) => move !== 'closed')
     .map((move): Move => {
       const match = /^(hover|focus|press|key):(.+)$/s.exec(move);
@@ -43,5 +43,4 @@ export function parsePose(page: Page, moves: readonly string[]): Setting['pose']
         );
       return { by: match[1] as Move['by'], element: oneElement(page, match[2]!) };
     });
-  return poseAfter(page.document, made);
 }

@@ -2,7 +2,7 @@ import { ladderOf, why, type WhyOptions, type WhyResult } from '../../src/core/i
 import { find, pageFrom, styled } from '../support/page.js';
 import { links, menuPage } from '../support/audit.js';
 
-const OPTIONS: WhyOptions = { from: 320, to: 1920, at: [800], height: 800, pose: {}, poseText: 'closed' };
+const OPTIONS: WhyOptions = { from: 320, to: 1920, at: [800], height: 800, moves: [], poseText: 'closed' };
 const ask = (
   css: string,
   body: string,
@@ -152,7 +152,7 @@ describe('why a value is what it is', () => {
   test('in a pose', () => {
     const page = styled('a{color:red}a:hover{color:blue}', '<a id=x href=y>x</a>');
     const x = find(page, '#x');
-    const result = why(page, x, 'color', { ...OPTIONS, pose: { hovered: x }, poseText: 'hover:#x' });
+    const result = why(page, x, 'color', { ...OPTIONS, moves: [{ by: 'hover', element: x }], poseText: 'hover:#x' });
     expect(result.bands[0]!.value).toBe('rgb(0, 0, 255)');
     expect(result.pose).toBe('hover:#x');
   });

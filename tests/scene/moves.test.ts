@@ -8,7 +8,7 @@ function seenAfter(body: string, moves: readonly string[], css = ''): string[] {
     const [by, selector] = text.split(':') as [Move['by'], string];
     return { by, element: find(page, selector) };
   });
-  const scene = page.scene(setting(600, { pose: poseAfter(page.document, made) }));
+  const scene = page.scene(setting(600, { pose: poseAfter(page, made, setting(600)) }));
   return page.document.elements.filter((e) => e.id !== null && scene.seen(e) !== null).map((e) => e.id!);
 }
 

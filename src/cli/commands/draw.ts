@@ -14,7 +14,7 @@ import { drawSheet, MARKS, toPng, writeWhole, type MarkName, type Pin } from '..
 import { shippedOutlines } from '../../sources/index.js';
 import { UsageError } from '../errors.js';
 import { parseRange, parseWidth, parseWidths } from '../options.js';
-import { parsePose, POSE } from '../pose.js';
+import { parseMoves, POSE } from '../pose.js';
 import { progressOn } from '../progress.js';
 import { readPage, withSources, type SourceArguments } from '../source-options.js';
 import { later } from '../work.js';
@@ -94,7 +94,7 @@ async function handler(args: ArgumentsCamelCase<DrawArguments>): Promise<void> {
     region: args.region,
     ...(args.at ? { widths: parseWidths(args.at, '--at') } : {}),
     ...(args.scroll === undefined ? {} : { scroll: parseScroll(page, args.scroll) }),
-    ...(moves.length > 0 ? { pose: { state: parsePose(page, moves), name: moves.join(' ') } } : {}),
+    ...(moves.length > 0 ? { pose: { moves: parseMoves(page, moves), name: moves.join(' ') } } : {}),
   });
   if (frames.every(({ forms }) => forms.length === 0))
     process.stderr.write(`no menu shows on ${page.name}: the whole screen is drawn\n`);

@@ -15,6 +15,7 @@ interface MeasureArguments extends SourceArguments {
   at: (string | number)[];
   height: number;
   out?: string;
+  openings: boolean;
 }
 
 const builder = (argv: Argv): Argv<MeasureArguments> =>
@@ -22,6 +23,7 @@ const builder = (argv: Argv): Argv<MeasureArguments> =>
     .positional('pages', { type: 'string', array: true, demandOption: true, describe: 'Built pages (HTML files)' })
     .option('at', { type: 'string', array: true, default: ['1280'], describe: 'Widths of the viewport, px' })
     .option('height', { type: 'number', default: 800, describe: 'Height of the viewport, px' })
+    .option('openings', { type: 'boolean', default: false, describe: 'What hover, focus and presses open, scripts on' })
     .option('out', { type: 'string', describe: 'Write one file a page into this folder instead of printing' })
     .example('$0 measure dist/index.html --at 375', 'Boxes, computed styles, roles and names of every element')
     .example(
@@ -40,13 +42,13 @@ async function handler(args: ArgumentsCamelCase<MeasureArguments>): Promise<void
   for (const name of args.pages) {
     try {
       const page = await loadFile(name, {
-        scripting: false,
+        scripting: args.openings,
         sheets,
         // What is measured is set beside a browser, which has no glyphs but those of its fonts.
         glyphs: 'boxes',
         ...sourceOptions(args),
       });
-      const measured = measurePage(page, widths, height);
+      const measured = measurePage(page, widths, height, args.openings);
       if (args.out === undefined) done.push(measured);
       else await writeWhole(join(args.out, fileFor(measured.page, taken)), JSON.stringify(measured));
     } catch (error) {

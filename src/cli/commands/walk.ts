@@ -1,7 +1,7 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { walkOf } from '../../core/index.js';
 import { parseWidth } from '../options.js';
-import { parsePose, POSE } from '../pose.js';
+import { parseMoves, POSE } from '../pose.js';
 import { readPage, withSources, type SourceArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { walkView } from '../views/walk.js';
@@ -35,7 +35,7 @@ async function handler(args: ArgumentsCamelCase<WalkArguments>): Promise<void> {
   const result = walkOf(page, {
     width: parseWidth(args.at, '--at'),
     height: parseWidth(args.height, '--height'),
-    pose: parsePose(page, moves),
+    moves: parseMoves(page, moves),
     poseText: moves.join(' ') || 'closed',
     until,
   });

@@ -2,7 +2,7 @@ import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { longhandsNamed, why } from '../../core/index.js';
 import { UsageError } from '../errors.js';
 import { parseRange, parseWidth, parseWidths } from '../options.js';
-import { oneElement, parsePose, POSE } from '../pose.js';
+import { oneElement, parseMoves, POSE } from '../pose.js';
 import { readPage, withRange, type RangeArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { whyView } from '../views/why.js';
@@ -39,7 +39,7 @@ async function handler(args: ArgumentsCamelCase<WhyArguments>): Promise<void> {
     to,
     at,
     height: parseWidth(args.height, '--height'),
-    pose: parsePose(page, moves),
+    moves: parseMoves(page, moves),
     poseText: moves.join(' ') || 'closed',
   });
   process.stdout.write(

@@ -1,7 +1,7 @@
 import { bottom, type Range, type Rect } from '../base/index.js';
 import { descendants } from '../html/index.js';
 import { findMenus, formOf, type Menu, type MenuForm, type MenuItem } from '../menus/index.js';
-import { destinationOf, setting, type Page, type Scene, type Setting } from '../scene/index.js';
+import { destinationOf, poseAfter, setting, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
 import { rungsTouching } from './rungs.js';
 
 /** One picture of a page's menus: where, how they stand, and which part of the page shows them. */
@@ -24,7 +24,7 @@ export interface FrameOptions extends Range {
   /** Widths to draw; one a band if left out. */
   readonly widths?: readonly number[];
   /** A pose to draw instead of the closed and the opened one. */
-  readonly pose?: { readonly state: Setting['pose']; readonly name: string };
+  readonly pose?: { readonly moves: readonly Move[]; readonly name: string };
   /** How far the page is scrolled, px, or a part of it that is jumped to, such as `#fares`. */
   readonly scroll?: number | string;
   readonly region: 'menu' | 'screen';
@@ -59,7 +59,8 @@ export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
         region: options.region === 'screen' ? screenOf(scene) : regionOf(menus, scene),
       };
     };
-    if (options.pose) return [at(options.pose.state, options.pose.name)];
+    if (options.pose)
+      return [at(poseAfter(page, options.pose.moves, setting(width, { height: options.height })), options.pose.name)];
     const opened = openingOf(menus, page, width, options.height);
     return [at({}, 'closed'), ...(opened ? [at(opened.pose, opened.name)] : [])];
   });

@@ -1,4 +1,4 @@
-import type { Rect } from '../base/index.js';
+import { formatPosition, positionOf, type Limit, type Rect, type Span } from '../base/index.js';
 import {
   cssName,
   printNumber,
@@ -10,10 +10,11 @@ import {
 } from '../css/index.js';
 import { printValue, type ComputedStyle } from '../cascade/index.js';
 import type { Fragment } from '../boxes/index.js';
-import type { ElementNode } from '../html/index.js';
+import { isAncestorOrSelf, type ElementNode } from '../html/index.js';
+import { effectsAt } from '../menus/index.js';
 import { isFocusable, nameOf, roleOf, tabOrder } from '../naming/index.js';
 import { listMatrix } from '../paint/index.js';
-import { isGraphic, setting, type Page, type Scene } from '../scene/index.js';
+import { isGraphic, setting, type Page, type Scene, type Setting } from '../scene/index.js';
 
 export interface MeasuredElement {
   readonly path: string;
@@ -31,22 +32,68 @@ export interface MeasuredWidth {
   readonly tabOrder: readonly string[];
   readonly scrollWidth: number;
   readonly scrollHeight: number;
+  readonly openings?: readonly MeasuredOpening[];
+}
+
+/** What one move brings into view or takes away; paths of elements. */
+export interface MeasuredOpening {
+  readonly handle: string;
+  readonly move: 'hover' | 'focus' | 'press' | 'key' | 'scroll' | 'load';
+  readonly by: 'style' | 'markup' | 'script';
+  readonly panel: string | null;
+  readonly shows: readonly { readonly path: string; readonly box: Rect | null }[];
+  readonly hides: readonly string[];
+  readonly source: string | null;
 }
 
 export interface Measured {
   readonly page: string;
   readonly widths: Readonly<Record<string, MeasuredWidth>>;
+  readonly limits?: readonly Limit[];
 }
 
-/** The engine's raw model of a page: closed pose, nothing scrolled. Lengths in CSS px. */
-export function measurePage(page: Page, widths: readonly number[], height: number): Measured {
+/** The engine's raw model of a page: closed pose, nothing scrolled. Lengths in CSS px. @param openings what opens, too */
+export function measurePage(page: Page, widths: readonly number[], height: number, openings = false): Measured {
+  const measured = widths.map((width) => {
+    const at = setting(width, { height });
+    return [
+      String(width),
+      { ...measureWidth(page.scene(at)), ...(openings ? { openings: openingsOf(page, at) } : {}) },
+    ];
+  });
   return {
     page: page.name,
-    widths: Object.fromEntries(
-      widths.map((width) => [String(width), measureWidth(page.scene(setting(width, { height })))]),
-    ),
+    widths: Object.fromEntries(measured) as Measured['widths'],
+    ...(openings ? { limits: page.limits } : {}),
   };
 }
+
+function openingsOf(page: Page, at: Setting): readonly MeasuredOpening[] {
+  return effectsAt(page, at).map(({ move, by, shows, hides }) => ({
+    handle: move.element.path,
+    move: move.by,
+    by,
+    panel: outermost(shows.map(({ element }) => element))?.path ?? null,
+    shows: shows.map(({ element, box }) => ({ path: element.path, box: box && rounded(box) })),
+    hides: hides.map(({ path }) => path),
+    source: move.element.startTag ? place(move.element.startTag) : null,
+  }));
+}
+
+const place = (span: Span): string => formatPosition(positionOf(span)).replace(/:\d+$/, '');
+
+/** The first element that holds all others, if one does. */
+const outermost = (elements: readonly ElementNode[]): ElementNode | null => {
+  const [first] = elements;
+  return first && elements.every((e) => isAncestorOrSelf(first, e)) ? first : null;
+};
+
+const rounded = ({ x, y, width, height }: Rect): Rect => ({
+  x: round(x),
+  y: round(y),
+  width: round(width),
+  height: round(height),
+});
 
 const round = (value: number): number => Math.round(value * 1000) / 1000;
 
@@ -54,7 +101,7 @@ function measureWidth(scene: Scene): MeasuredWidth {
   const { document, scrollSize } = scene;
   const elements = document.elements.map((element): MeasuredElement => {
     const rect = scene.rect(element);
-    const box = rect && { x: round(rect.x), y: round(rect.y), width: round(rect.width), height: round(rect.height) };
+    const box = rect && rounded(rect);
     return {
       path: element.path,
       tag: element.tag,

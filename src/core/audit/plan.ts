@@ -1,7 +1,7 @@
 import { AT_REST, Subject, type Asks } from '../checks/index.js';
 import { endsOf, rungsAt, rungsOf, stationsOf, type Rung } from '../ladder/index.js';
 import { findMenus, openingsAt, shapeOf, type Menu, type Opening } from '../menus/index.js';
-import { poseAfter, withoutScript, type Page, type Visitor } from '../scene/index.js';
+import { poseAfter, setting, withoutScript, type Page, type Visitor } from '../scene/index.js';
 import type { AuditOptions } from './options.js';
 
 /** What is looked at in an audit: widths, visitors and poses, each worked out once and shared by all checks. */
@@ -85,7 +85,7 @@ export class Plan {
     const { height, level } = this.options;
     const parts = { page, menus, level, width, height, visitor };
     if (!opening) return new Subject({ ...parts, pose: AT_REST, opened: null });
-    const state = poseAfter(page.document, opening.moves);
+    const state = poseAfter(page, opening.moves, setting(width, { height, visitor }));
     return new Subject({ ...parts, pose: { text: opening.text, state }, opened: opening.shows });
   }
 }

@@ -1,7 +1,7 @@
 import { positionOf, type Limit, type Position, type Rect } from '../base/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { nameOf, roleOf, tabOrder } from '../naming/index.js';
-import { poseAfter, setting, type Page, type Scene, type Setting } from '../scene/index.js';
+import { poseAfter, setting, type Move, type Page, type Scene } from '../scene/index.js';
 
 /** One stop of the Tab key. */
 export interface Stop {
@@ -33,21 +33,22 @@ export interface WalkResult {
 export interface WalkOptions {
   readonly width: number;
   readonly height: number;
-  readonly pose: Setting['pose'];
+  readonly moves: readonly Move[];
   readonly poseText: string;
   /** Words in the name of the stop to end at. */
   readonly until: string | null;
 }
 
-/** The keyboard's way through a page in a pose, stop by stop, without scripts. @spec html §6.6.4, accname-1.2 */
-export function walkOf(page: Page, { width, height, pose, poseText, until }: WalkOptions): WalkResult {
-  const at = setting(width, { height, pose });
+/** The keyboard's way through a page in a pose, stop by stop. @spec html §6.6.4, accname-1.2 */
+export function walkOf(page: Page, { width, height, moves, poseText, until }: WalkOptions): WalkResult {
+  const from = setting(width, { height });
+  const at = { ...from, pose: poseAfter(page, moves, from) };
   const rest = page.scene(at);
   const wanted = until?.toLowerCase() ?? null;
   const stops: Stop[] = [];
   let presses: number | null = null;
   for (const element of tabOrder(rest)) {
-    const focused = page.scene({ ...at, pose: poseAfter(page.document, [{ by: 'focus', element }], pose) }, rest);
+    const focused = page.scene({ ...at, pose: poseAfter(page, [{ by: 'focus', element }], at) }, rest);
     const stop = stopAt(element, rest, focused);
     stops.push(stop);
     if (wanted === null || !stop.name.toLowerCase().includes(wanted)) continue;

@@ -5,7 +5,7 @@ import { placeOf } from '../checks/index.js';
 import type { Place } from '../findings/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { rungsAt, rungsOf, type Rung } from '../ladder/index.js';
-import { setting, type Page, type Setting } from '../scene/index.js';
+import { poseAfter, setting, type Move, type Page, type Setting } from '../scene/index.js';
 import { resolvedStyle } from './measure.js';
 
 /** One declaration of the property, and what became of it. */
@@ -57,7 +57,7 @@ export interface WhyOptions {
   readonly to: number;
   readonly at: readonly number[] | null;
   readonly height: number;
-  readonly pose: Setting['pose'];
+  readonly moves: readonly Move[];
   readonly poseText: string;
 }
 
@@ -95,7 +95,8 @@ function joinEqual(bands: readonly WhyBand[]): WhyBand[] {
 }
 
 function bandOf(page: Page, element: ElementNode, index: number, rung: Rung, options: WhyOptions): WhyBand {
-  const s = setting(rung.from, { height: options.height, pose: options.pose });
+  const at = setting(rung.from, { height: options.height });
+  const s = { ...at, pose: poseAfter(page, options.moves, at) };
   const scene = page.scene(s);
   const key = PROPERTY_KEYS[index]!;
   const style = scene.style(element);

@@ -4,9 +4,9 @@ import { formatPosition, positionOf, type Span } from './source.js';
  * Something the engine met and could not take fully into account.
  * `unknown`: no specification names it; `unsupported`: known, not built yet; `missing`: a resource was not there;
  * `budget`: given up to stay within bounds; `repaired`: malformed input mended as the standard says;
- * `unseen`: what may be a menu and is not looked at.
+ * `unseen`: what may be a menu and is not looked at; `unread`: what a script does that could not be followed.
  */
-export type LimitKind = 'unknown' | 'unsupported' | 'missing' | 'budget' | 'repaired' | 'unseen';
+export type LimitKind = 'unknown' | 'unsupported' | 'missing' | 'budget' | 'repaired' | 'unseen' | 'unread';
 
 export interface Limit {
   readonly kind: LimitKind;

@@ -108,7 +108,7 @@ export class Subject {
   }
 
   #moved(move: Move): Setting {
-    return { ...this.setting, pose: poseAfter(this.page.document, [move], this.pose.state) };
+    return { ...this.setting, pose: poseAfter(this.page, [move], this.setting) };
   }
 
   /** In which state a control stands at rest. */

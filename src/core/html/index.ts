@@ -11,3 +11,4 @@ export {
   type MarkupView,
 } from './markup.js';
 export { selectorOf } from './selector.js';
+export { decoded, indicated } from './fragment.js';

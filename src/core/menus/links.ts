@@ -1,4 +1,11 @@
-import { collapseSpace, descendants, textContent, type ElementNode, type HtmlDocument } from '../html/index.js';
+import {
+  collapseSpace,
+  decoded,
+  descendants,
+  textContent,
+  type ElementNode,
+  type HtmlDocument,
+} from '../html/index.js';
 import { wordsOfClass } from './words.js';
 
 export const isLink = (e: ElementNode): boolean => e.tag === 'a' && e.namespace === 'html';
@@ -48,12 +55,4 @@ export function leadsWithin(links: readonly ElementNode[], document: HtmlDocumen
     return /^#[^!/]/.test(href) && (href === '#top' || document.byId(decoded(href.slice(1))) !== null);
   });
   return within.length >= links.length * 0.8 && within.length >= 2;
-}
-
-export function decoded(text: string): string {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
 }

@@ -42,7 +42,7 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, ever
       const followed = new Set<boolean>();
       for (const route of by) {
         const moves = [...before, { by: route, element: handle }];
-        if (!mayOpen(page, moves) || (route === 'key' && !takesKeys(handle, from))) continue;
+        if (!mayOpen(page, at, moves) || (route === 'key' && !takesKeys(handle, from))) continue;
         const scene = page.scene(posed(page, at, moves), from);
         const shows = new Set(wanted.filter((e) => scene.reach(e) !== null));
         if (shows.size === 0) continue;
@@ -60,7 +60,7 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, ever
 
 const posed = (page: Page, at: Setting, moves: readonly Move[]): Setting => ({
   ...at,
-  pose: moves.length === 0 ? at.pose : poseAfter(page.document, moves, at.pose),
+  pose: moves.length === 0 ? at.pose : poseAfter(page, moves, at),
 });
 
 /** Whether a key can press something: itself, or the box a label switches. */
@@ -69,20 +69,34 @@ const takesKeys = (handle: ElementNode, scene: Scene): boolean =>
 
 const PAINT = AFFECTS.indexOf('paint');
 
-/** Whether the last move can change what shows at all: some rule or some native behaviour answers to it. */
-function mayOpen(page: Page, moves: readonly Move[]): boolean {
+/** Whether the last move can change what shows at all: some rule, native behaviour or script answers to it. */
+export function mayOpen(page: Page, at: Setting, moves: readonly Move[]): boolean {
   const { by, element } = moves[moves.length - 1]!;
   const touches = (state: 'hover' | 'focus') => AFFECTS.indexOf(page.touchedBy(state, element)) >= PAINT;
-  if (by === 'hover' || by === 'focus') return touches(by);
-  const { toggled, target } = poseAfter(page.document, moves);
-  const before = poseAfter(page.document, moves.slice(0, -1));
-  return target !== before.target || !sameToggles(toggled, before.toggled) || touches('focus');
+  if ((by === 'hover' || by === 'focus') && touches(by)) return true;
+  const after = poseAfter(page, moves, at);
+  const before = poseAfter(page, moves.slice(0, -1), at);
+  return (
+    after.target !== before.target ||
+    !sameToggles(after.toggled, before.toggled ?? page.restingPose(at).toggled) ||
+    !sameChanges(after.changed, before.changed ?? page.restingPose(at).changed) ||
+    ((by === 'press' || by === 'key') && touches('focus'))
+  );
 }
 
 type Toggles = Setting['pose']['toggled'];
+type Changes = Setting['pose']['changed'];
 
 const sameToggles = (a: Toggles, b: Toggles): boolean =>
   a?.size === b?.size && [...(a ?? [])].every(([element, on]) => b!.get(element) === on);
+
+const sameChanges = (a: Changes, b: Changes): boolean =>
+  a === b ||
+  (a?.size === b?.size &&
+    [...(a ?? [])].every(([element, own]) => {
+      const other = b!.get(element);
+      return other?.size === own.size && [...own].every(([name, value]) => other.get(name) === value);
+    }));
 
 const controls = (menus: readonly Menu[]): readonly ElementNode[] => [
   ...new Set(menus.flatMap((menu) => [...menu.items.map((i) => i.element), ...menu.toggles.map((t) => t.element)])),

@@ -1,6 +1,5 @@
-import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
+import { decoded, isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { controlOf } from '../scene/index.js';
-import { decoded } from './links.js';
 import type { Toggle } from './types.js';
 
 /** Attributes by which markup refers to what a control shows. */

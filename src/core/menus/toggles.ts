@@ -138,10 +138,7 @@ const isAsked = (label: ElementNode, page: Page): boolean =>
 /** The menu that comes into view in a narrow window when a label's box is switched. */
 function switchedOpen(label: ElementNode, roots: readonly ElementNode[], page: Page): ElementNode | null {
   const closed = page.scene(NARROW);
-  const open = page.scene(
-    { ...NARROW, pose: poseAfter(page.document, [{ by: 'press', element: label }], NARROW.pose) },
-    closed,
-  );
+  const open = page.scene({ ...NARROW, pose: poseAfter(page, [{ by: 'press', element: label }], NARROW) }, closed);
   const gain = (root: ElementNode) => reached(root, open) - reached(root, closed);
   const gains = roots.map((root) => ({ root, more: isOwnDisclosure(label, root, page.document) ? 0 : gain(root) }));
   const best = gains.reduce<(typeof gains)[number] | null>((a, b) => (a && a.more >= b.more ? a : b), null);

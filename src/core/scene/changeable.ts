@@ -1,5 +1,5 @@
 import type { Changeable } from '../css/index.js';
-import type { ElementNode, HtmlDocument } from '../html/index.js';
+import { splitTokens, type ElementNode, type HtmlDocument } from '../html/index.js';
 
 /** An attribute of an element that some opening can change; for `class` the names it may be given or lose. */
 export interface PossibleChange {
@@ -14,6 +14,15 @@ interface Open {
 }
 
 const NONE: readonly string[] = [];
+
+/** Class names that an element has and would not have, or the other way round, with another class attribute. */
+export function classNamesChanged(element: ElementNode, value: string | null): readonly string[] {
+  const after = splitTokens(value ?? '');
+  return [
+    ...after.filter((name) => !element.classes.includes(name)),
+    ...element.classes.filter((name) => !after.includes(name)),
+  ];
+}
 
 /** What openings can change on a page: those handed in, and what browsers change by themselves. */
 export class ChangeableMarkup implements Changeable {

@@ -1,7 +1,7 @@
 import { LimitLog, SourceText } from '../base/index.js';
 import { needsFullBreaks } from '../boxes/index.js';
 import { referencesOf } from './pictures.js';
-import { parseHtml, type HtmlDocument } from '../html/index.js';
+import { parseHtml, type ElementNode, type HtmlDocument } from '../html/index.js';
 import {
   baseUrl,
   collectSheets,
@@ -29,7 +29,10 @@ export interface PageOptions {
 }
 
 /** A script of a page: its text where it stands in the page, or the address it is loaded from. */
-export type ScriptReference = { readonly text: string; readonly offset: number } | { readonly url: string };
+export type ScriptReference = ({ readonly text: string; readonly offset: number } | { readonly url: string }) & {
+  readonly element: ElementNode;
+  readonly when: 'there' | 'after';
+};
 
 const JAVASCRIPT = /^(|module|text\/javascript|application\/javascript|application\/ecmascript|text\/ecmascript)$/i;
 
@@ -104,9 +107,13 @@ export class PageDraft {
         return [];
       const source = e.attributes.get('src');
       const url = source === undefined ? null : resolveUrl(source, base);
-      if (source !== undefined) return url === null ? [] : [{ url }];
+      const isModule = (e.attributes.get('type') ?? '').trim().toLowerCase() === 'module';
+      const later = isModule || (source !== undefined && ['defer', 'async'].some((name) => e.attributes.has(name)));
+      if (!isModule && e.attributes.has('nomodule')) return [];
+      const at = { element: e, when: later ? 'after' : 'there' } as const;
+      if (source !== undefined) return url === null ? [] : [{ url, ...at }];
       const text = e.children.map((c) => (c.kind === 'text' ? c.data : '')).join('');
-      return text.trim() === '' ? [] : [{ text, offset: e.startTag?.end ?? 0 }];
+      return text.trim() === '' ? [] : [{ text, offset: e.startTag?.end ?? 0, ...at }];
     });
   }
 

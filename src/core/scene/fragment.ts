@@ -1,6 +1,6 @@
 import type { Rect } from '../base/index.js';
 import { resolveLength } from '../css/index.js';
-import type { ElementNode, HtmlDocument } from '../html/index.js';
+import { indicated, type ElementNode } from '../html/index.js';
 import type { Page } from './page.js';
 import type { Scene } from './scene.js';
 import type { Setting } from './setting.js';
@@ -16,27 +16,12 @@ export interface Destination {
   readonly rect: Rect | null;
 }
 
-/** The part of a document a fragment names, or null. @param fragment without its # @spec html §7.4.6.4 (find a potential indicated element) */
-export function indicated(document: HtmlDocument, fragment: string): ElementNode | null {
-  const named = (name: string) =>
-    document.byId(name) ?? document.elements.find((e) => e.tag === 'a' && e.attributes.get('name') === name) ?? null;
-  return named(fragment) ?? named(decoded(fragment));
-}
-
 const isTop = (fragment: string): boolean => fragment === '' || fragment.toLowerCase() === 'top';
 
 /** Whether a fragment, with or without its #, leads anywhere on a page. */
 export function leadsSomewhere({ document }: Page, fragment: string): boolean {
   const name = fragment.replace(/^#/, '');
   return isTop(name) || indicated(document, name) !== null;
-}
-
-function decoded(fragment: string): string {
-  try {
-    return decodeURIComponent(fragment);
-  } catch {
-    return fragment;
-  }
 }
 
 /**

@@ -15,7 +15,9 @@ import type { FontFace, Resource } from '../sheets/index.js';
 import { openWebFaces } from './faces.js';
 import type { PossibleChange } from './changeable.js';
 import { PageDraft, type PageOptions, type PageText } from './draft.js';
-import { Page } from './page.js';
+import { Page, type PageParts } from './page.js';
+import { mediumOf, setting } from './setting.js';
+import { Program, type Look, type PageScript } from '../scripts/index.js';
 
 type Awaitable<T> = T | Promise<T>;
 
@@ -44,6 +46,9 @@ export interface OpenOptions extends PageOptions {
 
 /** More of each is not asked for: what a menu needs does not lie there. */
 const MOST = { rounds: 24, sheets: 400, scripts: 200, pictures: 4000 } as const;
+
+/** Widths at which scripts are asked what they may change, px. */
+const SURVEYED = [1280, 375] as const;
 
 /** One question to the reader; its answer is handed back in. */
 type Question = () => Awaitable<unknown>;
@@ -85,9 +90,18 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
   const scripts = yield* scriptsOf(draft, reader);
   const [breaks] = draft.needsFullBreaks && reader.fullBreaks ? yield [() => reader.fullBreaks!()] : [];
   const shared = { images, metrics, ...(breaks ? { breaks: breaks as LineBreaks } : {}) };
-  const changes = options.changes?.(draft.document) ?? [];
+  const { program, changes: read = [] } = programOf(draft, scripts);
+  const changes = [...read, ...(options.changes?.(draft.document) ?? [])];
   const scriptless = bare && (() => new Page(bare, { ...shared, collected: bareCollected! }));
-  return new Page(draft, { ...shared, collected, scripts, changes, ...(scriptless ? { scriptless } : {}) });
+  const texts = scripts.flatMap(({ source }) => (source ? [source] : []));
+  return new Page(draft, {
+    ...shared,
+    collected,
+    scripts: texts,
+    changes,
+    ...(program ? { program } : {}),
+    ...(scriptless ? { scriptless } : {}),
+  });
 }
 
 const withoutScripts = ({ text, options, sheets }: PageDraft): PageDraft =>
@@ -144,7 +158,7 @@ function* fontsOf(faces: readonly FontFace[], reader: Reader, { glyphs }: OpenOp
   return all.length > 0 ? webMetrics(all, base) : base;
 }
 
-function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly SourceText[]> {
+function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScript[]> {
   const all = draft.scripts();
   if (all.length > MOST.scripts) giveUp([draft], `more than ${MOST.scripts} scripts`);
   const taken = all.slice(0, MOST.scripts);
@@ -153,11 +167,38 @@ function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly SourceTe
       () =>
         'url' in one ? (reader.script?.(one.url) ?? null) : null,
   );
-  return taken.flatMap((one, i) => {
-    if ('text' in one) return [new SourceText(draft.text.name, one.text, one.offset, draft.document.source)];
+  return taken.map(({ element, when, ...one }, i): PageScript => {
+    if ('text' in one) {
+      const source = new SourceText(draft.text.name, one.text, one.offset, draft.document.source);
+      return { element, when, name: draft.text.name, source };
+    }
     const read = found[i] as Resource | null;
-    return read ? [new SourceText(read.name, read.text)] : [];
+    if (!read && reader.script)
+      draft.limits.add(
+        'missing',
+        `script ${one.url}`,
+        'it could not be read: what it opens is not known',
+        element.startTag,
+      );
+    return { element, when, name: read?.name ?? one.url, source: read ? new SourceText(read.name, read.text) : null };
   });
+}
+
+/** What scripts do, and what they may change: matched sheets must know. */
+function programOf(draft: PageDraft, scripts: readonly PageScript[]): Pick<PageParts, 'program' | 'changes'> {
+  const handled = draft.document.elements.some((e) => [...e.attributes.keys()].some((name) => name.startsWith('on')));
+  if (draft.options.scripting === false || (scripts.length === 0 && !handled)) return {};
+  const program = new Program(draft.document, draft.text.url, scripts);
+  const looks = SURVEYED.map((width): Look => ({
+    medium: mediumOf(setting(width), true),
+    touch: false,
+    scroll: { x: 0, y: 0 },
+    layouts: null,
+  }));
+  const changes = [...program.possible(looks)].flatMap(([element, own]) =>
+    [...own].map(([attribute, classes]): PossibleChange => ({ element, attribute, classes: [...classes] })),
+  );
+  return { program, changes };
 }
 
 function giveUp(drafts: readonly PageDraft[], subject: string): void {

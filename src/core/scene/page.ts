@@ -28,15 +28,17 @@ import {
   type StyleTree,
 } from '../cascade/index.js';
 import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../css/index.js';
-import { splitTokens, type ElementNode, type HtmlDocument, type MarkupChanges } from '../html/index.js';
+import type { ElementNode, HtmlDocument, MarkupChanges } from '../html/index.js';
 import { baseUrl, resolveUrl, type RuleSet } from '../sheets/index.js';
 import type { PageDraft } from './draft.js';
-import { ChangeableMarkup, nativeChanges, type PossibleChange } from './changeable.js';
+import { ChangeableMarkup, classNamesChanged, nativeChanges, type PossibleChange } from './changeable.js';
 import { Glance } from './glance.js';
 import { settleNear } from './skipped.js';
 import { choiceFor, hasChoices, shownSize } from './pictures.js';
 import { Scene } from './scene.js';
-import { CLOSED, mediumOf, setting, type Setting, type Visitor } from './setting.js';
+import { Scripted } from './scripted.js';
+import { CLOSED, mediumOf, setting, withoutScript, type Setting, type Visitor } from './setting.js';
+import type { Move, Program } from '../scripts/index.js';
 import { type Touched, touchedProperties } from './touched.js';
 
 /** What a page refers to, as far as it was read. */
@@ -52,6 +54,8 @@ export interface PageParts {
   readonly scripts?: readonly SourceText[];
   /** The same page as browsers without scripts read it, where it differs. */
   readonly scriptless?: () => Page;
+  /** What the page's scripts do, as far as it can be read off them. */
+  readonly program?: Program;
   /** Attributes openings can change: poses may change these and no others. */
   readonly changes?: readonly PossibleChange[];
 }
@@ -95,6 +99,7 @@ export class Page {
     readonly memory: LayoutMemory;
   }[] = [];
   readonly #scripting: boolean;
+  readonly #scripted: Scripted | null;
   readonly #changeable: ChangeableMarkup | null;
   /** Whether generated content reads attributes. */
   readonly #contentReads: boolean;
@@ -102,6 +107,7 @@ export class Page {
   readonly #asksContainers: boolean;
   #touched: Touched | null = null;
   #glance: Glance | null = null;
+  #listening: ReadonlyMap<ElementNode, readonly string[]> | null = null;
   readonly #readings = new Map<Visitor, Cascade>();
 
   constructor(draft: PageDraft, parts: PageParts) {
@@ -131,6 +137,7 @@ export class Page {
     this.#changeable = changes.length === 0 ? null : new ChangeableMarkup(changes);
     const matched = matchDocument(this.document, this.ruleSet, this.#log, this.#changeable);
     this.#cascade = new Cascade(matched, fontUnits(this.#metrics));
+    this.#scripted = parts.program ? new Scripted(parts.program, this, this.#changeable, this.#log) : null;
     this.#contentReads = this.ruleSet.rules.some((r) => r.declarations.some((d) => /\battr\(/i.test(d.text)));
   }
 
@@ -208,7 +215,8 @@ export class Page {
    * The page at a setting; equal settings give the same scene.
    * @param near a scene at the same width in a pose that is like it: what it shares with that is not worked out again
    */
-  scene(s: Setting, near?: Scene): Scene {
+  scene(given: Setting, near?: Scene): Scene {
+    const s = this.#standing(given);
     const key = this.#keyOf(s);
     let scene = this.#scenes.get(key);
     if (!scene) {
@@ -219,10 +227,48 @@ export class Page {
     return scene;
   }
 
+  /** What scripts make of moves; null without any, and for those who do without. @param moves null where nobody knows what was done */
+  scripted(s: Setting, moves: readonly Move[] | null): Setting['pose'] | null {
+    return this.#scripted && moves && this.#scripting && !withoutScript(s.visitor)
+      ? this.#scripted.after(moves, s)
+      : null;
+  }
+
+  /** What the page's scripts do; null without any, and for those who do without. */
+  scriptsFor(visitor: Visitor): Scripted | null {
+    return this.#scripting && !withoutScript(visitor) ? this.#scripted : null;
+  }
+
+  /** Whether a script listens on an element itself to an event of a kind. */
+  listensTo(element: ElementNode, kind: RegExp): boolean {
+    this.#listening ??= this.#scripted?.program.listening(this.#scripted.look(setting(COMMON_WIDTH))) ?? new Map();
+    return this.#listening.get(element)?.some((type) => kind.test(type)) ?? false;
+  }
+
+  /** The pose a page is in before anyone does anything: as its scripts leave it. */
+  restingPose(s: Setting): Setting['pose'] {
+    return this.scriptsFor(s.visitor)?.rest(s) ?? CLOSED;
+  }
+
   #keyOf({ width, height, visitor, pose, scroll }: Setting): string {
     const id = (e: ElementNode | null | undefined) => (e ? e.index : '');
     const toggled = [...(pose.toggled ?? [])].map(([e, on]) => `${e.index}${on ? '+' : '-'}`).join();
     return `${width}x${height}/${visitor}/${id(pose.hovered)}/${id(pose.focused)}/${id(pose.active)}/${id(pose.target)}/${toggled}/${scroll.x},${scroll.y}/${changesKey(pose.changed)}`;
+  }
+
+  /** A pose that says nothing of scripts starts from what they leave. */
+  #standing(s: Setting): Setting {
+    if (s.pose.changed !== undefined || !this.#scripted) return s;
+    const rest = this.restingPose(s);
+    const { changed, toggled } = rest;
+    if (changed === undefined || (changed.size === 0 && !toggled)) return s;
+    const all = toggled || s.pose.toggled ? { toggled: new Map([...(toggled ?? []), ...(s.pose.toggled ?? [])]) } : {};
+    return { ...s, pose: isEmpty(s.pose) ? rest : { ...s.pose, ...all, changed } };
+  }
+
+  /** Whether a pose is the one everything else is seen from. */
+  #isBase(s: Setting): boolean {
+    return isEmpty(s.pose) || s.pose === this.#standing({ ...s, pose: CLOSED }).pose;
   }
 
   /** Poses may change what was handed in before matching; anything else would be looked at wrongly. */
@@ -241,8 +287,7 @@ export class Page {
     if (x !== 0 || y !== 0) return this.scene({ ...s, scroll: { x: 0, y: 0 } }).scrolledTo(s);
     this.#allow(s.pose);
     const medium = mediumOf(s, this.#scripting);
-    const closed = Object.keys(s.pose).length === 0;
-    if (!closed) return this.#posed(s, near);
+    if (!this.#isBase(s)) return this.#posed(s, near);
     return this.#settled(s, this.#laidOut(s, this.#cascadeFor(s.visitor).styles(medium, stateView(s.pose))));
   }
 
@@ -348,6 +393,7 @@ const MAKE_BOXES = ['before', 'after', 'first-letter', 'backdrop'] as const;
 const MAKE_CONTENT: ReadonlySet<string> = new Set(
   'alt cols data height label multiple open poster reversed rows size src start type value width viewBox'.split(' '),
 );
+const isEmpty = (pose: Setting['pose']): boolean => Object.keys(pose).length === 0;
 const CONTAINER_ROUNDS = 6;
 
 /** Changed attributes as text, equal for equal changes. */
@@ -360,14 +406,6 @@ const changesKey = (changes: MarkupChanges | undefined, counts: (name: string) =
           .filter(([, own]) => own.length > 0)
           .sort((a, b) => a[0] - b[0]),
       );
-
-const classNamesChanged = (element: ElementNode, value: string | null): readonly string[] => {
-  const after = splitTokens(value ?? '');
-  return [
-    ...after.filter((name) => !element.classes.includes(name)),
-    ...element.classes.filter((name) => !after.includes(name)),
-  ];
-};
 
 /** Content boxes of all size containers of a scene. */
 function containerSizes(scene: Scene): ContainerSizes {

@@ -1,0 +1,116 @@
+import { bottom, formatPosition, positionOf, type LimitLog } from '../base/index.js';
+import { printValue, type PoseState } from '../cascade/index.js';
+import { PROPERTY_KEYS, cssName } from '../css/index.js';
+import { descendants, selectorOf, type AttributeChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
+import type { After, Layouts, Look, Move, Program, Standing, Unread } from '../scripts/index.js';
+import { classNamesChanged, type ChangeableMarkup } from './changeable.js';
+import { poseOf } from './moves.js';
+import type { Page } from './page.js';
+import { CLOSED, mediumOf, type Setting } from './setting.js';
+
+/** How scripts leave a page and what they make of moves, as poses. */
+export class Scripted {
+  #starting = false;
+  readonly #poses = new WeakMap<After, PoseState>();
+
+  constructor(
+    readonly program: Program,
+    readonly page: Page,
+    readonly changeable: ChangeableMarkup | null,
+    readonly log: LimitLog,
+  ) {}
+
+  /** The page once its scripts have started. */
+  rest(s: Setting): PoseState {
+    // While scripts start, what they ask of layout is answered from the page as it was shipped.
+    if (this.#starting) return CLOSED;
+    this.#starting = true;
+    try {
+      return this.#poseOf(this.program.rest(this.look(s)));
+    } finally {
+      this.#starting = false;
+    }
+  }
+
+  after(moves: readonly Move[], s: Setting): PoseState {
+    this.rest(s);
+    return this.#poseOf(this.program.after(moves, this.look(s)));
+  }
+
+  /** The longest wait before a move has changed all it changes, ms. */
+  waited(moves: readonly Move[], s: Setting): number {
+    return this.program.after(moves, this.look(s)).waited;
+  }
+
+  look(s: Setting): Look {
+    return { medium: mediumOf(s, true), touch: s.visitor === 'touch', scroll: s.scroll, layouts: this.#layouts(s) };
+  }
+
+  #layouts(s: Setting): Layouts {
+    const sceneOf = (standing: Standing) => {
+      const pose = poseOf(standing, this.#allowed(standing.changed));
+      return this.page.scene({ ...s, scroll: { x: 0, y: 0 }, pose: { ...pose, changed: pose.changed ?? new Map() } });
+    };
+    return {
+      rect: (element, standing) => {
+        const scene = sceneOf(standing);
+        return scene.rect(element);
+      },
+      content: (element, standing) => {
+        const scene = sceneOf(standing);
+        const own = scene.rect(element);
+        if (!own) return 0;
+        const inner = [...descendants(element)].flatMap((e) => scene.rect(e) ?? []);
+        return Math.max(own.height, ...inner.map((rect) => bottom(rect) - own.y));
+      },
+      computed: (element, property, standing) => {
+        const index = PROPERTY_KEYS.findIndex((key) => cssName(key) === property);
+        return index < 0 ? undefined : printValue(sceneOf(standing).style(element), index);
+      },
+    };
+  }
+
+  #poseOf(after: After): PoseState {
+    let pose = this.#poses.get(after);
+    if (!pose) {
+      pose = poseOf(after.standing, this.#allowed(after.standing.changed));
+      for (const one of after.unread) note(this.log, one);
+      this.#poses.set(after, pose);
+    }
+    return pose;
+  }
+
+  /** Changes the page was told of before its sheets were matched; others are left out and said. */
+  #allowed(changed: MarkupChanges): MarkupChanges {
+    const out = new Map<ElementNode, AttributeChanges>();
+    for (const [element, own] of changed) {
+      const kept = [...own].filter(([name, value]) => this.#isKnown(element, name, value));
+      if (kept.length > 0) out.set(element, new Map(kept));
+    }
+    return out;
+  }
+
+  #isKnown(element: ElementNode, name: string, value: string | null): boolean {
+    const known =
+      (this.changeable?.attribute(element, name) ?? false) &&
+      (name !== 'class' || classNamesChanged(element, value).every((one) => this.changeable!.hasClass(element, one)));
+    this.log.add(
+      'unread',
+      `script: ${name} of ${selectorOf(element)}`,
+      'a script changes it in a way that was not foreseen: what it opens is not judged',
+      element.startTag,
+    );
+    return known;
+  }
+}
+
+function note(log: LimitLog, { what, span, element }: Unread): void {
+  const place = span ? formatPosition(positionOf(span)) : null;
+  const on = element ? `: ${selectorOf(element)}` : '';
+  log.add(
+    'unread',
+    `script ${span?.source.name ?? ''}${on}`.trim(),
+    `${what}${place ? ` (${place})` : ''}: what it opens is not judged`,
+    span,
+  );
+}

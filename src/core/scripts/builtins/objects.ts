@@ -1,0 +1,143 @@
+import { itemsOf, itemsOfLike } from '../evaluate/iteration.js';
+import { keyOf, slotOf } from '../evaluate/properties.js';
+import type { Realm } from '../realm.js';
+import type { Reading } from '../reading.js';
+import type { Native } from '../values.js';
+import { Accessor, Arr, Bound, isCallable, Obj, text, Unknown, UNKNOWN, type Value } from '../values.js';
+import { constructor, method, plain } from './define.js';
+
+/** @spec ecma-262 §20.1 */
+export function defineObjects(realm: Realm): void {
+  const { protos } = realm;
+  const object = constructor(realm, 'Object', protos.object, (_reading, [value]) =>
+    value instanceof Obj ? value : plain(realm),
+  );
+  method(realm, protos.object, 'hasOwnProperty', (_r, self, [key]) => owns(self, key));
+  method(realm, protos.object, 'isPrototypeOf propertyIsEnumerable', () => UNKNOWN);
+  method(realm, protos.object, 'toString toLocaleString', (_r, self) => tagOf(self));
+  method(realm, protos.object, 'valueOf', (_r, self) => self);
+  method(realm, object, 'hasOwn', (_r, _s, [value, key]) => owns(value, key));
+  const list = (items: Value[]) => new Arr(protos.array, items);
+  const over = (value: Value, map: (key: string) => Value, reading: Reading): Value => {
+    if (value instanceof Unknown || (value instanceof Obj && value.open)) return UNKNOWN;
+    if (value === undefined || value === null) return reading.raise('TypeError', 'nothing has no keys');
+    return list(value instanceof Obj ? value.keys().map(map) : []);
+  };
+  method(realm, object, 'keys getOwnPropertyNames', (r, _s, [value]) => over(value, (key) => key, r));
+  method(realm, object, 'values', (r, _s, [value]) => over(value, (key) => r.get(value, key), r));
+  method(realm, object, 'entries', (r, _s, [value]) => over(value, (key) => list([key, r.get(value, key)]), r));
+  method(realm, object, 'assign', (r, _s, [target, ...from]) => assignAll(r, target, from));
+  method(realm, object, 'create', (_r, _s, [proto]) => new Obj(proto instanceof Obj ? proto : null));
+  method(realm, object, 'getPrototypeOf', (_r, _s, [value]) => (value instanceof Obj ? value.proto : UNKNOWN));
+  method(realm, object, 'setPrototypeOf', (_r, _s, [value, proto]) => {
+    if (value instanceof Obj) value.proto = proto instanceof Obj ? proto : null;
+    return value;
+  });
+  method(realm, object, 'freeze seal preventExtensions', (_r, _s, [value]) => value);
+  method(realm, object, 'isFrozen isSealed isExtensible', () => UNKNOWN);
+  method(realm, object, 'is', (_r, _s, [a, b]) =>
+    a instanceof Unknown || b instanceof Unknown ? UNKNOWN : Object.is(a, b),
+  );
+  method(realm, object, 'defineProperty', (r, _s, [target, key, how]) => {
+    const name = keyOf(key);
+    if (target instanceof Obj && name !== null && how instanceof Obj) defineOne(r, target, name, how);
+    return target;
+  });
+  method(realm, object, 'defineProperties', (r, _s, [target, all]) => {
+    if (target instanceof Obj && all instanceof Obj)
+      for (const name of all.keys()) {
+        const how = r.get(all, name);
+        if (how instanceof Obj) defineOne(r, target, name, how);
+      }
+    return target;
+  });
+  method(realm, object, 'getOwnPropertyDescriptor', (_r, _s, [value, key]) => {
+    const name = keyOf(key);
+    if (!(value instanceof Obj) || name === null) return UNKNOWN;
+    if (!value.hasOwn(name)) return undefined;
+    const slot = value.own(name);
+    return slot instanceof Accessor ? UNKNOWN : plain(realm, { value: slot });
+  });
+  method(realm, object, 'fromEntries', (r, _s, [value]) => {
+    const made = plain(realm);
+    for (const pair of itemsOf(r, value) ?? []) {
+      const key = keyOf(r.get(pair, '0'));
+      if (key !== null) made.props.set(key, r.get(pair, '1'));
+    }
+    return made;
+  });
+  const error = constructor(realm, 'Error', protos.error, (_r, [message]) => {
+    const made = new Obj(protos.error);
+    made.props.set('message', message ?? '');
+    return made;
+  });
+  for (const name of ['TypeError', 'RangeError', 'SyntaxError', 'ReferenceError', 'EvalError', 'DOMException'])
+    realm.window.props.set(name, error);
+  constructor(realm, 'Symbol', protos.symbol, (_r, [name]) => symbol(realm, `@@${text(name) ?? ''}${++symbols}`));
+  const symbolMaker = realm.window.props.get('Symbol') as Native;
+  for (const name of ['iterator', 'toStringTag', 'hasInstance', 'asyncIterator', 'toPrimitive', 'species'])
+    symbolMaker.props.set(name, symbol(realm, `@@${name}`));
+  method(realm, symbolMaker, 'for', (_r, _s, [name]) => symbol(realm, `@@for:${text(name) ?? ''}`));
+}
+
+let symbols = 0;
+function symbol(realm: Realm, name: string): Obj {
+  const made = new Obj(realm.protos.symbol);
+  made.props.set('@@symbol', name);
+  return made;
+}
+
+function owns(value: Value, key: Value): Value {
+  const name = keyOf(key);
+  if (value instanceof Unknown || name === null) return UNKNOWN;
+  if (!(value instanceof Obj)) return false;
+  return value.hasOwn(name) || (value.open ? UNKNOWN : false);
+}
+
+function tagOf(value: Value): string {
+  if (value instanceof Arr) return '[object Array]';
+  if (isCallable(value)) return '[object Function]';
+  if (value === null) return '[object Null]';
+  if (value === undefined) return '[object Undefined]';
+  if (value instanceof Obj) return '[object Object]';
+  const kind = typeof value;
+  return `[object ${kind[0]!.toUpperCase()}${kind.slice(1)}]`;
+}
+
+/** Copies the properties of several objects into one. @spec ecma-262 §20.1.2.1 */
+export function assignAll(reading: Reading, target: Value, from: readonly Value[]): Value {
+  for (const one of from) {
+    if (one instanceof Unknown && target instanceof Obj) target.open = true;
+    if (!(one instanceof Obj) || !(target instanceof Obj)) continue;
+    if (one.open) target.open = true;
+    for (const key of one.keys()) {
+      reading.step();
+      reading.set(target, key, reading.get(one, key));
+    }
+  }
+  return target;
+}
+
+function defineOne(reading: Reading, target: Obj, name: string, how: Obj): void {
+  const get = slotOf(how, 'get') as Value;
+  const set = slotOf(how, 'set') as Value;
+  if (get !== undefined || set !== undefined) target.write(reading, name, new Accessor(get, set));
+  else if (how.hasOwn('value') || !target.hasOwn(name)) target.write(reading, name, reading.get(how, 'value'));
+}
+
+/** @spec ecma-262 §20.2 */
+export function defineFunctions(realm: Realm): void {
+  const { protos } = realm;
+  constructor(realm, 'Function', protos.function, () => UNKNOWN);
+  method(realm, protos.function, 'call', (r, self, [own, ...args]) => r.call(self, own, args));
+  method(realm, protos.function, 'apply', (r, self, [own, args]) =>
+    r.call(self, own, itemsOfLike(r, args) ?? [UNKNOWN]),
+  );
+  method(realm, protos.function, 'bind', (_r, self, [own, ...args]) => {
+    if (!isCallable(self)) return UNKNOWN;
+    const bound = new Bound(protos.function, self, own, args);
+    return bound;
+  });
+  method(realm, protos.function, 'toString', () => 'function () { }');
+  method(realm, protos.function, '@@hasInstance', () => UNKNOWN);
+}

@@ -1,0 +1,103 @@
+import {
+  compileSelectors,
+  holds,
+  restContext,
+  SelectorError,
+  type Changeable,
+  type Selector,
+  type StateView,
+} from '../../css/index.js';
+import { descendants, isAncestorOrSelf, splitTokens, type ElementNode } from '../../html/index.js';
+import type { Reading } from '../reading.js';
+
+const compiled = new Map<string, readonly Selector[] | null>();
+
+function selectorsFor(text: string): readonly Selector[] | null {
+  let known = compiled.get(text);
+  if (known === undefined) {
+    try {
+      known = text.length > 2000 ? null : compileSelectors(text);
+    } catch (error) {
+      if (!(error instanceof SelectorError)) throw error;
+      known = null;
+    }
+    if (compiled.size > 5000) compiled.clear();
+    compiled.set(text, known);
+  }
+  return known;
+}
+
+/** Whatever was changed so far may be asked for. */
+const changedSoFar = ({ standing }: Reading): Changeable | null =>
+  standing.changed.size === 0
+    ? null
+    : {
+        attribute: (element, name) => standing.changed.get(element)?.has(name) ?? false,
+        hasClass: (element) => standing.changed.get(element)?.has('class') ?? false,
+        classes: (element) => splitTokens(standing.attribute(element, 'class') ?? ''),
+        near: () => true,
+      };
+
+function viewOf({ standing }: Reading): StateView {
+  const { markup } = standing;
+  const within = (outer: ElementNode, inner: ElementNode | null | undefined) =>
+    inner != null && isAncestorOrSelf(outer, inner);
+  return {
+    attribute: (element, name) => markup.attribute(element, name),
+    hasClass: (element, name) => markup.hasClass(element, name),
+    has(name, element) {
+      switch (name) {
+        case 'hover':
+          return within(element, standing.hovered);
+        case 'focus':
+        case 'focus-visible':
+          return standing.focused === element;
+        case 'focus-within':
+          return within(element, standing.focused);
+        case 'target':
+          return standing.target === element;
+        case 'checked':
+          return standing.isOn(element, 'checked');
+        case 'open':
+          return standing.isOn(element, 'open');
+        case 'popover-open':
+        case 'modal':
+          return standing.toggled.get(element) ?? false;
+        default:
+          return false;
+      }
+    },
+  };
+}
+
+/** A test of elements as the page stands; null for what is no selector. */
+export function matcher(
+  reading: Reading,
+  text: string,
+  scope: ElementNode | null = null,
+): ((e: ElementNode) => boolean) | null {
+  const selectors = selectorsFor(text);
+  if (!selectors) return null;
+  const { document } = reading;
+  const context = { ...restContext(document.root, document), scope, changeable: changedSoFar(reading) };
+  const view = viewOf(reading);
+  return (element) => {
+    reading.step();
+    return selectors.some(
+      (selector) => selector.pseudoElement === null && holds(selector.match(element, context), view),
+    );
+  };
+}
+
+/** Elements below one, or of the whole page, that match; null for what is no selector. */
+export function findAll(reading: Reading, text: string, below: ElementNode | null): readonly ElementNode[] | null {
+  const simple = /^([#.]?)([\w-]+)$/.exec(text.trim());
+  if (simple?.[1] === '#' && below === null) {
+    const found = reading.document.byId(simple[2]!);
+    if (found && found.index <= reading.horizon) return [found];
+  }
+  const matches = matcher(reading, text, below);
+  if (!matches) return null;
+  const all = below === null ? reading.document.elements : [...descendants(below)];
+  return all.filter((e) => e.index <= reading.horizon && matches(e));
+}

@@ -1,0 +1,87 @@
+import type { Rect } from '../../base/index.js';
+import { getter, method, plain } from '../builtins/define.js';
+import type { Realm } from '../realm.js';
+import type { Reading } from '../reading.js';
+import { El, UNKNOWN, type Value } from '../values.js';
+
+/** Where an element lies as the page stands; undefined where that cannot be told. */
+export function rectOf(reading: Reading, self: El): Rect | null | undefined {
+  return reading.ask(`rect ${self.node.index}`, ({ layouts }) => layouts?.rect(self.node, reading.standing));
+}
+
+export const computedOf = (reading: Reading, self: El, property: string): string | undefined =>
+  reading.ask(`style ${self.node.index} ${property}`, ({ layouts }) =>
+    layouts?.computed(self.node, property, reading.standing),
+  );
+
+/** Whether an element has a box and is not hidden; null where that cannot be told. */
+export function isShown(reading: Reading, self: El): boolean | null {
+  const rect = rectOf(reading, self);
+  return rect === undefined ? null : rect !== null;
+}
+
+/** The root element measures the viewport; where nothing is laid out the body is taken to be as wide. @spec cssom-view-1 §6 */
+function viewOf(reading: Reading, { node }: El): Rect | null {
+  const isView = node === reading.document.root || (node === reading.document.body && reading.look.layouts === null);
+  if (!isView) return null;
+  const [width, height] = [
+    reading.ask('width', ({ medium }) => medium.width),
+    reading.ask('height', ({ medium }) => medium.height),
+  ];
+  return { x: 0, y: 0, width, height };
+}
+
+/** Sizes and places. @spec cssom-view-1 §6, §7 */
+export function defineGeometry(realm: Realm): void {
+  const { element, loose } = realm.protos;
+  const add = (names: string, from: (rect: Rect, r: Reading) => number) =>
+    getter(element, names, (r, self) => {
+      const view = self instanceof El ? viewOf(r, self) : null;
+      const rect = view ?? (self instanceof El ? rectOf(r, self) : undefined);
+      return rect === undefined ? UNKNOWN : rect === null ? 0 : Math.round(from(rect, r));
+    });
+  add('offsetWidth clientWidth scrollWidth', (rect) => rect.width);
+  add('offsetHeight clientHeight', (rect) => rect.height);
+  getter(element, 'scrollHeight', (r, self) => {
+    if (!(self instanceof El)) return UNKNOWN;
+    const height = r.ask(`rect ${self.node.index} content`, ({ layouts }) => layouts?.content(self.node, r.standing));
+    return height === undefined ? UNKNOWN : Math.round(height);
+  });
+  add('offsetTop', (rect) => rect.y);
+  add('offsetLeft', (rect) => rect.x);
+  add('clientTop clientLeft', () => 0);
+  getter(
+    element,
+    'scrollTop scrollLeft',
+    () => 0,
+    () => undefined,
+  );
+  getter(element, 'offsetParent', (r, self) => {
+    const shown = self instanceof El ? isShown(r, self) : null;
+    return shown === null ? UNKNOWN : shown ? r.wrap(r.document.body) : null;
+  });
+  method(realm, element, 'getBoundingClientRect', (r, self) => {
+    const rect = self instanceof El ? rectOf(r, self) : undefined;
+    return rect === undefined ? UNKNOWN : box(realm, rect ?? { x: 0, y: 0, width: 0, height: 0 }, r.look.scroll);
+  });
+  method(realm, element, 'getClientRects', (r, self) => {
+    const shown = self instanceof El ? isShown(r, self) : null;
+    return shown === null ? UNKNOWN : plain(realm, { length: shown ? 1 : 0 });
+  });
+  method(realm, element, 'checkVisibility', (r, self) =>
+    self instanceof El ? (isShown(r, self) ?? UNKNOWN) : UNKNOWN,
+  );
+  method(realm, element, 'scrollIntoView scrollTo scroll scrollBy scrollIntoViewIfNeeded', () => undefined);
+  getter(
+    loose,
+    'offsetWidth offsetHeight clientWidth clientHeight scrollWidth scrollHeight offsetTop offsetLeft',
+    () => UNKNOWN,
+  );
+  method(realm, loose, 'getBoundingClientRect', () => UNKNOWN);
+}
+
+function box(realm: Realm, rect: Rect, scroll: { readonly x: number; readonly y: number }): Value {
+  const [x, y] = [rect.x - scroll.x, rect.y - scroll.y];
+  const { width, height } = rect;
+  return plain(realm, { x, y, left: x, top: y, width, height, right: x + width, bottom: y + height });
+}

@@ -1,0 +1,109 @@
+import type { ElementNode, TextNode } from '../../html/index.js';
+import { getter, method } from '../builtins/define.js';
+import type { Realm } from '../realm.js';
+import type { Reading } from '../reading.js';
+import { Arr, El, Loose, UNKNOWN, type Value } from '../values.js';
+import { listOf } from './lists.js';
+import { writeStyle } from './targets.js';
+
+/** The tree as it was shipped, and what scripts would put into it or take out. @spec dom §4.4, §4.2.6 */
+export function defineTree(realm: Realm): void {
+  const { element, loose } = realm.protos;
+  const add = (names: string, get: (node: ElementNode, r: Reading) => Value) =>
+    getter(element, names, (r, self) => (self instanceof El ? get(self.node, r) : UNKNOWN));
+  add('parentElement', (node, r) => r.wrap(node.parent));
+  add('parentNode', (node, r) => r.wrap(node.parent) ?? r.realm.documentObject);
+  add('children', (node, r) => listOf(r, node.elements));
+  add(
+    'childNodes',
+    (node, r) =>
+      new Arr(
+        r.realm.protos.list,
+        node.children.map((child) => childOf(r, child)),
+      ),
+  );
+  add('childElementCount', (node) => node.elements.length);
+  add('firstElementChild', (node, r) => r.wrap(node.elements[0] ?? null));
+  add('lastElementChild', (node, r) => r.wrap(node.elements[node.elements.length - 1] ?? null));
+  add('firstChild', (node, r) => childOf(r, node.children[0]));
+  add('lastChild', (node, r) => childOf(r, node.children[node.children.length - 1]));
+  add('nextElementSibling', (node, r) => r.wrap(node.parent?.elements[node.position + 1] ?? null));
+  add('previousElementSibling', (node, r) => r.wrap(node.parent?.elements[node.position - 1] ?? null));
+  add('nextSibling', (node, r) => beside(r, node, 1));
+  add('previousSibling', (node, r) => beside(r, node, -1));
+  getter(
+    loose,
+    'parentElement parentNode firstElementChild lastElementChild firstChild nextElementSibling previousElementSibling',
+    () => null,
+  );
+  getter(loose, 'children childNodes', (r) => new Arr(r.realm.protos.list, []));
+  defineChanges(realm);
+}
+
+const texts = new WeakMap<TextNode, Loose>();
+
+function childOf(reading: Reading, child: ElementNode | TextNode | undefined): Value {
+  if (!child) return null;
+  if (child.kind === 'element') return reading.wrap(child);
+  let known = texts.get(child);
+  if (!known) {
+    known = new Loose(reading.realm.protos.loose, '#text');
+    known.props.set('textContent', child.data);
+    known.props.set('nodeValue', child.data);
+    const at = child.parent.children.indexOf(child);
+    const next = child.parent.children[at + 1];
+    const before = child.parent.children[at - 1];
+    known.props.set('nextSibling', next?.kind === 'element' ? reading.wrap(next) : null);
+    known.props.set('previousSibling', before?.kind === 'element' ? reading.wrap(before) : null);
+  }
+  return known;
+}
+
+function beside(reading: Reading, node: ElementNode, step: 1 | -1): Value {
+  const all = node.parent?.children ?? [];
+  return childOf(reading, all[all.indexOf(node) + step]);
+}
+
+/** Elements of the page that are moved elsewhere are not followed there: said. */
+function defineChanges(realm: Realm): void {
+  const { element, loose } = realm.protos;
+  const taken = (reading: Reading, args: readonly Value[], where: Value): void => {
+    for (const arg of args) {
+      if (arg instanceof El) reading.note('it moves an element elsewhere in the page', arg.node);
+      else if (arg instanceof Loose && where instanceof El && arg.tag !== '#text') reading.written.add(where.node);
+    }
+  };
+  for (const proto of [element, loose]) {
+    method(realm, proto, 'append appendChild prepend insertBefore replaceChildren', (r, self, args) => {
+      taken(r, args.slice(0, 1), self);
+      return args[0];
+    });
+    method(realm, proto, 'after before replaceWith', (r, self, args) => {
+      taken(r, args, self instanceof El ? r.wrap(self.node.parent) : null);
+      return undefined;
+    });
+    method(realm, proto, 'insertAdjacentHTML insertAdjacentText', (r, self) => {
+      if (self instanceof El) r.written.add(self.node);
+      return undefined;
+    });
+    method(realm, proto, 'insertAdjacentElement', (r, self, [, arg]) => {
+      taken(r, [arg], self);
+      return arg;
+    });
+    method(realm, proto, 'cloneNode', (r) => new Loose(r.realm.protos.loose, 'div'));
+    method(realm, proto, 'normalize', () => undefined);
+    method(realm, proto, 'hasChildNodes', (_r, self) => (self instanceof El ? self.node.children.length > 0 : UNKNOWN));
+    method(realm, proto, 'getRootNode', (r) => r.realm.documentObject);
+    method(realm, proto, 'attachShadow', (r) => new Loose(r.realm.protos.loose, 'shadow'));
+  }
+  method(realm, element, 'remove', (r, self) => {
+    if (self instanceof El) writeStyle(r, self, 'display', 'none !important');
+    return undefined;
+  });
+  method(realm, loose, 'remove', () => undefined);
+  method(realm, element, 'removeChild', (r, _self, [child]) => {
+    if (child instanceof El) writeStyle(r, child, 'display', 'none !important');
+    return child;
+  });
+  method(realm, loose, 'removeChild', (_r, _s, [child]) => child);
+}

@@ -1,0 +1,5 @@
+export { Program, type After, type PageScript } from './program.js';
+export type { Layouts, Look, Unread } from './reading.js';
+export { makeMove, silentActor, type Move } from './moves.js';
+export { activeAt, controlOf } from './native.js';
+export { Standing } from './standing.js';

@@ -1,0 +1,294 @@
+import type { SourceText } from '../base/index.js';
+import type { ElementNode, HtmlDocument } from '../html/index.js';
+import { installChains, isChainLibrary } from './chains/library.js';
+import { fire } from './dom/events.js';
+import { findAll } from './dom/find.js';
+import { hoistInto } from './evaluate/functions.js';
+import { run } from './evaluate/statements.js';
+import { makeMove, readingActor, settle, type Move } from './moves.js';
+import { click } from './native.js';
+import { parseScript } from './parse.js';
+import { Reading, type Layouts, type Look, type Unread } from './reading.js';
+import type { Standing } from './standing.js';
+import { Exhausted, Thrown } from './trail.js';
+import { tried } from './tried.js';
+import { Scope, UNKNOWN } from './values.js';
+
+/** A script of a page: where it stands, and its text unless that could not be read. */
+export interface PageScript {
+  readonly element: ElementNode;
+  /** How reports call it. */
+  readonly name: string;
+  readonly source: SourceText | null;
+  /** Whether it runs where it stands, or once the page is there. */
+  readonly when: 'there' | 'after';
+}
+
+/** Steps a page's scripts may take to start, and to answer one move. */
+const LOAD_STEPS = 1_500_000;
+const MOVE_STEPS = 150_000;
+/** Steps all moves together may take when it is tried what scripts may change. */
+const SURVEY_STEPS = 2_000_000;
+/** Times a page is laid out to answer scripts while they start. */
+const LAYOUTS = 6;
+
+interface Loaded {
+  readonly reading: Reading;
+  readonly look: Look;
+  /** The page before anyone touches it. */
+  readonly rest: After;
+  /** Whether layout had a say: then it holds for this look alone. */
+  readonly bound: boolean;
+}
+
+/** How a page stands after moves, and what was met on the way that could not be followed. */
+export interface After {
+  readonly standing: Standing;
+  readonly unread: readonly Unread[];
+  /** The longest wait before something changed, ms. */
+  readonly waited: number;
+}
+
+/** What a page's scripts make of it: read, never run. */
+export class Program {
+  readonly #loaded: Loaded[] = [];
+  readonly #after = new Map<string, After>();
+
+  constructor(
+    readonly document: HtmlDocument,
+    readonly url: string,
+    readonly scripts: readonly PageScript[],
+  ) {}
+
+  /** The page once its scripts have started, before anyone touches it. */
+  rest(look: Look): After {
+    return this.#load(look).rest;
+  }
+
+  /** The page after moves, one after the other. */
+  after(moves: readonly Move[], look: Look): After {
+    const loaded = this.#load(look);
+    const { reading } = loaded;
+    const { medium, scroll } = look;
+    const key = `${this.#loaded.indexOf(loaded)} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
+    let known = this.#after.get(key);
+    if (known) return known;
+    const before = new Map(reading.unread);
+    reading.look = look;
+    reading.standing = loaded.rest.standing.clone();
+    reading.waited = 0;
+    const { clock } = reading;
+    reading.trail.start();
+    const mark = reading.trail.length;
+    reading.unread.clear();
+    const actor = readingActor(reading);
+    for (const move of moves) guard(reading, MOVE_STEPS, () => makeMove(actor, move, reading));
+    known = { standing: reading.standing, unread: [...reading.unread.values()], waited: reading.waited };
+    reading.trail.back(mark);
+    reading.trail.stop();
+    reading.jobs = [];
+    reading.clock = clock;
+    reading.standing = loaded.rest.standing;
+    reading.unread.clear();
+    for (const [k, one] of before) reading.unread.set(k, one);
+    if (this.#after.size > 5000) this.#after.clear();
+    this.#after.set(key, known);
+    return known;
+  }
+
+  /** Whether anything listens to moves of a kind on an element or around it. */
+  listens(types: readonly string[], element: ElementNode, look: Look): boolean {
+    const { reading } = this.#load(look);
+    const { documentObject, window } = reading.realm;
+    const has = (at: object | undefined) => {
+      const byType = at && reading.listeners.get(at as never);
+      return byType !== undefined && types.some((type) => (byType.get(type)?.length ?? 0) > 0);
+    };
+    for (let e: ElementNode | null = element; e; e = e.parent) {
+      const wrapped = reading.wrapped.get(e);
+      if (
+        has(wrapped) ||
+        types.some((type) => e.attributes.has(`on${type}`) || wrapped?.props.get(`on${type}`) instanceof Object)
+      )
+        return true;
+    }
+    return has(documentObject) || has(window);
+  }
+
+  /** Elements something of their own listens on, by the events it listens to. */
+  listening(look: Look): ReadonlyMap<ElementNode, readonly string[]> {
+    const { reading } = this.#load(look);
+    reading.limit = reading.steps + MOVE_STEPS;
+    const out = new Map<ElementNode, readonly string[]>();
+    for (const [node, wrapped] of reading.wrapped) {
+      const types = [...(reading.listeners.get(wrapped) ?? [])]
+        .filter(([, list]) => list.some(({ below }) => below === null))
+        .map(([type]) => type);
+      const own = [...wrapped.props.keys()].filter((key) => /^on[a-z]+$/.test(key)).map((key) => key.slice(2));
+      if (types.length + own.length > 0) out.set(node, [...types, ...own]);
+    }
+    for (const byType of reading.listeners.values())
+      for (const [type, list] of byType)
+        for (const { below } of list)
+          for (const node of below === null ? [] : (findAll(reading, below, null) ?? []))
+            out.set(node, [...(out.get(node) ?? []), type]);
+    return out;
+  }
+
+  /** Attributes and classes the scripts may change, told without layout. */
+  possible(looks: readonly Look[]): ReadonlyMap<ElementNode, ReadonlyMap<string, ReadonlySet<string>>> {
+    const out = new Map<ElementNode, Map<string, Set<string>>>();
+    for (const look of looks) {
+      const { reading } = this.#load(look);
+      const most = reading.steps + SURVEY_STEPS;
+      for (const moves of tried(this.document, this.listening(look))) {
+        if (reading.steps > most) break;
+        this.after(moves, look);
+      }
+      for (const [element, own] of reading.possible) {
+        let known = out.get(element);
+        if (!known) out.set(element, (known = new Map()));
+        for (const [name, classes] of own) known.set(name, new Set([...(known.get(name) ?? []), ...classes]));
+      }
+    }
+    return out;
+  }
+
+  /** Elements whose content scripts write. */
+  written(look: Look): readonly ElementNode[] {
+    return [...this.#load(look).reading.written];
+  }
+
+  #load(look: Look): Loaded {
+    const fits = (one: Loaded): boolean => {
+      if (one.look.touch !== look.touch) return false;
+      if (one.bound && !near(one.look, look)) return false;
+      return [...one.reading.asked.values()].every(
+        ({ answer, again }) => (JSON.stringify(again(look)) ?? '') === answer,
+      );
+    };
+    let loaded = this.#loaded.find(fits);
+    if (!loaded) {
+      loaded = this.#start(look);
+      this.#loaded.push(loaded);
+    }
+    return loaded;
+  }
+
+  #start(given: Look): Loaded {
+    let left = LAYOUTS;
+    const layouts: Layouts | null = given.layouts && {
+      rect: (element, standing) => (left-- > 0 ? given.layouts!.rect(element, standing) : undefined),
+      content: (element, standing) => (left-- > 0 ? given.layouts!.content(element, standing) : undefined),
+      computed: (element, property, standing) =>
+        left-- > 0 ? given.layouts!.computed(element, property, standing) : undefined,
+    };
+    const reading = new Reading(this.document, this.url, { ...given, layouts }, (r, element) =>
+      click(readingActor(r), element),
+    );
+    const libraries = this.scripts.filter(({ source }) => source && isChainLibrary(source.text));
+    if (libraries.length > 0) installChains(reading);
+    reading.realm.lenient = this.scripts.some(({ source }) => source === null);
+    const first = this.scripts.filter((script) => script.when === 'there');
+    for (const script of [...first, ...this.scripts.filter((one) => one.when === 'after')]) {
+      reading.horizon = script.when === 'there' ? script.element.index : Infinity;
+      if (script.when === 'after') reading.realm.documentObject.props.set('readyState', 'interactive');
+      if (script.source) runScript(reading, script.source, isModule(script), libraries.includes(script));
+    }
+    reading.horizon = Infinity;
+    ready(reading);
+    const layoutAsked = [...reading.asked.keys()].filter((question) => /^(rect|style) /.test(question));
+    for (const question of layoutAsked) reading.asked.delete(question);
+    const { standing } = reading;
+    const rest = { standing, unread: [...reading.unread.values()], waited: 0 };
+    const bound = layoutAsked.length > 0;
+    return { reading, look: given, rest, bound };
+  }
+}
+
+/** What layout told scripts at one width holds for widths near it. */
+const NEAR = 64;
+const near = (one: Look, other: Look): boolean =>
+  (one.layouts === null) === (other.layouts === null) &&
+  one.medium.height === other.medium.height &&
+  Math.abs(one.medium.width - other.medium.width) < NEAR;
+
+function guard(reading: Reading, steps: number, work: () => void): void {
+  reading.limit = reading.steps + steps;
+  reading.depth = 0;
+  try {
+    work();
+  } catch (error) {
+    if (error instanceof Exhausted || error instanceof RangeError)
+      reading.note('it takes more steps than are followed');
+    else if (!(error instanceof Thrown)) throw error;
+  } finally {
+    reading.unsure = 0;
+    reading.depth = 0;
+    reading.upgrading = null;
+  }
+}
+
+/** Top-level statements of a library are passed over where a file holds more than that. */
+function runScript(reading: Reading, source: SourceText, module: boolean, holdsLibrary: boolean): void {
+  const program = parsedOf(source.text, module ? 'module' : 'script');
+  reading.source = source;
+  reading.node = null;
+  if (!program) {
+    reading.node = { start: 0, end: 0 };
+    reading.note('it cannot be read');
+    return;
+  }
+  const { window } = reading.realm;
+  const frame = { self: module ? undefined : window, args: [], callee: null, target: null };
+  const top = module ? new Scope(null, frame) : new Scope(null, frame, window.props);
+  guard(reading, LOAD_STEPS, () => {
+    hoistInto(reading, program, top);
+    for (const statement of program.body) {
+      if (holdsLibrary && isChainLibrary(source.text.slice(statement.start, statement.end))) continue;
+      if (statement.type === 'ImportDeclaration') {
+        for (const { local } of statement.specifiers) top.names.set(local.name, UNKNOWN);
+        continue;
+      }
+      reading.source = source;
+      run(reading, statement as never, top);
+    }
+  });
+  guard(reading, MOVE_STEPS, () => settle(reading));
+}
+
+/** The page is there: those who wait for it are called. @spec html §8.2.7 */
+function ready(reading: Reading): void {
+  const { documentObject, window } = reading.realm;
+  const { props } = documentObject;
+  props.set('readyState', 'interactive');
+  guard(reading, LOAD_STEPS, () => void fire(reading, documentObject, 'DOMContentLoaded'));
+  for (const call of reading.whenReady) guard(reading, LOAD_STEPS, call);
+  props.set('readyState', 'complete');
+  guard(reading, LOAD_STEPS, () => {
+    fire(reading, documentObject, 'readystatechange');
+    fire(reading, window, 'load');
+    fire(reading, window, 'pageshow');
+  });
+  guard(reading, LOAD_STEPS, () => settle(reading));
+  const { body } = reading.document;
+  const onload = body?.attributes.get('onload');
+  if (body && onload !== undefined) guard(reading, MOVE_STEPS, () => void fire(reading, reading.wrap(body)!, 'load'));
+}
+
+const parsed = new Map<string, ReturnType<typeof parseScript>>();
+
+const isModule = ({ element }: PageScript): boolean =>
+  element.attributes.get('type')?.trim().toLowerCase() === 'module';
+
+/** Trees of scripts, remembered: pages of one site share them. */
+function parsedOf(text: string, kind: 'script' | 'module'): ReturnType<typeof parseScript> {
+  const key = `${kind} ${text}`;
+  let known = parsed.get(key);
+  if (known === undefined) {
+    known = parseScript(text, kind);
+    if (parsed.size >= 60) parsed.delete(parsed.keys().next().value!);
+    parsed.set(key, known);
+  }
+  return known;
+}
