@@ -8,7 +8,7 @@ import {
   type MediaCondition,
   type PseudoElement,
 } from '../css/index.js';
-import { attributesOf, isAncestorOrSelf, type ElementNode } from '../html/index.js';
+import { attributesOf, isAncestorOrSelf, type AttributeChanges, type ElementNode } from '../html/index.js';
 import type { Placement } from './adjust.js';
 import { makeBlock, type Block } from './block.js';
 import type { PoseView } from './state.js';
@@ -117,12 +117,18 @@ export class Cascade {
   }
 
   /** Elements whose own rules ask for something the pose may have changed, in document order. */
-  #touched(...views: readonly PoseView[]): readonly number[] {
+  #touched(one: PoseView, other: PoseView): readonly number[] {
     const out = new Set<number>();
-    for (const [name, element] of views.flatMap((view) => view.touches))
+    const views = [one, other];
+    const same = (element: ElementNode) => sameAttributes(one.changes.get(element), other.changes.get(element));
+    const differs = new Set([...one.changes.keys(), ...other.changes.keys()].filter((element) => !same(element)));
+    // Only what is true in one of them and not in the other can make a difference.
+    const asks = ([name, element]: PoseView['touches'][number]) =>
+      name === 'markup' ? differs.has(element) : one.has(name, element) !== other.has(name, element);
+    for (const [name, element] of views.flatMap((view) => view.touches).filter(asks))
       for (const index of this.#dependents().get(name)?.get(element) ?? []) out.add(index);
     // A question about an element's attributes may also read those around it.
-    for (const element of views.flatMap((view) => [...view.changes.keys()])) {
+    for (const element of differs) {
       out.add(element.index);
       for (const [asked, indexes] of this.#dependents().get('markup') ?? [])
         if (isAncestorOrSelf(element, asked)) for (const index of indexes) out.add(index);
@@ -381,3 +387,6 @@ function placementOf(element: ElementNode, read: Run['read']): Placement {
     control: CONTROLS.has(element.tag),
   };
 }
+
+const sameAttributes = (one: AttributeChanges | undefined, other: AttributeChanges | undefined): boolean =>
+  one === other || (one?.size === other?.size && [...(one ?? [])].every(([name, value]) => other!.get(name) === value));

@@ -30,12 +30,25 @@ const textOf = (moves: readonly Move[]): string =>
 export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, every = false): readonly Opening[] {
   const out: Opening[] = [];
   const all = controls(menus);
-  const open = (before: readonly Move[], depth: number) => {
+  const handles = handlesOf(menus, every);
+  const rest = page.scene(posed(page, at, []));
+  // Breadth first: what opens from the page at rest is not looked for behind something else.
+  let stages: readonly (readonly Move[])[] = [[]];
+  for (let depth = 1; depth <= DEPTH && stages.length > 0; depth++) {
+    const next: (readonly Move[])[] = [];
+    for (const before of stages) next.push(...opened(before));
+    stages = next;
+  }
+  return out;
+
+  /** Opens what can be opened after some moves. @returns chains of moves behind which more may lie */
+  function opened(before: readonly Move[]): readonly (readonly Move[])[] {
     const from = page.scene(posed(page, at, before));
     const hidden = all.filter((e) => from.reach(e) === null);
-    if (hidden.length === 0) return;
-    for (const { handle, by, inside } of handlesOf(menus, every)) {
-      if (from.reach(handle) === null || before.some((move) => move.element === handle)) continue;
+    const further: (readonly Move[])[] = [];
+    if (hidden.length === 0) return further;
+    for (const { handle, by, inside } of handles) {
+      if (from.reach(handle) === null || (before.length > 0 && rest.reach(handle) !== null)) continue;
       const wanted = hidden.filter(inside);
       if (wanted.length === 0 || (!every && out.some(({ shows }) => wanted.every((e) => shows.has(e))))) continue;
       // What lies deeper is looked at once for those with a pointer and once for those without.
@@ -48,14 +61,13 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, ever
         if (shows.size === 0) continue;
         out.push({ moves, text: textOf(moves), shows });
         const pointer = route === 'hover' || route === 'press';
-        if (depth < DEPTH && !followed.has(pointer)) open(moves, depth + 1);
+        if (!followed.has(pointer) && handles.some((one) => shows.has(one.handle))) further.push(moves);
         followed.add(pointer);
         if (!every) break;
       }
     }
-  };
-  open([], 1);
-  return out;
+    return further;
+  }
 }
 
 const posed = (page: Page, at: Setting, moves: readonly Move[]): Setting => ({

@@ -396,16 +396,24 @@ const MAKE_CONTENT: ReadonlySet<string> = new Set(
 const isEmpty = (pose: Setting['pose']): boolean => Object.keys(pose).length === 0;
 const CONTAINER_ROUNDS = 6;
 
-/** Changed attributes as text, equal for equal changes. */
-const changesKey = (changes: MarkupChanges | undefined, counts: (name: string) => boolean = () => true): string =>
-  changes === undefined || changes.size === 0
-    ? ''
-    : JSON.stringify(
-        [...changes]
-          .map(([e, own]) => [e.index, [...own].filter(([name]) => counts(name)).sort()] as const)
-          .filter(([, own]) => own.length > 0)
-          .sort((a, b) => a[0] - b[0]),
-      );
+const keys = new WeakMap<MarkupChanges, string>();
+
+/** Changed attributes as text, equal for equal changes; all of them remembered. */
+function changesKey(changes: MarkupChanges | undefined, counts?: (name: string) => boolean): string {
+  if (changes === undefined || changes.size === 0) return '';
+  if (counts) return keyOfChanges(changes, counts);
+  let known = keys.get(changes);
+  if (known === undefined) keys.set(changes, (known = keyOfChanges(changes, () => true)));
+  return known;
+}
+
+const keyOfChanges = (changes: MarkupChanges, counts: (name: string) => boolean): string =>
+  JSON.stringify(
+    [...changes]
+      .map(([e, own]) => [e.index, [...own].filter(([name]) => counts(name)).sort()] as const)
+      .filter(([, own]) => own.length > 0)
+      .sort((a, b) => a[0] - b[0]),
+  );
 
 /** Content boxes of all size containers of a scene. */
 function containerSizes(scene: Scene): ContainerSizes {

@@ -6,11 +6,15 @@ import type { After, Layouts, Look, Move, Program, Standing, Unread } from '../s
 import { classNamesChanged, type ChangeableMarkup } from './changeable.js';
 import { poseOf } from './moves.js';
 import type { Page } from './page.js';
+import type { Scene } from './scene.js';
 import { CLOSED, mediumOf, type Setting } from './setting.js';
 
 /** How scripts leave a page and what they make of moves, as poses. */
 export class Scripted {
   #starting = false;
+  readonly #changes = new WeakMap<MarkupChanges, MarkupChanges>();
+  readonly #told = new Set<string>();
+  #latest: { readonly standing: Standing; readonly version: number; readonly scene: Scene } | null = null;
   readonly #poses = new WeakMap<After, PoseState>();
 
   constructor(
@@ -47,9 +51,16 @@ export class Scripted {
   }
 
   #layouts(s: Setting): Layouts {
-    const sceneOf = (standing: Standing) => {
-      const pose = poseOf(standing, this.#allowed(standing.changed));
-      return this.page.scene({ ...s, scroll: { x: 0, y: 0 }, pose: { ...pose, changed: pose.changed ?? new Map() } });
+    const sceneOf = (standing: Standing): Scene => {
+      const { version } = standing;
+      const latest = this.#latest;
+      if (latest?.standing === standing && latest.version === version && latest.scene.setting.width === s.width)
+        return latest.scene;
+      const pose = poseOf(standing, this.#chosen(standing.changed));
+      const at = { ...s, scroll: { x: 0, y: 0 }, pose: { ...pose, changed: pose.changed ?? new Map() } };
+      const scene = this.page.scene(at);
+      this.#latest = { standing, version, scene };
+      return scene;
     };
     return {
       rect: (element, standing) => {
@@ -82,6 +93,12 @@ export class Scripted {
 
   /** Changes the page was told of before its sheets were matched; others are left out and said. */
   #allowed(changed: MarkupChanges): MarkupChanges {
+    let known = this.#changes.get(changed);
+    if (!known) this.#changes.set(changed, (known = this.#chosen(changed)));
+    return known;
+  }
+
+  #chosen(changed: MarkupChanges): MarkupChanges {
     const out = new Map<ElementNode, AttributeChanges>();
     for (const [element, own] of changed) {
       const kept = [...own].filter(([name, value]) => this.#isKnown(element, name, value));
@@ -94,12 +111,16 @@ export class Scripted {
     const known =
       (this.changeable?.attribute(element, name) ?? false) &&
       (name !== 'class' || classNamesChanged(element, value).every((one) => this.changeable!.hasClass(element, one)));
-    this.log.add(
-      'unread',
-      `script: ${name} of ${selectorOf(element)}`,
-      'a script changes it in a way that was not foreseen: what it opens is not judged',
-      element.startTag,
-    );
+    const key = `${element.index} ${name}`;
+    if (!known && !this.#told.has(key)) {
+      this.#told.add(key);
+      this.log.add(
+        'unread',
+        `script: ${name} of ${selectorOf(element)}`,
+        'a script changes it in a way that was not foreseen: what it opens is not judged',
+        element.startTag,
+      );
+    }
     return known;
   }
 }

@@ -2,17 +2,17 @@ import type { SourceText } from '../base/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { installChains, isChainLibrary } from './chains/library.js';
 import { fire } from './dom/events.js';
-import { findAll } from './dom/find.js';
+import { findAll, matcher } from './dom/find.js';
 import { hoistInto } from './evaluate/functions.js';
 import { run } from './evaluate/statements.js';
-import { makeMove, readingActor, settle, type Move } from './moves.js';
+import { makeMove, readingActor, settle, silentActor, type Move } from './moves.js';
 import { click } from './native.js';
 import { parseScript } from './parse.js';
 import { Reading, type Layouts, type Look, type Unread } from './reading.js';
 import type { Standing } from './standing.js';
 import { Exhausted, Thrown } from './trail.js';
 import { tried } from './tried.js';
-import { Scope, UNKNOWN } from './values.js';
+import { Obj, Scope, UNKNOWN } from './values.js';
 
 /** A script of a page: where it stands, and its text unless that could not be read. */
 export interface PageScript {
@@ -52,6 +52,7 @@ export interface After {
 /** What a page's scripts make of it: read, never run. */
 export class Program {
   readonly #loaded: Loaded[] = [];
+  readonly #byLook = new Map<string, Loaded>();
   readonly #after = new Map<string, After>();
 
   constructor(
@@ -73,6 +74,17 @@ export class Program {
     const key = `${this.#loaded.indexOf(loaded)} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
     let known = this.#after.get(key);
     if (known) return known;
+    const last = moves[moves.length - 1];
+    if (last && (last.by === 'hover' || last.by === 'focus')) {
+      const before = moves.length > 1 ? this.after(moves.slice(0, -1), look) : loaded.rest;
+      if (!this.#hears(reading, before.standing, last)) {
+        const standing = before.standing.share();
+        makeMove(silentActor(this.document, standing), last, null);
+        known = { standing, unread: before.unread, waited: before.waited };
+        this.#after.set(key, known);
+        return known;
+      }
+    }
     const before = new Map(reading.unread);
     reading.look = look;
     reading.standing = loaded.rest.standing.clone();
@@ -96,23 +108,19 @@ export class Program {
     return known;
   }
 
-  /** Whether anything listens to moves of a kind on an element or around it. */
+  /** Whether something listens to what a hover or a focus sets going, where it comes and where it goes from. */
+  #hears(reading: Reading, standing: Standing, { by, element }: Move): boolean {
+    const types = by === 'hover' ? HOVER_EVENTS : FOCUS_EVENTS;
+    const left = by === 'hover' ? standing.hovered : standing.focused;
+    reading.limit = reading.steps + MOVE_STEPS;
+    return [element, left].some((e) => e && isHeard(reading, e, types));
+  }
+
+  /** Whether anything hears of events of some types on an element or around it. */
   listens(types: readonly string[], element: ElementNode, look: Look): boolean {
     const { reading } = this.#load(look);
-    const { documentObject, window } = reading.realm;
-    const has = (at: object | undefined) => {
-      const byType = at && reading.listeners.get(at as never);
-      return byType !== undefined && types.some((type) => (byType.get(type)?.length ?? 0) > 0);
-    };
-    for (let e: ElementNode | null = element; e; e = e.parent) {
-      const wrapped = reading.wrapped.get(e);
-      if (
-        has(wrapped) ||
-        types.some((type) => e.attributes.has(`on${type}`) || wrapped?.props.get(`on${type}`) instanceof Object)
-      )
-        return true;
-    }
-    return has(documentObject) || has(window);
+    reading.limit = reading.steps + MOVE_STEPS;
+    return isHeard(reading, element, types);
   }
 
   /** Elements something of their own listens on, by the events it listens to. */
@@ -143,6 +151,7 @@ export class Program {
       const most = reading.steps + SURVEY_STEPS;
       for (const moves of tried(this.document, this.listening(look))) {
         if (reading.steps > most) break;
+        if (!isHeard(reading, moves[0]!.element, HEARD)) continue;
         this.after(moves, look);
       }
       for (const [element, own] of reading.possible) {
@@ -167,11 +176,14 @@ export class Program {
         ({ answer, again }) => (JSON.stringify(again(look)) ?? '') === answer,
       );
     };
-    let loaded = this.#loaded.find(fits);
+    const { medium, touch, scroll, layouts } = look;
+    const key = `${JSON.stringify(medium)} ${touch} ${scroll.x},${scroll.y} ${layouts !== null}`;
+    let loaded = this.#byLook.get(key) ?? this.#loaded.find(fits);
     if (!loaded) {
       loaded = this.#start(look);
       this.#loaded.push(loaded);
     }
+    this.#byLook.set(key, loaded);
     return loaded;
   }
 
@@ -208,6 +220,16 @@ export class Program {
 
 /** What layout told scripts at one width holds for widths near it. */
 const NEAR = 64;
+/** Whatever a press, a hover, a focus or a key sets going. */
+const HEARD =
+  'click pointerdown pointerup mousedown mouseup touchstart touchend change input toggle beforetoggle command keydown keyup keypress pointerover mouseover pointerenter mouseenter pointermove mousemove pointerout mouseout pointerleave mouseleave focus focusin blur focusout'.split(
+    ' ',
+  );
+const HOVER_EVENTS =
+  'pointerout mouseout pointerleave mouseleave pointerover mouseover pointerenter mouseenter pointermove mousemove'.split(
+    ' ',
+  );
+const FOCUS_EVENTS = 'blur focusout focus focusin'.split(' ');
 const near = (one: Look, other: Look): boolean =>
   (one.layouts === null) === (other.layouts === null) &&
   one.medium.height === other.medium.height &&
@@ -291,4 +313,24 @@ function parsedOf(text: string, kind: 'script' | 'module'): ReturnType<typeof pa
     parsed.set(key, known);
   }
   return known;
+}
+
+/** Whether events of some types on an element are heard: by itself, by what lies around it, or on their behalf. */
+function isHeard(reading: Reading, element: ElementNode, types: readonly string[]): boolean {
+  const path: ElementNode[] = [];
+  for (let e: ElementNode | null = element; e; e = e.parent) path.push(e);
+  const { documentObject, window } = reading.realm;
+  const places = [...path.map((e) => reading.wrapped.get(e)), documentObject, window];
+  return places.some((place, i) => {
+    if (i < path.length && types.some((type) => path[i]!.attributes.has(`on${type}`))) return true;
+    if (!place) return false;
+    const byType = reading.listeners.get(place);
+    return types.some(
+      (type) =>
+        (byType?.get(type) ?? []).some(
+          ({ below }) =>
+            below === null || (matcher(reading, below) !== null && path.slice(0, i).some(matcher(reading, below)!)),
+        ) || place.props.get(`on${type}`) instanceof Obj,
+    );
+  });
 }

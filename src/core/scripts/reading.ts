@@ -231,6 +231,7 @@ export class Reading {
       this.note('what it opens hangs on something that cannot be told without running it', node);
       return;
     }
+    this.standing.version++;
     this.standing.toggled.set(node, on);
   }
 

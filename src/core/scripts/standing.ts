@@ -2,9 +2,13 @@ import { ChangedMarkup, type ElementNode, type MarkupChanges } from '../html/ind
 
 /** How a page stands while moves are made: what differs from the markup. */
 export class Standing {
-  readonly changed = new Map<ElementNode, Map<string, string | null>>();
-  /** Checked boxes, opened details, dialogs and popovers that differ from the markup. */
-  readonly toggled = new Map<ElementNode, boolean>();
+  constructor(
+    readonly changed = new Map<ElementNode, Map<string, string | null>>(),
+    /** Checked boxes, opened details, dialogs and popovers that differ from the markup. */
+    readonly toggled = new Map<ElementNode, boolean>(),
+  ) {}
+  /** Counts the changes. */
+  version = 0;
   hovered: ElementNode | null | undefined;
   focused: ElementNode | null | undefined;
   target: ElementNode | null | undefined;
@@ -13,6 +17,15 @@ export class Standing {
     const out = new Standing();
     for (const [element, own] of this.changed) out.changed.set(element, new Map(own));
     for (const [element, on] of this.toggled) out.toggled.set(element, on);
+    if (this.hovered !== undefined) out.hovered = this.hovered;
+    if (this.focused !== undefined) out.focused = this.focused;
+    if (this.target !== undefined) out.target = this.target;
+    return out;
+  }
+
+  /** The same with another hover and focus to come: attributes and states are shared and stay as they are. */
+  share(): Standing {
+    const out = new Standing(this.changed, this.toggled);
     if (this.hovered !== undefined) out.hovered = this.hovered;
     if (this.focused !== undefined) out.focused = this.focused;
     if (this.target !== undefined) out.target = this.target;
@@ -30,6 +43,7 @@ export class Standing {
 
   /** Sets an attribute, or takes it away with null; what equals the markup is no change. */
   set(element: ElementNode, name: string, value: string | null): void {
+    this.version++;
     const shipped = element.attributes.get(name) ?? null;
     let own = this.changed.get(element);
     if (value === shipped) {

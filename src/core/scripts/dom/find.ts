@@ -7,7 +7,7 @@ import {
   type Selector,
   type StateView,
 } from '../../css/index.js';
-import { descendants, isAncestorOrSelf, splitTokens, type ElementNode } from '../../html/index.js';
+import { isAncestorOrSelf, splitTokens, type ElementNode, type HtmlDocument } from '../../html/index.js';
 import type { Reading } from '../reading.js';
 
 const compiled = new Map<string, readonly Selector[] | null>();
@@ -98,6 +98,47 @@ export function findAll(reading: Reading, text: string, below: ElementNode | nul
   }
   const matches = matcher(reading, text, below);
   if (!matches) return null;
-  const all = below === null ? reading.document.elements : [...descendants(below)];
-  return all.filter((e) => e.index <= reading.horizon && matches(e));
+  const there = (e: ElementNode) =>
+    e.index <= reading.horizon && (below === null || (e !== below && isAncestorOrSelf(below, e)));
+  return candidates(reading, selectorsFor(text)!).filter((e) => there(e) && matches(e));
+}
+
+interface Index {
+  readonly classes: ReadonlyMap<string, readonly ElementNode[]>;
+  readonly tags: ReadonlyMap<string, readonly ElementNode[]>;
+}
+
+const indexes = new WeakMap<HtmlDocument, Index>();
+
+function indexOf(document: HtmlDocument): Index {
+  let known = indexes.get(document);
+  if (!known) {
+    const classes = new Map<string, ElementNode[]>();
+    const tags = new Map<string, ElementNode[]>();
+    const add = (map: Map<string, ElementNode[]>, key: string, element: ElementNode) => {
+      const list = map.get(key);
+      if (list) list.push(element);
+      else map.set(key, [element]);
+    };
+    for (const element of document.elements) {
+      for (const name of new Set(element.classes)) add(classes, name, element);
+      add(tags, element.tag, element);
+    }
+    indexes.set(document, (known = { classes, tags }));
+  }
+  return known;
+}
+
+/** Elements that selectors may match, by the rarest thing each asks of them, in document order. */
+function candidates(reading: Reading, selectors: readonly Selector[]): readonly ElementNode[] {
+  const { document, standing } = reading;
+  const out = new Set<ElementNode>();
+  for (const { bucket } of selectors) {
+    if (bucket.by === 'any' || bucket.by === 'id' || document.quirks) return document.elements;
+    const { classes, tags } = indexOf(document);
+    for (const element of (bucket.by === 'class' ? classes.get(bucket.name) : tags.get(bucket.name)) ?? [])
+      out.add(element);
+    if (bucket.by === 'class') for (const element of standing.changed.keys()) out.add(element);
+  }
+  return [...out].sort((a, b) => a.index - b.index);
 }
