@@ -72,6 +72,16 @@ export class Plan {
     return known;
   }
 
+  #routesAt(width: number, visitor: Visitor, page: Page, menus: readonly Menu[]): readonly Opening[] {
+    const key = `${width}/${visitor}/every`;
+    let known = this.#openings.get(key);
+    if (!known) {
+      const at = setting(width, { height: this.options.height, visitor });
+      this.#openings.set(key, (known = openingsAt(menus, page, at, true)));
+    }
+    return known;
+  }
+
   #subject(width: number, visitor: Visitor, opening: Opening | null): Subject {
     const key = `${width}/${visitor}/${opening?.text ?? ''}`;
     let subject = this.#subjects.get(key);
@@ -83,7 +93,8 @@ export class Plan {
     const page = withoutScript(visitor) ? this.page.scriptless : this.page;
     const menus = page === this.page ? this.menus : findMenus(page);
     const { height, level } = this.options;
-    const parts = { page, menus, level, width, height, visitor };
+    const routes = () => this.#routesAt(width, visitor, page, menus);
+    const parts = { page, menus, level, width, height, visitor, routes };
     if (!opening) return new Subject({ ...parts, pose: AT_REST, opened: null });
     const state = poseAfter(page, opening.moves, setting(width, { height, visitor }));
     return new Subject({ ...parts, pose: { text: opening.text, state }, opened: opening.shows });

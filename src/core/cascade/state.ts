@@ -19,6 +19,8 @@ export interface PoseState {
   readonly toggled?: ReadonlyMap<ElementNode, boolean>;
   /** Attributes that differ from the markup: `class` and `style` whole, null where one was taken away. */
   readonly changed?: MarkupChanges;
+  /** The last move led to another page. */
+  readonly left?: boolean;
 }
 
 /** A state view that also lists where it may differ from the markup. */

@@ -1,6 +1,6 @@
 import type { ElementNode } from '../html/index.js';
 import type { Level, State } from '../findings/index.js';
-import type { Menu } from '../menus/index.js';
+import type { Menu, Opening } from '../menus/index.js';
 import type { PaintItem } from '../paint/index.js';
 import {
   poseAfter,
@@ -34,6 +34,8 @@ export interface SubjectParts {
   readonly pose: NamedPose;
   /** Of what the pose opened only; null at rest: everything. */
   readonly opened: ReadonlySet<ElementNode> | null;
+  /** Every way in which panels of the menus come into view from the page at rest. */
+  readonly routes: () => readonly Opening[];
 }
 
 const targetsOf = new WeakMap<Scene, TargetIndex>();
@@ -62,6 +64,10 @@ export class Subject {
   }
   get level(): Level {
     return this.parts.level;
+  }
+  /** Every way in which panels of the menus come into view from the page at rest. */
+  get routes(): readonly Opening[] {
+    return this.parts.routes();
   }
   get visitor(): Visitor {
     return this.parts.visitor;

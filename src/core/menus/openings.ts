@@ -56,6 +56,8 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, ever
       for (const route of by) {
         const moves = [...before, { by: route, element: handle }];
         if (!mayOpen(page, at, moves) || (route === 'key' && !takesKeys(handle, from))) continue;
+        // What a press shows on its way to another page is no opening.
+        if (every && poseAfter(page, moves, at).left) continue;
         const scene = page.scene(posed(page, at, moves), from);
         const shows = new Set(wanted.filter((e) => scene.reach(e) !== null));
         if (shows.size === 0) continue;

@@ -6,6 +6,6 @@ export { CLOSED, setting, VISITORS, withoutScript, type Setting, type Visitor } 
 export { destinationOf, leadsSomewhere, type Destination } from './fragment.js';
 export { passingBeneath, type Passing } from './passing.js';
 export { type PossibleChange } from './changeable.js';
-export { controlOf, poseAfter, type Move } from './moves.js';
+export { activeAt, controlOf, movesOf, poseAfter, type Move } from './moves.js';
 export { Glance } from './glance.js';
 export { isGraphic } from './graphics/graphics.js';

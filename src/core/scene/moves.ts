@@ -4,7 +4,7 @@ import { makeMove, silentActor, Standing, type Move } from '../scripts/index.js'
 import type { Page } from './page.js';
 import { CLOSED, setting, type Setting } from './setting.js';
 
-export { controlOf, type Move } from '../scripts/index.js';
+export { activeAt, controlOf, type Move } from '../scripts/index.js';
 
 /** Moves a pose came about by: what scripts remember of them counts for the moves that follow. */
 const madeBy = new WeakMap<PoseState, readonly Move[]>();
@@ -45,7 +45,10 @@ function standingOf(pose: PoseState): Standing {
 }
 
 /** How a page stands, as the cascade takes it. */
-export function poseOf({ hovered, focused, target, toggled }: Standing, changed: PoseState['changed']): PoseState {
+export function poseOf(
+  { hovered, focused, target, toggled, left }: Standing,
+  changed: PoseState['changed'],
+): PoseState {
   const of = (name: string, element: ElementNode | null | undefined) =>
     element === undefined ? {} : { [name]: element };
   return {
@@ -54,5 +57,6 @@ export function poseOf({ hovered, focused, target, toggled }: Standing, changed:
     ...of('target', target),
     ...(toggled.size > 0 ? { toggled: new Map(toggled) } : {}),
     ...(changed !== undefined ? { changed } : {}),
+    ...(left ? { left } : {}),
   };
 }

@@ -239,6 +239,17 @@ export class Page {
     return this.#scripting && !withoutScript(visitor) ? this.#scripted : null;
   }
 
+  /** The longest wait before scripts have changed all they change after moves, ms. */
+  waited(moves: readonly Move[], s: Setting): number {
+    return this.scriptsFor(s.visitor)?.waited(moves, s) ?? 0;
+  }
+
+  /** Whether a script hears of events of some types on an element: itself, around it or on its behalf. */
+  hears(element: ElementNode, types: readonly string[]): boolean {
+    const scripted = this.#scripted;
+    return scripted !== null && scripted.program.listens(types, element, scripted.look(setting(COMMON_WIDTH)));
+  }
+
   /** Whether a script listens on an element itself to an event of a kind. */
   listensTo(element: ElementNode, kind: RegExp): boolean {
     this.#listening ??= this.#scripted?.program.listening(this.#scripted.look(setting(COMMON_WIDTH))) ?? new Map();

@@ -155,4 +155,5 @@ export function closePopovers(actor: Actor, keep: (popover: ElementNode) => bool
 function pressLink(link: ElementNode, { document, standing }: Actor): void {
   const href = (standing.attribute(link, 'href') ?? '').trim();
   if (href.startsWith('#')) standing.target = indicated(document, href.slice(1));
+  else if (standing.attribute(link, 'href') !== undefined && !/^javascript:/i.test(href)) standing.left = true;
 }

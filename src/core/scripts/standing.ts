@@ -12,6 +12,8 @@ export class Standing {
   hovered: ElementNode | null | undefined;
   focused: ElementNode | null | undefined;
   target: ElementNode | null | undefined;
+  /** Whether a link to another page was followed. */
+  left = false;
 
   clone(): Standing {
     const out = new Standing();

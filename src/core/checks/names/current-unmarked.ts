@@ -1,0 +1,95 @@
+import { closest, collapseSpace, textContent, type ElementNode } from '../../html/index.js';
+import type { Menu, MenuItem } from '../../menus/index.js';
+import { subjectOf } from '../../naming/index.js';
+import type { Scene } from '../../scene/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { looksDifferent } from '../shared/marks.js';
+import type { Subject } from '../subject.js';
+
+/** The current page shown by look alone. @spec WCAG 2.2 SC 1.3.1, wai-aria-1.2 (aria-current) */
+export const currentUnmarked = defineCheck(
+  {
+    id: 'current-unmarked',
+    title: 'The current page is marked for those who do not see it',
+    weight: 'polish',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
+    explains: {
+      means: 'A bold or coloured entry tells where one is to those who see it. aria-current tells the others.',
+      rule: [
+        'The entry that a class marks as the current page and that looks different from its neighbours has aria-current.',
+        'Where hidden text says it, a person has to look. An entry that is no link needs none.',
+      ],
+      faulty: '<a class="active" href="fares.html">Fares</a>',
+      mended: '<a class="active" aria-current="page" href="fares.html">Fares</a>',
+    },
+    worse: null,
+    messages: {
+      unmarked: {
+        says: '{subject} is shown as the current page by its looks alone: no aria-current tells a screen reader.',
+        mends: 'Give it aria-current="page".',
+        criteria: [{ number: '1.3.1', level: 'A' }],
+      },
+    },
+  },
+  (subject) => subject.menus.flatMap((menu) => menu.items.flatMap((item) => observe(item, menu, subject))),
+);
+
+function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
+  const { scene, controls } = subject;
+  const { element } = item;
+  if (item.current?.by !== 'class' || !controls.some((c) => c.element === element)) return [];
+  if (element.tag !== 'a' || !element.attributes.has('href')) return [];
+  if (
+    closest(
+      element,
+      (e) =>
+        (scene.attribute(e, 'aria-current') ?? 'false') !== 'false' || scene.attribute(e, 'aria-selected') === 'true',
+    )
+  )
+    return [];
+  const others = menu.items.filter((i) => i !== item && i.parent === item.parent && i.current === null);
+  if (!others.some((i) => standsOut(element, i.element, scene))) return [];
+  const told = /\b(current|here)\b/i.test(collapseSpace(textContent(element)));
+  return [
+    {
+      at: onElement(element),
+      menus: [menu],
+      state: 'current',
+      message: 'unmarked',
+      data: { subject: subjectOf(element, scene) },
+      ...(told ? { verdict: 'look' as const } : {}),
+    },
+  ];
+}
+
+const LIST_ENTRY = (e: ElementNode): ElementNode | null => (e.parent?.tag === 'li' ? e.parent : null);
+
+/** Whether an item looks different from another one, itself or its entry. */
+function standsOut(one: ElementNode, other: ElementNode, scene: Scene): boolean {
+  if (LOOKS.some((key) => JSON.stringify(scene.style(one)[key]) !== JSON.stringify(scene.style(other)[key])))
+    return true;
+  const [a, b] = [LIST_ENTRY(one), LIST_ENTRY(other)];
+  if (a && b && LOOKS.some((key) => JSON.stringify(scene.style(a)[key]) !== JSON.stringify(scene.style(b)[key])))
+    return true;
+  return (['before', 'after'] as const).some((name) =>
+    looksDifferent(scene.styles.pseudo(one, name), scene.styles.pseudo(other, name)),
+  );
+}
+
+const LOOKS = [
+  'color',
+  'backgroundColor',
+  'backgroundImage',
+  'fontWeight',
+  'fontStyle',
+  'textDecorationLine',
+  'borderBottomColor',
+  'borderBottomWidth',
+  'borderTopColor',
+  'borderTopWidth',
+  'borderLeftColor',
+  'borderLeftWidth',
+  'boxShadow',
+  'opacity',
+] as const;

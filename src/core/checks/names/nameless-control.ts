@@ -1,0 +1,56 @@
+import { descendants } from '../../html/index.js';
+import { canTakeFocus, nameOf, subjectOf } from '../../naming/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import type { Subject } from '../subject.js';
+
+/** Controls without a name. @spec WCAG 2.2 SC 4.1.2, 2.4.4 */
+export const namelessControl = defineCheck(
+  {
+    id: 'nameless-control',
+    title: 'Every control has a name',
+    weight: 'blocks',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
+    explains: {
+      means: 'A screen reader says “button” or “link” and nothing else. Whoever listens does not know what it does.',
+      rule: [
+        'Every link, button and toggle of a menu that can take focus has an accessible name: text, the alt of its picture, aria-label, aria-labelledby or title.',
+        'Icons of a font and decorative pictures are no name.',
+      ],
+      faulty: '<button class="burger"><span></span><span></span><span></span></button>',
+      mended: '<button class="burger" aria-label="Menu">…</button>',
+    },
+    worse: null,
+    messages: {
+      nameless: {
+        says: '{subject} has no name: a screen reader only says what kind of control it is.',
+        mends: 'Give it text, if need be visually hidden, or aria-label; a picture in it an alt.',
+        criteria: [
+          { number: '4.1.2', level: 'A' },
+          { number: '2.4.4', level: 'A' },
+        ],
+      },
+    },
+  },
+  inspect,
+);
+
+function inspect(subject: Subject): readonly Observation[] {
+  return subject.controls.flatMap(({ element, scene, menus }): Observation[] => {
+    const named = element.tag === 'label' ? true : nameOf(element, scene, { ligatures: false, cased: false }) !== '';
+    if (named || !canTakeFocus(element, scene) || holdsUnknown(element)) return [];
+    return [
+      {
+        at: onElement(element),
+        menus,
+        state: 'normal',
+        message: 'nameless',
+        data: { subject: subjectOf(element, scene) },
+      },
+    ];
+  });
+}
+
+/** Whether something in it may bring a name of its own that is not told by the markup. */
+const holdsUnknown = (element: Parameters<typeof descendants>[0]): boolean =>
+  [...descendants(element)].some((e) => ['iframe', 'object', 'slot'].includes(e.tag));

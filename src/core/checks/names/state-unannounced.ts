@@ -1,0 +1,91 @@
+import { closest, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
+import { subjectOf } from '../../naming/index.js';
+import { poseAfter, type Scene } from '../../scene/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { lastBy, panelsOf } from '../shared/panels.js';
+import type { Subject } from '../subject.js';
+
+/** Toggles that do not say whether they are open. @spec WCAG 2.2 SC 4.1.2, wai-aria-1.2 (aria-expanded) */
+export const stateUnannounced = defineCheck(
+  {
+    id: 'state-unannounced',
+    title: 'Toggles say whether they are open',
+    weight: 'hinders',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    explains: {
+      means:
+        'Whoever does not see the panel open is told by nothing else: without aria-expanded a press seems to do nothing.',
+      rule: [
+        'A control that opens a part of a menu by a press has aria-expanded, false while it is closed and true once it is open.',
+        'Left out: summary, popover buttons and checkboxes, which tell their state by themselves, and openers of dialogs.',
+      ],
+      faulty: '<button class="burger">Menu</button>',
+      mended: '<button class="burger" aria-expanded="false">Menu</button>, set to true by the script that opens it',
+    },
+    worse: null,
+    messages: {
+      missing: {
+        says: '{subject} opens a part of the menu and has no aria-expanded: a screen reader does not say that something opened.',
+        mends: 'Give it aria-expanded="false" and let the script set it to true and back.',
+        criteria: [{ number: '4.1.2', level: 'A' }],
+      },
+      wrong: {
+        says: '{subject} says aria-expanded="{value}" while its part of the menu is {state}. A screen reader tells the opposite of what is there.',
+        mends: 'Let the script that opens and closes it set aria-expanded with it.',
+        criteria: [{ number: '4.1.2', level: 'A' }],
+      },
+    },
+  },
+  inspect,
+);
+
+function inspect(subject: Subject): readonly Observation[] {
+  const { scene, page, setting: at } = subject;
+  return panelsOf(subject).flatMap(({ handle, menu, openings, hidden }): Observation[] => {
+    const opening = openings.find((o) => lastBy(o) === 'press' && o.moves[o.moves.length - 1]!.element === handle);
+    if (!opening || tellsByItself(handle, scene)) return [];
+    const before = page.scene({ ...at, pose: poseAfter(page, opening.moves.slice(0, -1), at) }, scene);
+    const open = page.scene({ ...at, pose: poseAfter(page, opening.moves, at) }, before);
+    const shown = hidden.find((e) => opening.shows.has(e));
+    if (
+      shown &&
+      closest(
+        shown,
+        (e) =>
+          e.tag === 'dialog' || open.attribute(e, 'role') === 'dialog' || open.attribute(e, 'aria-modal') === 'true',
+      )
+    )
+      return [];
+    const say = (message: string, data: Readonly<Record<string, string>> = {}): Observation[] => [
+      {
+        at: onElement(handle),
+        menus: [menu],
+        state: 'normal',
+        message,
+        data: { subject: subjectOf(handle, scene), ...data },
+        common: `${message} ${menu.id}`,
+      },
+    ];
+    const [closed, opened] = [stateOf(handle, before), stateOf(handle, open)];
+    if (closed === null && opened === null) return say('missing');
+    if (closed === 'true') return say('wrong', { value: 'true', state: 'closed' });
+    return opened === 'true' ? [] : say('wrong', { value: opened ?? 'nothing', state: 'open' });
+  });
+}
+
+/** aria-expanded on the handle, or on the one control in it. */
+function stateOf(handle: ElementNode, scene: Scene): string | null {
+  const holder = [handle, ...scene.document.elements.filter((e) => e !== handle && isAncestorOrSelf(handle, e))].find(
+    (e) => scene.attribute(e, 'aria-expanded') !== undefined,
+  );
+  return holder ? (scene.attribute(holder, 'aria-expanded')!.trim().toLowerCase() ?? null) : null;
+}
+
+/** Native controls that tell their state. */
+const tellsByItself = (handle: ElementNode, scene: Scene): boolean =>
+  ['summary', 'label', 'input'].includes(handle.tag) ||
+  scene.attribute(handle, 'popovertarget') !== undefined ||
+  /popover/.test(scene.attribute(handle, 'command') ?? '') ||
+  /modal/.test(scene.attribute(handle, 'command') ?? '') ||
+  scene.attribute(handle, 'aria-haspopup') === 'dialog';

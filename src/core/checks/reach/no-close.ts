@@ -1,0 +1,92 @@
+import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
+import { centre } from '../../base/index.js';
+import { activeAt, poseAfter, type Move, type Scene } from '../../scene/index.js';
+import { subjectOf } from '../../naming/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { panelsOf, type Panel } from '../shared/panels.js';
+import type { Subject } from '../subject.js';
+
+/** A panel that takes so much of the screen covers the page. */
+const SHARE = 0.8;
+
+/** Panels over the whole page without a way to close them. @spec WCAG 2.2 SC 2.1.2 */
+export const noClose = defineCheck(
+  {
+    id: 'no-close',
+    title: 'A panel over the page can be closed',
+    weight: 'hinders',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    explains: {
+      means:
+        'A menu that opens over the whole page and cannot be closed holds its visitor: all they can do is follow a link or leave.',
+      rule: [
+        'Where an opened panel covers four fifths of the screen or more, a control that can be got to closes it: the toggle itself, a button in the panel, or what lies around it.',
+      ],
+      faulty: '.menu.open { position: fixed; inset: 0; z-index: 9 } over a toggle with no z-index',
+      mended: '<div class="menu"><button class="close">Close</button>…</div>',
+    },
+    worse: null,
+    messages: {
+      trapped: {
+        says: 'The panel that {subject} opens covers the page, and nothing in reach closes it: the toggle lies beneath it.',
+        mends: 'Put a close button into the panel, or keep the toggle above it.',
+        criteria: [{ number: '2.1.2', level: 'A' }],
+      },
+    },
+  },
+  inspect,
+);
+
+function inspect(subject: Subject): readonly Observation[] {
+  return panelsOf(subject).flatMap((panel): Observation[] => {
+    const opening = panel.openings.find(
+      ({ moves }) => moves.length === 1 && moves[0]!.by === 'press' && moves[0]!.element === panel.handle,
+    );
+    if (!opening) return [];
+    const { page, setting: at } = subject;
+    const open = page.scene({ ...at, pose: poseAfter(page, opening.moves, at) }, subject.scene);
+    const cover = coveringPart(panel, open);
+    if (!cover || closes(panel, open, cover, subject)) return [];
+    return [
+      {
+        at: onElement(panel.handle),
+        menus: [panel.menu],
+        state: 'normal',
+        message: 'trapped',
+        data: { subject: subjectOf(panel.handle, subject.scene) },
+      },
+    ];
+  });
+}
+
+/** The fixed or absolute part around a panel's entries that covers most of the screen; null if there is none. */
+function coveringPart({ hidden }: Panel, open: Scene): ElementNode | null {
+  const { width, height } = open.medium;
+  for (let e: ElementNode | null = hidden.find((h) => open.reach(h) !== null) ?? null; e; e = e.parent) {
+    const { position } = open.style(e);
+    if (position !== 'fixed' && position !== 'absolute') continue;
+    const rect = open.seen(e);
+    if (rect && Math.min(rect.width, width) * Math.min(rect.height, height) >= SHARE * width * height) return e;
+  }
+  return null;
+}
+
+/** Whether some control that can be pressed then closes a panel. */
+function closes({ handle, hidden }: Panel, open: Scene, cover: ElementNode, { page, setting: at }: Subject): boolean {
+  const shown = hidden.filter((e) => open.reach(e) !== null);
+  const before: readonly Move[] = [{ by: 'press', element: handle }];
+  const inside = open.document.elements.filter(
+    (e) => isAncestorOrSelf(cover, e) && !shown.includes(e) && activeAt(e) === e,
+  );
+  return [handle, ...inside].some((element) => {
+    const rect = open.seen(element);
+    if (!rect) return false;
+    const { x, y } = centre(rect);
+    const hit = open.hit(x, y);
+    if (!hit || !(isAncestorOrSelf(element, hit) || isAncestorOrSelf(hit, element))) return false;
+    const pose = poseAfter(page, [...before, { by: 'press', element }], at);
+    const after = page.scene({ ...at, pose }, open);
+    return shown.some((e) => after.reach(e) === null);
+  });
+}
