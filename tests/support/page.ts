@@ -25,7 +25,7 @@ export function pageFrom(
   const text = { name: 'page.html', url: `${URL_BASE}page.html`, html };
   return openPageNow(
     text,
-    { sheet },
+    { sheet, script: sheet },
     { scripting: options.scripting ?? true, ...(options.changes ? { changes: options.changes } : {}) },
   );
 }

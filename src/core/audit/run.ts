@@ -44,15 +44,27 @@ export function runCheck(check: Check, plan: Plan): readonly Single[] {
   const sightings = new Sightings(check, plan);
   const ends = plan.rungs.map(endsOf);
   const stations = plan.rungs.map((rung) => plan.stations(rung, check.meta.asks));
-  const keys = new Map<string, boolean>();
+  /** Rungs in which something was seen only after a move. */
+  const keys = new Map<string, Set<number>>();
   const endWidths = new Set(ends.flat());
-  for (const width of endWidths)
-    for (const [key, { posed }] of sightings.at(width, true)) keys.set(key, (keys.get(key) ?? true) && posed);
+  const seen = (key: string): Set<number> => {
+    let rungs = keys.get(key);
+    if (!rungs) keys.set(key, (rungs = new Set()));
+    return rungs;
+  };
+  ends.forEach((both, rung) => {
+    for (const width of both)
+      for (const [key, { posed }] of sightings.at(width, true)) if (posed) seen(key).add(rung); else seen(key);
+  });
   for (const width of stations.flat().filter((w) => !endWidths.has(w)))
-    for (const key of sightings.at(width, false).keys()) keys.set(key, false);
+    for (const key of sightings.at(width, false).keys()) seen(key);
+  const rungOf = (width: number) => plan.rungs.findIndex(({ from, to }) => width >= from && width <= to);
   return [...keys].map(([key, posed]) => {
-    const holds = (width: number) => sightings.at(width, posed || endWidths.has(width)).has(key);
-    const widths = spread(posed ? ends : stations, holds);
+    const holds = (width: number) => sightings.at(width, endWidths.has(width) || posed.has(rungOf(width))).has(key);
+    const widths = spread(
+      plan.rungs.map((_, rung) => (posed.has(rung) ? ends[rung]! : stations[rung]!)),
+      holds,
+    );
     const all = sightings.all(key);
     const worst = all.reduce((a, b) => (badness(b.observation, check) > badness(a.observation, check) ? b : a));
     return makeFinding(check, worst, all, widths);

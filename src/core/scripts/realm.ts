@@ -11,7 +11,7 @@ import { defineElements } from './dom/elements.js';
 import { defineEvents } from './dom/events.js';
 import { defineWindow } from './dom/window.js';
 import type { Reading } from './reading.js';
-import { Accessor, Obj, UNKNOWN, type Value } from './values.js';
+import { Accessor, Obj, UNKNOWN, type Slot, type Value } from './values.js';
 
 const PROTOS = [
   'object',
@@ -56,7 +56,7 @@ export class Realm {
     this.protos = protos as unknown as Protos;
     this.protos.element.proto = this.protos.node;
     this.protos.loose.proto = this.protos.node;
-    this.window = new Obj(object);
+    this.window = new Window(object, this.fixed);
     this.documentObject = new Obj(this.protos.node);
   }
 
@@ -77,7 +77,20 @@ export class Realm {
   }
 
   setGlobal(reading: Reading, name: string, value: Value): void {
-    if (!this.fixed.has(name)) reading.set(this.window, name, value);
+    reading.set(this.window, name, value);
+  }
+}
+
+/** The window: some of its names keep their meaning. */
+class Window extends Obj {
+  constructor(
+    proto: Obj | null,
+    readonly fixed: ReadonlySet<string>,
+  ) {
+    super(proto);
+  }
+  override write(reading: Reading, key: string, value: Slot): void {
+    if (!this.fixed.has(key)) super.write(reading, key, value);
   }
 }
 

@@ -1,5 +1,6 @@
 import { descendants } from '../../html/index.js';
-import { canTakeFocus, nameOf, subjectOf } from '../../naming/index.js';
+import { canTakeFocus, labelOf, nameOf, subjectOf } from '../../naming/index.js';
+import { controlOf } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Subject } from '../subject.js';
 
@@ -37,8 +38,10 @@ export const namelessControl = defineCheck(
 
 function inspect(subject: Subject): readonly Observation[] {
   return subject.controls.flatMap(({ element, scene, menus }): Observation[] => {
-    const named = element.tag === 'label' ? true : nameOf(element, scene, { ligatures: false, cased: false }) !== '';
-    if (named || !canTakeFocus(element, scene) || holdsUnknown(element)) return [];
+    const control = element.tag === 'label' ? (controlOf(element, scene.document) ?? element) : element;
+    const named = nameOf(control, scene, { ligatures: false, cased: false }) !== '';
+    const used = canTakeFocus(control, scene) || subject.menus.some((m) => m.toggles.some((t) => t.element === element));
+    if (named || labelOf(element, scene) !== '' || !used || holdsUnknown(element)) return [];
     return [
       {
         at: onElement(element),

@@ -2,7 +2,7 @@ import { closest, isAncestorOrSelf, type ElementNode } from '../../html/index.js
 import { subjectOf } from '../../naming/index.js';
 import { poseAfter, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { lastBy, panelsOf } from '../shared/panels.js';
+import { panelsOf, pressOf } from '../shared/panels.js';
 import type { Subject } from '../subject.js';
 
 /** Toggles that do not say whether they are open. @spec WCAG 2.2 SC 4.1.2, wai-aria-1.2 (aria-expanded) */
@@ -42,8 +42,9 @@ export const stateUnannounced = defineCheck(
 
 function inspect(subject: Subject): readonly Observation[] {
   const { scene, page, setting: at } = subject;
-  return panelsOf(subject).flatMap(({ handle, menu, openings, hidden }): Observation[] => {
-    const opening = openings.find((o) => lastBy(o) === 'press' && o.moves[o.moves.length - 1]!.element === handle);
+  return panelsOf(subject).flatMap((panel): Observation[] => {
+    const { handle, menu, hidden } = panel;
+    const opening = pressOf(panel, subject);
     if (!opening || tellsByItself(handle, scene)) return [];
     const before = page.scene({ ...at, pose: poseAfter(page, opening.moves.slice(0, -1), at) }, scene);
     const open = page.scene({ ...at, pose: poseAfter(page, opening.moves, at) }, before);

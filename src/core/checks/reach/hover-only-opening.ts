@@ -36,7 +36,7 @@ export const hoverOnlyOpening = defineCheck(
 
 function inspect(subject: Subject): readonly Observation[] {
   return panelsOf(subject)
-    .filter((panel) => isHoverOnly(panel) && handleShows(panel, subject))
+    .filter((panel) => isHoverOnly(panel, subject) && handleShows(panel, subject))
     .map(({ handle, menu, hidden }) => ({
       at: onElement(handle),
       menus: [menu],

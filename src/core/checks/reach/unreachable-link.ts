@@ -41,7 +41,7 @@ function inspect(subject: Subject): readonly Observation[] {
   const { scene, menus, routes, page } = subject;
   const stops = new Set(tabOrder(scene));
   const panels = panelsOf(subject);
-  const told = panels.filter((panel) => isHoverOnly(panel) || pressOnly(panel.handle, subject) !== null);
+  const told = panels.filter((panel) => isHoverOnly(panel, subject) || pressOnly(panel.handle, subject) !== null);
   const posed = new Map<string, ReadonlySet<ElementNode>>();
   const stopsAfter = (opening: (typeof routes)[number]): ReadonlySet<ElementNode> => {
     let known = posed.get(opening.text);

@@ -2,7 +2,6 @@ import { closest, type ElementNode } from '../../html/index.js';
 import { subjectOf, tabOrder } from '../../naming/index.js';
 import { CLOSED, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { panelsOf } from '../shared/panels.js';
 import type { Subject } from '../subject.js';
 
 /** Stops of the Tab key that cannot be seen. @spec WCAG 2.2 SC 2.4.3, 2.4.7 */
@@ -44,7 +43,6 @@ function inspect(subject: Subject): readonly Observation[] {
   const own = new Map(
     menus.flatMap((menu) => [...menu.items, ...menu.toggles].map(({ element }) => [element, menu] as const)),
   );
-  const panels = panelsOf(subject);
   const posed = subject.parts.opened !== null;
   const atRest = posed ? new Set(tabOrder(subject.page.scene({ ...subject.setting, pose: CLOSED }))) : null;
   if (posed && scene.setting.pose.hovered && !scene.setting.pose.focused) return [];
@@ -54,7 +52,6 @@ function inspect(subject: Subject): readonly Observation[] {
     const focused = subject.after({ by: 'focus', element });
     if (posed && focused.rect(element) === null) return [];
     if (focused.reach(element) !== null) return [];
-    const panel = panels.find(({ item, hidden }) => item !== null && hidden.includes(element));
     return [
       {
         at: onElement(element),
@@ -62,7 +59,7 @@ function inspect(subject: Subject): readonly Observation[] {
         state: 'normal',
         message: 'unseen',
         data: { subject: subjectOf(element, scene), why: whyOf(element, focused) },
-        common: `unseen ${panel ? 'submenus' : 'menu'} ${menu.id}`,
+        common: `unseen ${menu.id} ${culpritOf(element, focused)}`,
       },
     ];
   });
@@ -73,6 +70,15 @@ const isShownByLabel = (element: ElementNode, scene: Scene): boolean =>
   scene.document.elements.some(
     (e) => e.tag === 'label' && e.attributes.get('for') === element.id && scene.reach(e) !== null,
   );
+
+/** What keeps an element out of sight: the part around it that is transparent, or taken out of the flow. */
+function culpritOf(element: ElementNode, scene: Scene): string {
+  const found =
+    closest(element, (e) => scene.style(e).opacity === 0) ??
+    closest(element, (e) => ['fixed', 'absolute'].includes(scene.style(e).position)) ??
+    closest(element, (e) => scene.style(e).overflowX !== 'visible');
+  return found ? `${found.tag}.${found.classes.join('.')}` : '';
+}
 
 function whyOf(element: ElementNode, scene: Scene): string {
   const clear = closest(element, (e) => scene.style(e).opacity === 0);

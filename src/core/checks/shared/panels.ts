@@ -1,6 +1,6 @@
 import { descendants, type ElementNode } from '../../html/index.js';
 import type { Menu, MenuItem, Opening, Toggle } from '../../menus/index.js';
-import type { Move, Scene } from '../../scene/index.js';
+import { poseAfter, type Move, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 
 /** A part of a menu that is out of view at rest, and the ways in which it comes into view. */
@@ -76,7 +76,30 @@ export const handleShows = ({ handle }: Panel, { scene, routes }: Subject): bool
   scene.reach(handle) !== null || routes.some(({ shows }) => shows.has(handle));
 
 /** Panels that only a hover opens: what is in them is told with their handle. */
-export const isHoverOnly = ({ openings, toggle }: Panel): boolean =>
-  toggle === null && openings.length > 0 && openings.every(({ moves }) => moves.some(({ by }) => by === 'hover'));
+export const isHoverOnly = (panel: Panel, subject: Subject): boolean =>
+  panel.toggle === null &&
+  panel.openings.length > 0 &&
+  panel.openings.every((opening) => opening.moves.some(({ by }) => by === 'hover') || !stays(opening, panel, subject));
+
+const staying = new WeakMap<Opening, boolean>();
+
+/** Whether what a press opened is still there when the pointer goes away: otherwise only its hovering opened it. */
+export function stays(opening: Opening, { hidden }: Panel, { page, setting: at, scene }: Subject): boolean {
+  if (lastBy(opening) !== 'press') return true;
+  let known = staying.get(opening);
+  if (known === undefined) {
+    const moves: readonly Move[] = [...opening.moves, { by: 'hover', element: scene.document.root }];
+    const away = page.scene({ ...at, pose: { ...poseAfter(page, moves, at), focused: null } }, scene);
+    known = hidden.some((e) => opening.shows.has(e) && away.reach(e) !== null);
+    staying.set(opening, known);
+  }
+  return known;
+}
+
+/** The opening by a press on the handle of a panel itself that does not hang on the pointer staying there. */
+export const pressOf = (panel: Panel, subject: Subject): Opening | undefined =>
+  panel.openings.find(
+    (o) => lastBy(o) === 'press' && o.moves[o.moves.length - 1]!.element === panel.handle && stays(o, panel, subject),
+  );
 
 export const holds = (panel: Panel, element: ElementNode): boolean => panel.hidden.includes(element);

@@ -1,7 +1,7 @@
 /** Global names that browsers have and of which nothing more is known here: reading one is no error. */
 export const BROWSER_NAMES: ReadonlySet<string> = new Set(
   (
-    'AbortController AbortSignal Audio Blob BroadcastChannel CanvasRenderingContext2D Crypto DOMException DOMRect DataView ' +
+    'AbortController AbortSignal Audio Blob BroadcastChannel DOMParser CanvasRenderingContext2D Crypto DOMException DOMRect DataView ' +
     'Date Element FileReader FontFace FormData Float32Array Float64Array Headers Image Int16Array Int32Array Int8Array Intl ' +
     'MessageChannel Notification Option PerformanceObserver Proxy ReadableStream Reflect Request Response ' +
     'SVGElement ServiceWorker SharedWorker TextDecoder TextEncoder URL URLSearchParams Uint16Array Uint32Array Uint8Array ' +

@@ -142,8 +142,13 @@ export function firstOf(reading: Reading, selector: Value, below: ElementNode | 
   const written = text(selector);
   if (written === null) return UNKNOWN;
   const found = findAll(reading, written, below);
-  return found ? reading.wrap(found[0] ?? null) : reading.raise('SyntaxError', 'no selector');
+  if (!found) return reading.raise('SyntaxError', 'no selector');
+  return found[0] ? reading.wrap(found[0]) : below && isWritten(reading, below) ? UNKNOWN : null;
 }
+
+/** Whether a script wrote content into an element or around it: more may be there than was shipped. */
+const isWritten = ({ written }: Reading, below: ElementNode): boolean =>
+  [...written].some((e) => isAncestorOrSelf(e, below) || isAncestorOrSelf(below, e));
 
 export function allOf(reading: Reading, selector: Value, below: ElementNode | null): Value {
   const written = text(selector);
