@@ -27,7 +27,7 @@ describe('the catalogue', () => {
     expect(meta.asks.visitors.length).toBeGreaterThan(0);
     expect(Object.keys(meta.messages).length).toBeGreaterThan(0);
     for (const { says, mends } of Object.values(meta.messages)) {
-      expect(says).toMatch(/[.?]$/);
+      expect(says).toMatch(/([.?]|\})$/);
       expect(mends).toMatch(/(\.|\})$/);
     }
   });

@@ -1,5 +1,7 @@
-import { auditText, links, menuPage } from '../support/audit.js';
+import { auditOnly, links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const auditText = auditOnly('control-contrast');
 
 const css = (rest: string) =>
   `a,button{display:inline-block;padding:6px;min-width:24px;color:#222}i{font-family:Pier Icons}${rest}`;

@@ -1,5 +1,7 @@
-import { auditText, links, menuPage } from '../support/audit.js';
+import { auditOnly, links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const auditText = auditOnly('small-target');
 
 const ITEMS = links('Home', 'Fares', 'Times');
 const page = (css: string, items = ITEMS, around = '') => menuPage(`a{color:#222}${css}`, items, around);

@@ -1,5 +1,7 @@
-import { auditText, links, menuPage } from '../support/audit.js';
+import { auditOnly, links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const auditText = auditOnly('uncrawlable-link');
 
 const page = (items: string, css = '', around = '') =>
   menuPage(

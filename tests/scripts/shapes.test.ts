@@ -28,34 +28,87 @@ const TOGGLE = "document.querySelector('#m').classList.toggle('open')";
 const TOGGLES: readonly (readonly [string, string])[] = [
   ['a listener by DOM calls', `document.getElementById('b').addEventListener('click', function () { ${TOGGLE} })`],
   ['a property', `document.querySelector('.burger').onclick = () => { ${TOGGLE} }`],
-  ['an immediate function', `(function () { var m = document.getElementById('m'); b.addEventListener('click', function () { m.className = m.className ? '' : 'open' }) })()`],
-  ['waiting for the page', `document.addEventListener('DOMContentLoaded', () => document.querySelectorAll('button').forEach((x) => x.addEventListener('click', () => ${TOGGLE})))`],
+  [
+    'an immediate function',
+    `(function () { var m = document.getElementById('m'); b.addEventListener('click', function () { m.className = m.className ? '' : 'open' }) })()`,
+  ],
+  [
+    'waiting for the page',
+    `document.addEventListener('DOMContentLoaded', () => document.querySelectorAll('button').forEach((x) => x.addEventListener('click', () => ${TOGGLE})))`,
+  ],
   ['window load', `window.onload = function () { b.onclick = function () { ${TOGGLE} } }`],
-  ['delegated by hand', `document.addEventListener('click', (e) => { const t = e.target.closest('[data-shows]'); if (!t) return; document.querySelector(t.dataset.shows).classList.toggle('open') })`],
-  ['a convention of data attributes', `for (const t of document.querySelectorAll('[data-shows]')) { const to = document.querySelector(t.getAttribute('data-shows')); t.addEventListener('click', () => to.classList.toggle('show')) }`],
-  ['a class with methods', `class Menu { #on = false; constructor(el, { name = 'open' } = {}) { this.el = el; this.name = name; el.querySelector('button').addEventListener('click', this) } handleEvent() { this.#on = !this.#on; this.el.querySelector('ul').classList.toggle(this.name, this.#on) } } new Menu(document.getElementById('h'))`],
-  ['an inherited class', `class Base { constructor(el) { this.el = el; this.bind() } bind() {} set open(v) { this.el.classList.toggle('open', v) } get open() { return this.el.classList.contains('open') } } class Header extends Base { bind() { super.bind(); b.addEventListener('click', () => { this.open = !this.open }) } } new Header(h)`],
-  ['options in a literal', `function init(o) { const s = Object.assign({ cls: 'open', root: 'header' }, o); const r = document.querySelector(s.root); r.querySelector(s.button).addEventListener('click', () => r.classList.toggle(s.cls)) } init({ button: '.burger' })`],
-  ['a state of its own', `let on = false; b.addEventListener('click', () => { on = !on; m.style.display = on ? 'block' : 'none' })`],
-  ['an attribute', `b.onclick = () => { const on = b.getAttribute('aria-expanded') === 'true'; b.setAttribute('aria-expanded', String(!on)); h.dataset.state = on ? 'closed' : 'open' }`],
-  ['a class on the body', `const t = document.getElementsByClassName('burger')[0]; t.addEventListener('pointerup', () => document.body.classList.toggle('menu-open'))`],
+  [
+    'delegated by hand',
+    `document.addEventListener('click', (e) => { const t = e.target.closest('[data-shows]'); if (!t) return; document.querySelector(t.dataset.shows).classList.toggle('open') })`,
+  ],
+  [
+    'a convention of data attributes',
+    `for (const t of document.querySelectorAll('[data-shows]')) { const to = document.querySelector(t.getAttribute('data-shows')); t.addEventListener('click', () => to.classList.toggle('show')) }`,
+  ],
+  [
+    'a class with methods',
+    `class Menu { #on = false; constructor(el, { name = 'open' } = {}) { this.el = el; this.name = name; el.querySelector('button').addEventListener('click', this) } handleEvent() { this.#on = !this.#on; this.el.querySelector('ul').classList.toggle(this.name, this.#on) } } new Menu(document.getElementById('h'))`,
+  ],
+  [
+    'an inherited class',
+    `class Base { constructor(el) { this.el = el; this.bind() } bind() {} set open(v) { this.el.classList.toggle('open', v) } get open() { return this.el.classList.contains('open') } } class Header extends Base { bind() { super.bind(); b.addEventListener('click', () => { this.open = !this.open }) } } new Header(h)`,
+  ],
+  [
+    'options in a literal',
+    `function init(o) { const s = Object.assign({ cls: 'open', root: 'header' }, o); const r = document.querySelector(s.root); r.querySelector(s.button).addEventListener('click', () => r.classList.toggle(s.cls)) } init({ button: '.burger' })`,
+  ],
+  [
+    'a state of its own',
+    `let on = false; b.addEventListener('click', () => { on = !on; m.style.display = on ? 'block' : 'none' })`,
+  ],
+  [
+    'an attribute',
+    `b.onclick = () => { const on = b.getAttribute('aria-expanded') === 'true'; b.setAttribute('aria-expanded', String(!on)); h.dataset.state = on ? 'closed' : 'open' }`,
+  ],
+  [
+    'a class on the body',
+    `const t = document.getElementsByClassName('burger')[0]; t.addEventListener('pointerup', () => document.body.classList.toggle('menu-open'))`,
+  ],
   ['the next element', `b.addEventListener('click', function () { this.nextElementSibling.classList.toggle('open') })`],
   ['the parent', `b.addEventListener('click', ({ currentTarget: t }) => t.parentElement.classList.toggle('open'))`],
   ['a timer', `b.addEventListener('click', () => setTimeout(() => ${TOGGLE}, 300))`],
   ['the next frame', `b.addEventListener('click', () => requestAnimationFrame(() => ${TOGGLE}))`],
   ['a promise', `b.addEventListener('click', async () => { await new Promise((r) => setTimeout(r, 100)); ${TOGGLE} })`],
-  ['a module bundle', `!function (e) { var t = {}; function n(r) { if (t[r]) return t[r].exports; var o = t[r] = { exports: {} }; return e[r].call(o.exports, o, o.exports, n), o.exports } n(1) }([function (e, t) { t.toggle = function (x) { x.classList.toggle('open') } }, function (e, t, n) { var r = n(0); document.querySelector('#b').addEventListener('click', function () { r.toggle(document.querySelector('#m')) }) }])`],
-  ['a map of handlers', `const acts = new Map([['b', () => ${TOGGLE}]]); document.body.addEventListener('click', (e) => { for (const [id, act] of acts) if (e.target.closest('#' + id)) act() })`],
-  ['a switch over tags', `document.onclick = function (e) { switch (e.target.tagName.toLowerCase()) { case 'span': case 'button': ${TOGGLE}; break; default: } }`],
-  ['a getter defined by hand', `var o = {}; Object.defineProperty(o, 'el', { get: function () { return document.querySelector('#m') } }); b.onclick = function () { o.el.classList.toggle('open') }`],
-  ['bound functions', `function M(el) { this.el = el; b.addEventListener('click', this.flip.bind(this)) } M.prototype.flip = function () { this.el.classList.toggle('open') }; new M(m)`],
+  [
+    'a module bundle',
+    `!function (e) { var t = {}; function n(r) { if (t[r]) return t[r].exports; var o = t[r] = { exports: {} }; return e[r].call(o.exports, o, o.exports, n), o.exports } n(1) }([function (e, t) { t.toggle = function (x) { x.classList.toggle('open') } }, function (e, t, n) { var r = n(0); document.querySelector('#b').addEventListener('click', function () { r.toggle(document.querySelector('#m')) }) }])`,
+  ],
+  [
+    'a map of handlers',
+    `const acts = new Map([['b', () => ${TOGGLE}]]); document.body.addEventListener('click', (e) => { for (const [id, act] of acts) if (e.target.closest('#' + id)) act() })`,
+  ],
+  [
+    'a switch over tags',
+    `document.onclick = function (e) { switch (e.target.tagName.toLowerCase()) { case 'span': case 'button': ${TOGGLE}; break; default: } }`,
+  ],
+  [
+    'a getter defined by hand',
+    `var o = {}; Object.defineProperty(o, 'el', { get: function () { return document.querySelector('#m') } }); b.onclick = function () { o.el.classList.toggle('open') }`,
+  ],
+  [
+    'bound functions',
+    `function M(el) { this.el = el; b.addEventListener('click', this.flip.bind(this)) } M.prototype.flip = function () { this.el.classList.toggle('open') }; new M(m)`,
+  ],
   ['storage that is empty', `if (localStorage.getItem('menu') === 'gone') m.remove(); b.onclick = () => ${TOGGLE}`],
-  ['optional calls', `document.querySelector('#none')?.addEventListener('click', () => {}); b?.addEventListener?.('click', () => { m?.classList.toggle('open') })`],
+  [
+    'optional calls',
+    `document.querySelector('#none')?.addEventListener('click', () => {}); b?.addEventListener?.('click', () => { m?.classList.toggle('open') })`,
+  ],
 ];
 
 test.each(TOGGLES)('opens and closes by %s', (_name, script) => {
   const on = page(script);
-  expect([isOpen(on, ''), isOpen(on, 'press:#b'), isOpen(on, 'press:#i'), isOpen(on, 'press:#b press:#b')]).toEqual([false, true, true, false]);
+  expect([isOpen(on, ''), isOpen(on, 'press:#b'), isOpen(on, 'press:#i'), isOpen(on, 'press:#b press:#b')]).toEqual([
+    false,
+    true,
+    true,
+    false,
+  ]);
   expect(on.limits.filter(({ kind }) => kind === 'unread')).toEqual([]);
 });
 
@@ -64,34 +117,109 @@ const LIBRARY = `/*! chains */(function(w){var jQuery=function(s,c){return new j
 
 const CHAINS: readonly (readonly [string, string])[] = [
   ['on', `$('#b').on('click', function () { $('#m').toggleClass('open') })`],
-  ['click', `$(function () { $('.burger').click(function (e) { e.preventDefault(); $(this).next('ul').toggleClass('show') }) })`],
-  ['delegated', `$(document).on('click', '[data-shows]', function () { $($(this).data('shows')).toggleClass('open') })`],
-  ['slideToggle', `jQuery(document).ready(function ($) { $('#b').bind('click', function () { $(this).siblings('ul').slideToggle(200) }) })`],
-  ['each and css', `$('header').each(function () { var $h = $(this), on = 0; $h.find('button').on('click.x', function () { on = !on; $h.children('ul').css('display', on ? 'block' : 'none') }) })`],
-  ['a plugin', `$.fn.folds = function (o) { var s = $.extend({ cls: 'open' }, o); return this.each(function () { var $b = $(this); $b.on('click', function () { $b.parent().toggleClass(s.cls) }) }) }; $('#b').folds()`],
-  ['attr and hasClass', `$('#b').click(function () { var $m = $('ul:first'); $m.hasClass('open') ? $m.removeClass('open') : $m.addClass('open'); $(this).attr('aria-expanded', $m.hasClass('open')) })`],
+  [
+    'click',
+    `$(function () { $('.burger').click(function (e) { e.preventDefault(); $(this).next('ul').toggleClass('show') }) })`,
+  ],
+  [
+    'delegated',
+    `$(document).on('click', '[data-shows]', function () { $($(this).data('shows')).toggleClass('open') })`,
+  ],
+  [
+    'slideToggle',
+    `jQuery(document).ready(function ($) { $('#b').bind('click', function () { $(this).siblings('ul').slideToggle(200) }) })`,
+  ],
+  [
+    'each and css',
+    `$('header').each(function () { var $h = $(this), on = 0; $h.find('button').on('click.x', function () { on = !on; $h.children('ul').css('display', on ? 'block' : 'none') }) })`,
+  ],
+  [
+    'a plugin',
+    `$.fn.folds = function (o) { var s = $.extend({ cls: 'open' }, o); return this.each(function () { var $b = $(this); $b.on('click', function () { $b.parent().toggleClass(s.cls) }) }) }; $('#b').folds()`,
+  ],
+  [
+    'attr and hasClass',
+    `$('#b').click(function () { var $m = $('ul:first'); $m.hasClass('open') ? $m.removeClass('open') : $m.addClass('open'); $(this).attr('aria-expanded', $m.hasClass('open')) })`,
+  ],
 ];
 
 test.each(CHAINS)('chained calls: %s', (_name, script) => {
-  const on = pageFrom(PAGE(script).replace('<script>', '<script src="lib.js"></script><script>'), { 'lib.js': LIBRARY });
+  const on = pageFrom(PAGE(script).replace('<script>', '<script src="lib.js"></script><script>'), {
+    'lib.js': LIBRARY,
+  });
   expect([isOpen(on, ''), isOpen(on, 'press:#b'), isOpen(on, 'press:#b press:#b')]).toEqual([false, true, false]);
 });
 
 test.each<[string, string, string, boolean]>([
   ['hover opens', "h.addEventListener('mouseenter', () => m.classList.add('open'))", 'hover:#b', true],
-  ['hover closes after a while', "h.onmouseenter = () => m.classList.add('open'); h.onmouseleave = () => setTimeout(() => m.classList.remove('open'), 400)", 'hover:#b hover:#p', false],
+  [
+    'hover closes after a while',
+    "h.onmouseenter = () => m.classList.add('open'); h.onmouseleave = () => setTimeout(() => m.classList.remove('open'), 400)",
+    'hover:#b hover:#p',
+    false,
+  ],
   ['focus opens', "b.addEventListener('focus', () => m.classList.add('open'))", 'focus:#b', true],
-  ['focus leaving closes', "b.addEventListener('focusin', () => m.classList.add('open')); h.addEventListener('focusout', (e) => m.classList.remove('open'))", 'focus:#b focus:#a', false],
+  [
+    'focus leaving closes',
+    "b.addEventListener('focusin', () => m.classList.add('open')); h.addEventListener('focusout', (e) => m.classList.remove('open'))",
+    'focus:#b focus:#a',
+    false,
+  ],
   ['Enter presses a button', "b.addEventListener('click', () => m.classList.add('open'))", 'key:#b:Enter', true],
-  ['an arrow key opens', "b.addEventListener('keydown', (e) => { if (e.key === 'ArrowDown') m.classList.add('open') })", 'key:#b:ArrowDown', true],
-  ['and no other one', "b.addEventListener('keydown', (e) => { if (e.key === 'ArrowDown') m.classList.add('open') })", 'key:#b:ArrowUp', false],
-  ['key codes count too', "b.onkeyup = function (e) { if (e.keyCode == 40) m.className = 'open' }", 'key:#b:ArrowDown', true],
-  ['Escape closes', "b.onclick = () => m.classList.add('open'); document.addEventListener('keydown', (e) => e.key === 'Escape' && m.classList.remove('open'))", 'press:#b key:#b:Escape', false],
-  ['a press elsewhere closes', "b.onclick = () => m.classList.add('open'); document.addEventListener('click', (e) => { if (!h.contains(e.target)) m.classList.remove('open') })", 'press:#b press:#p', false],
-  ['a press inside does not', "b.onclick = () => m.classList.add('open'); document.addEventListener('click', (e) => { if (!h.contains(e.target)) m.classList.remove('open') })", 'press:#b press:#h', true],
-  ['stopped events are not heard', "b.addEventListener('click', (e) => e.stopPropagation()); document.addEventListener('click', () => m.classList.add('open'))", 'press:#b', false],
-  ['once is once', "b.addEventListener('click', () => m.classList.toggle('open'), { once: true })", 'press:#b press:#b', true],
-  ['listeners can be taken away', "const f = () => m.classList.add('open'); b.addEventListener('click', f); b.removeEventListener('click', f)", 'press:#b', false],
+  [
+    'an arrow key opens',
+    "b.addEventListener('keydown', (e) => { if (e.key === 'ArrowDown') m.classList.add('open') })",
+    'key:#b:ArrowDown',
+    true,
+  ],
+  [
+    'and no other one',
+    "b.addEventListener('keydown', (e) => { if (e.key === 'ArrowDown') m.classList.add('open') })",
+    'key:#b:ArrowUp',
+    false,
+  ],
+  [
+    'key codes count too',
+    "b.onkeyup = function (e) { if (e.keyCode == 40) m.className = 'open' }",
+    'key:#b:ArrowDown',
+    true,
+  ],
+  [
+    'Escape closes',
+    "b.onclick = () => m.classList.add('open'); document.addEventListener('keydown', (e) => e.key === 'Escape' && m.classList.remove('open'))",
+    'press:#b key:#b:Escape',
+    false,
+  ],
+  [
+    'a press elsewhere closes',
+    "b.onclick = () => m.classList.add('open'); document.addEventListener('click', (e) => { if (!h.contains(e.target)) m.classList.remove('open') })",
+    'press:#b press:#p',
+    false,
+  ],
+  [
+    'a press inside does not',
+    "b.onclick = () => m.classList.add('open'); document.addEventListener('click', (e) => { if (!h.contains(e.target)) m.classList.remove('open') })",
+    'press:#b press:#h',
+    true,
+  ],
+  [
+    'stopped events are not heard',
+    "b.addEventListener('click', (e) => e.stopPropagation()); document.addEventListener('click', () => m.classList.add('open'))",
+    'press:#b',
+    false,
+  ],
+  [
+    'once is once',
+    "b.addEventListener('click', () => m.classList.toggle('open'), { once: true })",
+    'press:#b press:#b',
+    true,
+  ],
+  [
+    'listeners can be taken away',
+    "const f = () => m.classList.add('open'); b.addEventListener('click', f); b.removeEventListener('click', f)",
+    'press:#b',
+    false,
+  ],
   ['presses by script', "p.onclick = () => b.click(); b.onclick = () => m.classList.add('open')", 'press:#p', true],
   ['an error stops one script only', "nothing.there(); b.onclick = () => m.classList.add('open')", 'press:#b', false],
 ])('events: %s', (_name, script, moves, open) => {
@@ -128,13 +256,23 @@ test('custom elements are given their class', () => {
   const on = page(
     "customElements.define('menu-button', class extends HTMLElement { connectedCallback() { this.addEventListener('click', () => m.classList.toggle('open')) } })",
   );
-  const own = pageFrom(PAGE("customElements.define('menu-button', class extends HTMLElement { connectedCallback() { this.addEventListener('click', () => m.classList.toggle('open')) } })", '<menu-button id="x">Menu</menu-button>'));
+  const own = pageFrom(
+    PAGE(
+      "customElements.define('menu-button', class extends HTMLElement { connectedCallback() { this.addEventListener('click', () => m.classList.toggle('open')) } })",
+      '<menu-button id="x">Menu</menu-button>',
+    ),
+  );
   expect(isOpen(on, '')).toBe(false);
   expect(isOpen(own, 'press:#x')).toBe(true);
 });
 
 test('handlers in attributes are read, and checkboxes tell scripts', () => {
-  const by = pageFrom(PAGE('function flip(x) { m.classList.toggle("open"); return false }', '<a id="l" href="y.html" onclick="return flip(this)">Menu</a><input id="c" type="checkbox" onchange="m.classList.toggle(\'open\', this.checked)">'));
+  const by = pageFrom(
+    PAGE(
+      'function flip(x) { m.classList.toggle("open"); return false }',
+      '<a id="l" href="y.html" onclick="return flip(this)">Menu</a><input id="c" type="checkbox" onchange="m.classList.toggle(\'open\', this.checked)">',
+    ),
+  );
   expect(isOpen(by, 'press:#l')).toBe(true);
   expect(poseAfter(by, movesOf(by, 'press:#l'), setting(1000)).left).toBeUndefined();
   expect([isOpen(by, 'press:#c'), isOpen(by, 'press:#c press:#c')]).toEqual([true, false]);
@@ -144,7 +282,10 @@ describe('what cannot be followed is said', () => {
   test.each<[string, string]>([
     ['an unknown condition', "b.onclick = () => { if (Math.random() > 0.5) m.classList.add('open') }"],
     ['a handler nobody knows', "b.addEventListener('click', fetch('x').then)"],
-    ['an element nobody knows', "new DOMParser().parseFromString('', 'text/html').querySelector('b').addEventListener('click', () => m.classList.add('open'))"],
+    [
+      'an element nobody knows',
+      "new DOMParser().parseFromString('', 'text/html').querySelector('b').addEventListener('click', () => m.classList.add('open'))",
+    ],
     ['a script that is none', 'b.onclick = ) =>'],
     ['a loop without end', "for (;;) { m.classList.toggle('x') }"],
   ])('%s', (_name, script) => {

@@ -10,6 +10,12 @@ export const auditText = (
   files: Files = {},
 ): AuditResult => auditPage(pageFrom(html, files), options);
 
+/** The same by one check alone. */
+export const auditOnly =
+  (check: string) =>
+  (html: string, options: Partial<AuditOptions> = AT_ONE_WIDTH, files: Files = {}): AuditResult =>
+    auditText(html, { only: [check], ...options }, files);
+
 /** A page whose one menu has the given items. */
 export const menuPage = (css: string, items: string, around = ''): string =>
   `<!doctype html><html><head><style>body{margin:0;font:16px/24px Arial}nav ul{margin:0;padding:0;list-style:none}${css}</style></head><body><nav aria-label="Main"><ul>${items}</ul></nav>${around}</body></html>`;

@@ -54,7 +54,9 @@ export function runCheck(check: Check, plan: Plan): readonly Single[] {
   };
   ends.forEach((both, rung) => {
     for (const width of both)
-      for (const [key, { posed }] of sightings.at(width, true)) if (posed) seen(key).add(rung); else seen(key);
+      for (const [key, { posed }] of sightings.at(width, true))
+        if (posed) seen(key).add(rung);
+        else seen(key);
   });
   for (const width of stations.flat().filter((w) => !endWidths.has(w)))
     for (const key of sightings.at(width, false).keys()) seen(key);

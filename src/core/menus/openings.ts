@@ -1,7 +1,8 @@
 import { AFFECTS } from '../css/index.js';
-import { descendants, selectorOf, type ElementNode } from '../html/index.js';
+import { descendants, isAncestorOrSelf, selectorOf, type ElementNode } from '../html/index.js';
 import { canTakeFocus } from '../naming/index.js';
 import { poseAfter, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
+import { discloses } from './disclosure.js';
 import { switchedBy } from './references.js';
 import type { Menu, MenuItem } from './types.js';
 
@@ -132,10 +133,25 @@ function handlesOf(menus: readonly Menu[], every: boolean): readonly Handle[] {
         inside: (e) => own.has(e),
       })),
       ...menu.items.flatMap((item) =>
-        item.submenu ? [handleOf(item, item.submenu, every ? EVERY_ROUTE : ROUTES)] : [],
+        item.submenu
+          ? [handleOf(item, item.submenu, every ? EVERY_ROUTE : ROUTES), ...companions(item, item.submenu, every)]
+          : [],
       ),
     ];
   });
+}
+
+/** Buttons that stand in the entry of an item beside it: they may open its panel too. */
+function companions(item: MenuItem, submenu: ElementNode, every: boolean): readonly Handle[] {
+  const entry = submenu.parent;
+  if (!entry || !isAncestorOrSelf(entry, item.element)) return [];
+  const within = new Set(descendants(submenu));
+  return [...descendants(entry)]
+    .filter((e) => e !== item.element && e !== submenu && !within.has(e))
+    .filter(
+      (e) => ['button', 'label', 'summary'].includes(e.tag) || e.attributes.get('role') === 'button' || discloses(e),
+    )
+    .map((handle) => ({ handle, by: every ? ['press', 'key'] : ['press'], inside: (e) => within.has(e) }));
 }
 
 function handleOf(item: MenuItem, submenu: ElementNode, by: Handle['by']): Handle {

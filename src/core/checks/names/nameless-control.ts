@@ -40,7 +40,8 @@ function inspect(subject: Subject): readonly Observation[] {
   return subject.controls.flatMap(({ element, scene, menus }): Observation[] => {
     const control = element.tag === 'label' ? (controlOf(element, scene.document) ?? element) : element;
     const named = nameOf(control, scene, { ligatures: false, cased: false }) !== '';
-    const used = canTakeFocus(control, scene) || subject.menus.some((m) => m.toggles.some((t) => t.element === element));
+    const used =
+      canTakeFocus(control, scene) || subject.menus.some((m) => m.toggles.some((t) => t.element === element));
     if (named || labelOf(element, scene) !== '' || !used || holdsUnknown(element)) return [];
     return [
       {

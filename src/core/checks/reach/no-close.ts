@@ -3,6 +3,7 @@ import { centre } from '../../base/index.js';
 import { activeAt, poseAfter, type Move, type Scene } from '../../scene/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
+import { addressOf } from '../shared/addresses.js';
 import { panelsOf, type Panel } from '../shared/panels.js';
 import type { Subject } from '../subject.js';
 
@@ -77,7 +78,7 @@ function closes({ handle, hidden }: Panel, open: Scene, cover: ElementNode, { pa
   const shown = hidden.filter((e) => open.reach(e) !== null);
   const before: readonly Move[] = [{ by: 'press', element: handle }];
   const inside = open.document.elements.filter(
-    (e) => isAncestorOrSelf(cover, e) && !shown.includes(e) && activeAt(e) === e,
+    (e) => isAncestorOrSelf(cover, e) && activeAt(e) === e && addressOf(e).kind !== 'page',
   );
   return [handle, ...inside].some((element) => {
     const rect = open.seen(element);

@@ -1,0 +1,31 @@
+import { links } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const SCRIPT =
+  "document.querySelector('.menu-toggle').onclick=()=>document.querySelector('nav').classList.toggle('open')";
+const page = (css: string, inside = '', script = '') =>
+  `<!doctype html><style>.menu-toggle{display:block;width:60px;height:44px}nav{display:none;position:fixed;inset:0;background:#fff}nav.open{display:block}nav ul{margin-top:80px}${css}</style><button class=menu-toggle aria-label=Menu>Menu</button><nav aria-label=Main>${inside}<ul>${links('Home', 'Fares', 'Times')}</ul></nav><p>Text</p><script>${SCRIPT};${script}</script>`;
+const MENDED = page('.menu-toggle{position:relative;z-index:2}nav{z-index:1}');
+const FAULTY: readonly Faulty[] = [
+  { name: 'the toggle beneath', page: page(''), finds: ['trapped normal Menu'], mended: MENDED },
+  {
+    name: 'by a checkbox',
+    page: `<!doctype html><style>nav{display:none;position:fixed;inset:0;background:#fff}#k:checked ~ nav{display:block}</style><input id=k type=checkbox><label for=k class=menu-toggle>Menu</label><nav aria-label=Main><ul>${links('Home', 'Fares', 'Times')}</ul></nav>`,
+    finds: ['trapped normal Menu'],
+    mended: MENDED,
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  { name: 'the toggle above', page: MENDED },
+  {
+    name: 'a close button',
+    page: page(
+      '',
+      '<button class=close>Close</button>',
+      "document.querySelector('.close').onclick=()=>document.querySelector('nav').classList.remove('open')",
+    ),
+  },
+  { name: 'half the screen', page: page('nav{left:50%}.menu-toggle{width:44px}') },
+];
+
+describeCheck('no-close', FAULTY, NEAR);

@@ -1,0 +1,25 @@
+import { links, menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const page = (open: string, css = '') =>
+  `<!doctype html><style>details ul{position:absolute;background:#fff;margin:0;width:300px}${css}</style><nav aria-label=Main><details ${open}><summary>Menu</summary><ul>${links('Home', 'Fares', 'Times')}</ul></details></nav><h1>Title</h1><p>Some text of the page that lies beneath the panel of the menu.</p>`;
+const MENDED = page('');
+const FAULTY: readonly Faulty[] = [
+  { name: 'details', page: page('open'), finds: ['open normal Menu'], mended: MENDED },
+  {
+    name: 'a checked box',
+    page: `<!doctype html><style>ul{display:none;position:absolute;background:#fff;margin:0;width:300px}#k:checked ~ nav ul{display:block}</style><input id=k type=checkbox checked><label for=k class=menu-toggle>Menu</label><nav aria-label=Main><ul>${links('Home', 'Fares', 'Times')}</ul></nav><p>Some text of the page that lies beneath.</p>`,
+    finds: ['open normal Menu'],
+    mended: MENDED,
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  { name: 'closed', page: MENDED },
+  { name: 'open in the flow', page: page('open', 'details ul{position:static}') },
+  {
+    name: 'nothing closes it',
+    page: menuPage('nav{position:absolute;background:#fff}', links('Home', 'Fares'), '<p>Text</p>'),
+  },
+];
+
+describeCheck('open-at-load', FAULTY, NEAR);

@@ -1,0 +1,35 @@
+import { links, menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const page = (css: string) =>
+  menuPage(
+    `body{background:#fff}a{color:#222;display:inline-block;line-height:24px;margin:8px}${css}`,
+    links('Home', 'Fares'),
+  );
+const MENDED = page('a:focus{outline:2px solid #036}');
+const FAULTY: readonly Faulty[] = [
+  {
+    name: 'a pale ring on white',
+    page: page('a:focus{outline:2px solid #cde}'),
+    finds: ['weak focus Home', 'weak focus Fares'],
+    told: 1,
+    mended: MENDED,
+  },
+  {
+    name: 'a dark ring on a dark bar',
+    page: page('nav{background:#123}a{color:#fff}a:focus{outline:3px solid #345}'),
+    finds: ['weak focus Home', 'weak focus Fares'],
+    mended: MENDED,
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  { name: 'the ring of browsers', page: page('') },
+  { name: 'a ground that changes too', page: page('a:focus{outline:2px solid #cde;background:#036;color:#fff}') },
+  {
+    name: 'a ring drawn into the box',
+    page: page('a{background:#123;color:#fff}a:focus{outline:2px solid #fff;outline-offset:-4px}'),
+  },
+  { name: 'a dark ring', page: page('a:focus{outline:2px solid #036}') },
+];
+
+describeCheck('weak-focus-mark', FAULTY, NEAR);
