@@ -55,7 +55,23 @@ export async function measureEntries(
   return { pages: entries.length, failed, seconds: Number(process.hrtime.bigint() - start) / 1e9 };
 }
 
-/** Writes the menus of every page of a manifest and their forms at some widths, in the shape an audit gives them. */
+/** Measures what opens on every page of a manifest, scripts on. */
+export async function measureOpenings(
+  manifest: string,
+  folderOf: (entry: Entry) => string,
+  out: string,
+  only: readonly string[] | null,
+): Promise<void> {
+  mkdirSync(out, { recursive: true });
+  const all = JSON.parse(readFileSync(manifest, 'utf8')) as Entry[];
+  for (const entry of all.filter((e) => !only || only.includes(e.slug))) {
+    const root = folderOf(entry);
+    const page = await loadFile(join(root, entry.entry), { root, glyphs: 'boxes' });
+    writeFileSync(join(out, `${entry.slug}.json`), JSON.stringify(measurePage(page, [375, 1280], 800, true)));
+  }
+}
+
+/** Writes the menus of every page of a manifest and their forms at some widths, as they were named: with scripts off. */
 export async function listMenus(
   manifest: string,
   folderOf: (entry: Entry) => string,
@@ -67,7 +83,7 @@ export async function listMenus(
   for (const entry of JSON.parse(readFileSync(manifest, 'utf8')) as Entry[]) {
     if (only && !only.includes(entry.slug)) continue;
     const root = folderOf(entry);
-    const page = await loadFile(join(root, entry.entry), { root });
+    const page = await loadFile(join(root, entry.entry), { root, scripting: false });
     const rungs = widths.flatMap((width) => ladderOf(page, { from: width, to: width, height: 800 }).rungs);
     writeFileSync(join(out, `${entry.slug}.json`), JSON.stringify({ menus: describeMenus(page), rungs }));
   }

@@ -1,11 +1,11 @@
 /**
  * Scores the engine against the conformance folder beside the project, if it is there.
- *   npm run conformance -- [--only slug,…] [--list N] [--set real|more|reduced|wpt|aria|menus] [--floor]
+ *   npm run conformance -- [--only slug,…] [--list N] [--set real|more|reduced|wpt|aria|menus|openings] [--floor]
  */
 import { execFileSync } from 'node:child_process';
 import { existsSync, readFileSync, readdirSync, realpathSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { listMenus, measureEntries, measureManifest } from './conformance-measure.js';
+import { listMenus, measureEntries, measureManifest, measureOpenings } from './conformance-measure.js';
 
 const ROOT = existsSync('../shared/conformance') ? realpathSync('../shared/conformance') : '../shared/conformance';
 const OUT = '.cache/conformance';
@@ -132,6 +132,36 @@ async function menus(only: readonly string[] | null, into: Scores): Promise<void
   for (const key of ['kinds', 'top', 'current'] as const) share(key, tally[key].right, tally[key].total);
 }
 
+/** What opens on real pages, scripts on, against what a browser showed; `heard` says where a user would be told nothing. */
+async function openings(only: readonly string[] | null, into: Scores): Promise<void> {
+  const sum = { moves: 0, right: 0, silent: 0, false: 0, common: 0, near: 0 };
+  for (const set of ['real', 'real-more']) {
+    const folder = join(OUT, 'openings', set);
+    await measureOpenings(join(ROOT, set, 'manifest.json'), (e) => join(ROOT, set, e.slug), folder, only);
+    const run = (...more: string[]) =>
+      execFileSync(
+        'node',
+        [
+          join(ROOT, 'oracle/score-openings.mjs'),
+          join(ROOT, set, 'truth'),
+          folder,
+          ...(only ? ['--only', only.join()] : []),
+          ...more,
+        ],
+        {
+          encoding: 'utf8',
+          maxBuffer: 1 << 28,
+        },
+      );
+    console.log(run('--list').trimEnd());
+    const { counts } = JSON.parse(run('--json')) as { counts: typeof sum };
+    for (const key of Object.keys(sum) as (keyof typeof sum)[]) sum[key] += counts[key];
+  }
+  into['openings.right'] = Number(percent(sum.right / sum.moves));
+  into['openings.told'] = Number(percent(1 - (sum.silent + sum.false) / sum.moves));
+  into['openings.boxes'] = Number(percent(sum.near / sum.common));
+}
+
 async function main(): Promise<void> {
   if (!existsSync(ROOT)) {
     console.log('conformance: no pages here, nothing scored');
@@ -189,6 +219,7 @@ async function main(): Promise<void> {
     names(scores);
   }
   if ((!set || set === 'menus') && existsSync(join(ROOT, 'menus'))) await menus(only, scores);
+  if (!set || set === 'openings') await openings(only, scores);
   console.log(
     Object.entries(scores)
       .map(([key, value]) => `${key} ${value.toFixed(2)}`)

@@ -15,7 +15,7 @@ for (const button of document.querySelectorAll('.site-menu button.site-menu__lin
 }
 
 document.addEventListener('keydown', (event) => {
-  if (event.key !== 'Escape') return;
+  if (event.key !== 'Escape' || !nav.classList.contains('is-open')) return;
   nav.classList.remove('is-open');
   toggle.setAttribute('aria-expanded', 'false');
   toggle.focus();

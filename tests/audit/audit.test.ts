@@ -5,7 +5,7 @@ import { auditText, links, menuPage } from '../support/audit.js';
 
 describe('an audit', () => {
   const css = 'a{color:#999}@media (max-width:600px){nav{display:none}}@media (min-width:1200px){a{color:#222}}';
-  const result = auditText(menuPage(css, links('Home', 'Fares')), {});
+  const result = auditText(menuPage(css, links('Home', 'Fares'), '<main></main>'), {});
 
   test('its rungs and the form of the menu in each', () => {
     expect(result.rungs.map((r) => [r.from, r.to, r.forms['menu-1']])).toEqual([
@@ -21,7 +21,7 @@ describe('an audit', () => {
   });
 
   test('chosen widths only', () => {
-    const at = auditText(menuPage(css, links('Home', 'Fares')), { at: [500, 700] });
+    const at = auditText(menuPage(css, links('Home', 'Fares'), '<main></main>'), { at: [500, 700] });
     expect(at.rungs.map((r) => r.from)).toEqual([500, 700]);
     expect(at.findings[0]!.widths).toEqual([{ from: 700, to: 700 }]);
   });

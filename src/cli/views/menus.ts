@@ -107,5 +107,5 @@ function reachLines(menu: MenuModel, { colours, columns }: Terminal): readonly s
   const links = menu.items.filter(({ href }) => href !== null).length;
   const crawled = menu.crawlable < links ? `a crawler finds addresses for ${menu.crawlable} of ${links} links` : '';
   if (crawled !== '') lines.push(indent(crawled, 2, columns));
-  return [colours.dim(indent('without scripts:', 2, columns)), ...lines];
+  return lines;
 }

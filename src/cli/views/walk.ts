@@ -19,8 +19,7 @@ export function walkView(result: WalkResult, until: string | null, terminal: Ter
             ? colours.yellow(`no stop is called “${harmless(until)}”`)
             : `${plural(result.presses, 'press', 'presses')} of Tab to “${harmless(until)}”`,
         ];
-  const foot = colours.dim('without scripts: what a script does at a stop is not known');
-  return `${[head, '', ...lines, '', ...end, foot].join('\n')}\n`;
+  return `${[head, '', ...lines, '', ...end].join('\n').trimEnd()}\n`;
 }
 
 function stopText(stop: Stop, { colours }: Terminal): string {
@@ -31,5 +30,10 @@ function stopText(stop: Stop, { colours }: Terminal): string {
   const mark =
     stop.mark.length === 0 ? colours.yellow('no mark of focus') : colours.dim(`marked by ${stop.mark.join(', ')}`);
   const place = stop.at ? colours.dim(`  ${harmless(stop.at.file)}:${stop.at.line}`) : '';
-  return `${role} ${name}${states}${seen}  ${mark}${place}`;
+  // That Enter follows a link goes without saying.
+  const keys = stop.keys
+    .filter(({ key, does }) => !(key === 'Enter' && does.startsWith('goes to') && stop.role === 'link'))
+    .map(({ key, does }) => `${key === ' ' ? 'Space' : key} ${does}`)
+    .join('; ');
+  return `${role} ${name}${states}${seen}  ${mark}${place}${keys === '' ? '' : `  ${harmless(keys)}`}`;
 }

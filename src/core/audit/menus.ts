@@ -14,7 +14,7 @@ import {
 import { setting, type Page, type Scene } from '../scene/index.js';
 import { describeMenu, type AuditedMenu } from './audit.js';
 
-/** A way in which a part of a menu comes into view, by style or markup alone. */
+/** A way in which a part of a menu comes into view, by style, markup or script. */
 export interface MenuRoute {
   /** Path of what is acted on. */
   readonly handle: string;
@@ -24,7 +24,7 @@ export interface MenuRoute {
   readonly at: readonly number[];
 }
 
-/** How many items of a menu each visitor gets to at a width, without scripts. */
+/** How many items of a menu each visitor gets to at a width. */
 export interface MenuReach {
   readonly width: number;
   readonly mouse: number;

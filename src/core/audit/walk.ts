@@ -1,7 +1,8 @@
 import { positionOf, type Limit, type Position, type Rect } from '../base/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
-import { nameOf, roleOf, tabOrder } from '../naming/index.js';
-import { poseAfter, setting, type Move, type Page, type Scene } from '../scene/index.js';
+import { effectOf, mayOpen } from '../menus/index.js';
+import { isFocusable, nameOf, roleOf, subjectOf, tabOrder } from '../naming/index.js';
+import { poseAfter, setting, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
 
 /** One stop of the Tab key. */
 export interface Stop {
@@ -18,6 +19,14 @@ export interface Stop {
   readonly seen: boolean;
   /** What focus changes on it that can be seen; empty where nothing does. */
   readonly mark: readonly string[];
+  /** What keys do there, where they do anything beside moving on. */
+  readonly keys: readonly KeyAnswer[];
+}
+
+/** What a key does at a stop: `goes to fares.html`, `opens 4 entries`, `moves to “Sula Rock”`. */
+export interface KeyAnswer {
+  readonly key: string;
+  readonly does: string;
 }
 
 export interface WalkResult {
@@ -49,7 +58,7 @@ export function walkOf(page: Page, { width, height, moves, poseText, until }: Wa
   let presses: number | null = null;
   for (const element of tabOrder(rest)) {
     const focused = page.scene({ ...at, pose: poseAfter(page, [{ by: 'focus', element }], at) }, rest);
-    const stop = stopAt(element, rest, focused);
+    const stop = { ...stopAt(element, rest, focused), keys: keysAt(element, page, at) };
     stops.push(stop);
     if (wanted === null || !stop.name.toLowerCase().includes(wanted)) continue;
     presses = stops.length;
@@ -58,7 +67,30 @@ export function walkOf(page: Page, { width, height, moves, poseText, until }: Wa
   return { page: page.name, width, pose: poseText, stops, presses, limits: page.limits };
 }
 
-function stopAt(element: ElementNode, rest: Scene, focused: Scene): Stop {
+const KEYS = ['Enter', ' ', 'ArrowDown', 'ArrowRight', 'Escape'] as const;
+
+/** What each key does at a stop, links to other pages named once. */
+function keysAt(element: ElementNode, page: Page, at: Setting): readonly KeyAnswer[] {
+  const before = poseAfter(page, [{ by: 'focus', element }], at);
+  return KEYS.flatMap((key): KeyAnswer[] => {
+    const moves = [
+      { by: 'focus', element },
+      { by: 'key', element, key },
+    ] as const;
+    const after = poseAfter(page, moves, at);
+    if (after.left) return [{ key, does: `goes to ${element.attributes.get('href') ?? 'another page'}` }];
+    if (after.focused && after.focused !== before.focused)
+      return [{ key, does: `moves to ${subjectOf(after.focused, page.glance)}` }];
+    if (!mayOpen(page, at, moves)) return [];
+    const { shows, hides } = effectOf(page, at, moves);
+    const of = (list: readonly ElementNode[]) => list.filter((e) => isFocusable(e)).length;
+    const [opened, closed] = [of(shows.map((one) => one.element)), of(hides)];
+    if (opened + closed === 0) return [];
+    return [{ key, does: opened >= closed ? `opens ${opened} controls` : `closes ${closed} controls` }];
+  });
+}
+
+function stopAt(element: ElementNode, rest: Scene, focused: Scene): Omit<Stop, 'keys'> {
   return {
     path: element.path,
     selector: selectorOf(element),

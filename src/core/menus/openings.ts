@@ -25,7 +25,7 @@ const textOf = (moves: readonly Move[]): string =>
   moves.map(({ by, element }) => `${by}:${selectorOf(element)}`).join(' ');
 
 /**
- * What the menus of a page open at a setting without any script: toggles first, then submenus, then submenus in those.
+ * What the menus of a page open at a setting: toggles first, then submenus, then submenus in those.
  * Of the routes to one panel the first that works stands for all, unless every one is asked for.
  */
 export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, every = false): readonly Opening[] {

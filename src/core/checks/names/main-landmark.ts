@@ -15,7 +15,7 @@ export const mainLandmark = defineCheck(
         'The main landmark is where a screen reader jumps to get past the menu. Without one there is no such place, with two there is no telling which.',
       rule: [
         'A page shows exactly one main element or role at every width.',
-        'Those that are not rendered do not count.',
+        'Those that are not rendered do not count, and pages without a menu are left out.',
       ],
       faulty: '<nav>…</nav><div class="content">…</div>',
       mended: '<nav>…</nav><main>…</main>',
@@ -40,7 +40,8 @@ export const mainLandmark = defineCheck(
   inspect,
 );
 
-function inspect({ scene }: Subject): readonly Observation[] {
+function inspect({ scene, menus }: Subject): readonly Observation[] {
+  if (menus.length === 0) return [];
   const all = mainLandmarks(scene);
   if (all.length === 0) return [{ at: { kind: 'page' }, menus: [], state: 'normal', message: 'none', data: {} }];
   const [, second] = all;
