@@ -1,5 +1,5 @@
 import { bottom, formatPosition, positionOf, type LimitLog } from '../base/index.js';
-import { printValue, type PoseState } from '../cascade/index.js';
+import { printValue, type PoseState, type StyleTree } from '../cascade/index.js';
 import { PROPERTY_KEYS, cssName } from '../css/index.js';
 import { descendants, selectorOf, type AttributeChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
 import type { After, Layouts, Look, Move, Program, Standing, Unread } from '../scripts/index.js';
@@ -9,11 +9,20 @@ import type { Page } from './page.js';
 import type { Scene } from './scene.js';
 import { CLOSED, mediumOf, type Setting } from './setting.js';
 
+/** Properties whose values hang on layout. */
+const MEASURED = /^(width|height|top|right|bottom|left|margin|padding|transform)/;
+
 /** How scripts leave a page and what they make of moves, as poses. */
 export class Scripted {
   #starting = false;
   readonly #changes = new WeakMap<MarkupChanges, MarkupChanges>();
   readonly #told = new Set<string>();
+  #styles: {
+    readonly standing: Standing;
+    readonly version: number;
+    readonly width: number;
+    readonly styles: StyleTree;
+  } | null = null;
   #latest: { readonly standing: Standing; readonly version: number; readonly scene: Scene } | null = null;
   readonly #poses = new WeakMap<After, PoseState>();
 
@@ -51,16 +60,27 @@ export class Scripted {
   }
 
   #layouts(s: Setting): Layouts {
+    const settingOf = (standing: Standing): Setting => {
+      const pose = poseOf(standing, this.#chosen(standing.changed));
+      return { ...s, scroll: { x: 0, y: 0 }, pose: { ...pose, changed: pose.changed ?? new Map() } };
+    };
     const sceneOf = (standing: Standing): Scene => {
       const { version } = standing;
       const latest = this.#latest;
       if (latest?.standing === standing && latest.version === version && latest.scene.setting.width === s.width)
         return latest.scene;
-      const pose = poseOf(standing, this.#chosen(standing.changed));
-      const at = { ...s, scroll: { x: 0, y: 0 }, pose: { ...pose, changed: pose.changed ?? new Map() } };
-      const scene = this.page.scene(at);
+      const scene = this.page.scene(settingOf(standing));
       this.#latest = { standing, version, scene };
       return scene;
+    };
+    /** Styles alone, where no size or place is asked for. */
+    const stylesOf = (standing: Standing): StyleTree => {
+      const { version } = standing;
+      const known = this.#styles;
+      if (known?.standing === standing && known.version === version && known.width === s.width) return known.styles;
+      const { styles } = this.page.preview(settingOf(standing));
+      this.#styles = { standing, version, width: s.width, styles };
+      return styles;
     };
     return {
       rect: (element, standing) => {
@@ -76,7 +96,12 @@ export class Scripted {
       },
       computed: (element, property, standing) => {
         const index = PROPERTY_KEYS.findIndex((key) => cssName(key) === property);
-        return index < 0 ? undefined : printValue(sceneOf(standing).style(element), index);
+        return index < 0
+          ? undefined
+          : printValue(
+              MEASURED.test(property) ? sceneOf(standing).style(element) : stylesOf(standing).of(element),
+              index,
+            );
       },
     };
   }

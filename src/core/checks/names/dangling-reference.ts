@@ -70,6 +70,7 @@ function missing({ scene, menus }: Subject): readonly Observation[] {
           state: 'normal',
           message: 'missing',
           data: { subject: subjectOf(element, scene), attribute, id, effect: effectOf(attribute) },
+          common: `${attribute} ${id}`,
           cause: span
             ? { selector: null, text: span.source.text.slice(span.start, span.end), at: positionOf(span) }
             : null,

@@ -1,6 +1,7 @@
 import type { Rect } from '../../base/index.js';
 import { getter, method, plain } from '../builtins/define.js';
 import type { Realm } from '../realm.js';
+import type { ElementNode } from '../../html/index.js';
 import type { Reading } from '../reading.js';
 import { El, UNKNOWN, type Value } from '../values.js';
 
@@ -16,8 +17,12 @@ export const computedOf = (reading: Reading, self: El, property: string): string
 
 /** Whether an element has a box and is not hidden; null where that cannot be told. */
 export function isShown(reading: Reading, self: El): boolean | null {
-  const rect = rectOf(reading, self);
-  return rect === undefined ? null : rect !== null;
+  for (let node: ElementNode | null = self.node; node; node = node.parent) {
+    const display = computedOf(reading, reading.wrap(node)!, 'display');
+    if (display === undefined) return null;
+    if (display === 'none') return false;
+  }
+  return true;
 }
 
 /** The root element measures the viewport; where nothing is laid out the body is taken to be as wide. @spec cssom-view-1 §6 */
