@@ -12,6 +12,37 @@ const main = (inner) => `<main id="content">
 ${inner}
 </main>`;
 
+const entries = (links) => links.map(([href, text]) => `    <li><a href="${href}">${text}</a></li>`).join('\n');
+
+/** The parts of a page, folded up by details. */
+const folded = (links) => `<nav class="parts" aria-label="On this page">
+  <details>
+    <summary>On this page</summary>
+    <ul>
+${entries(links)}
+    </ul>
+  </details>
+</nav>`;
+
+/** The same by a checkbox. */
+const switched = (links) => `<nav class="parts" aria-label="On this page">
+  <input class="parts__box" type="checkbox" id="parts-box">
+  <label class="parts__label" for="parts-box">On this page <span aria-hidden="true">▾</span></label>
+  <ul class="parts__list">
+${entries(links)}
+  </ul>
+</nav>`;
+
+/** The same as a popover. */
+const popped = (links) => `<div class="parts">
+  <button class="parts__label" type="button" popovertarget="parts-list">On this page <span aria-hidden="true">▾</span></button>
+  <nav class="parts__popover" id="parts-list" popover aria-label="On this page">
+    <ul>
+${entries(links)}
+    </ul>
+  </nav>
+</div>`;
+
 const crossings = [
   ['06:10', 'Port Averley', 'Sula Rock', '07:00', 'Gannet'],
   ['07:25', 'Port Averley', 'Marrow Island', '08:40', 'Old Mercy'],
@@ -94,7 +125,8 @@ ${isles.map(([id, name, text]) => `      <li class="card"><h3><a href="islands.h
     description: 'Sailing times between Port Averley and the islands.',
     body: () =>
       main(`${hero('Timetable', 'Summer timetable, from the first of April to the last of October.')}
-<section class="band band--paper">
+${folded([['#sailings', 'Sailings'], ['#notices', 'Notices']])}
+<section class="band band--paper" id="sailings">
   <div class="wrap">
     <h2>Daily crossings</h2>
     <table class="times">
@@ -161,6 +193,7 @@ ${crossings.map((row) => `        <tr>${row.map((cell) => `<td>${cell}</td>`).jo
     description: 'The four islands we sail to.',
     body: () =>
       main(`${hero('The four islands', 'Rock, bread, reefs and sheep, in that order from the pier.')}
+${switched(isles.map(([id, name]) => [`#${id}`, name]))}
 ${isles
   .map(
     ([id, name, text], i) => `<section class="band ${i % 2 ? 'band--sand' : 'band--paper'}" id="${id}">
@@ -180,6 +213,7 @@ ${isles
     description: 'How to reach the pier office and travel step-free.',
     body: () =>
       main(`${hero('Talk to us', 'The pier office is open from half past five until the last boat is in.')}
+${popped([['#access', 'Step-free travel'], ['#crew', 'Work on board'], ['#history', 'Our boats since 1931']])}
 <section class="band band--paper" id="access">
   <div class="wrap">
     <h2>Step-free travel</h2>
