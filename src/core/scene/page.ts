@@ -17,20 +17,20 @@ import {
 import {
   Cascade,
   differsInColourOnly,
-  isContainer,
   matchDocument,
   spacedOut,
   stateView,
   type ComputedStyle,
-  type ContainerSizes,
   type Explanation,
   type FontUnits,
   type StyleTree,
 } from '../cascade/index.js';
 import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../css/index.js';
-import type { ElementNode, HtmlDocument, MarkupChanges } from '../html/index.js';
+import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { baseUrl, resolveUrl, type RuleSet } from '../sheets/index.js';
 import type { PageDraft } from './draft.js';
+import { changesKey } from './change-keys.js';
+import { containerSizes } from './container-sizes.js';
 import { ChangeableMarkup, classNamesChanged, nativeChanges, type PossibleChange } from './changeable.js';
 import { Glance } from './glance.js';
 import { settleNear } from './skipped.js';
@@ -406,40 +406,6 @@ const MAKE_CONTENT: ReadonlySet<string> = new Set(
 );
 const isEmpty = (pose: Setting['pose']): boolean => Object.keys(pose).length === 0;
 const CONTAINER_ROUNDS = 6;
-
-const keys = new WeakMap<MarkupChanges, string>();
-
-/** Changed attributes as text, equal for equal changes; all of them remembered. */
-function changesKey(changes: MarkupChanges | undefined, counts?: (name: string) => boolean): string {
-  if (changes === undefined || changes.size === 0) return '';
-  if (counts) return keyOfChanges(changes, counts);
-  let known = keys.get(changes);
-  if (known === undefined) keys.set(changes, (known = keyOfChanges(changes, () => true)));
-  return known;
-}
-
-const keyOfChanges = (changes: MarkupChanges, counts: (name: string) => boolean): string =>
-  JSON.stringify(
-    [...changes]
-      .map(([e, own]) => [e.index, [...own].filter(([name]) => counts(name)).sort()] as const)
-      .filter(([, own]) => own.length > 0)
-      .sort((a, b) => a[0] - b[0]),
-  );
-
-/** Content boxes of all size containers of a scene. */
-function containerSizes(scene: Scene): ContainerSizes {
-  const out = new Map<ElementNode, { width: number; height: number }>();
-  for (const element of scene.document.elements) {
-    const fragment = isContainer(scene.style(element)) ? scene.fragment(element) : null;
-    if (!fragment) continue;
-    const { border, padding } = fragment;
-    out.set(element, {
-      width: fragment.width - border.left - border.right - padding.left - padding.right,
-      height: fragment.height - border.top - border.bottom - padding.top - padding.bottom,
-    });
-  }
-  return out;
-}
 
 function fontUnits(metrics: TextMetrics): FontUnits {
   return (families, size, weight, italic) => {
