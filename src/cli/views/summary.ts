@@ -3,10 +3,10 @@ import { WEIGHTS, type AuditResult, type Finding, type Weight } from '../../core
 import type { Terminal } from '../terminal.js';
 import { plural } from './layout.js';
 
-export const WEIGHT_PAINT: Readonly<Record<Weight, 'red' | 'yellow' | 'blue'>> = {
+export const WEIGHT_PAINT: Readonly<Record<Weight, 'red' | 'yellow' | 'magenta'>> = {
   blocks: 'red',
   hinders: 'yellow',
-  polish: 'blue',
+  polish: 'magenta',
 };
 
 /** `9 findings: 2 block, 6 hinder, 1 to look at.` */
