@@ -4,6 +4,9 @@ import { findMenus, openingsAt, shapeOf, type Menu, type Opening } from '../menu
 import { poseAfter, setting, withoutScript, type Page, type Visitor } from '../scene/index.js';
 import type { AuditOptions } from './options.js';
 
+/** Visitors to whom the same opens. */
+const alike = (visitor: Visitor): Visitor => (visitor === 'keyboard' ? 'mouse' : visitor);
+
 /** What is looked at in an audit: widths, visitors and poses, each worked out once and shared by all checks. */
 export class Plan {
   readonly menus: readonly Menu[];
@@ -63,7 +66,7 @@ export class Plan {
   }
 
   #openingsAt(width: number, visitor: Visitor): readonly Opening[] {
-    const key = `${width}/${visitor}`;
+    const key = `${width}/${alike(visitor)}`;
     let known = this.#openings.get(key);
     if (!known) {
       const { setting: at } = this.rest(width, visitor);
@@ -73,7 +76,7 @@ export class Plan {
   }
 
   #routesAt(width: number, visitor: Visitor, page: Page, menus: readonly Menu[]): readonly Opening[] {
-    const key = `${width}/${visitor}/every`;
+    const key = `${width}/${alike(visitor)}/every`;
     let known = this.#openings.get(key);
     if (!known) {
       const at = setting(width, { height: this.options.height, visitor });

@@ -268,7 +268,9 @@ export class Page {
   }
 
   /** A pose that says nothing of scripts starts from what they leave. */
-  #standing(s: Setting): Setting {
+  #standing(given: Setting): Setting {
+    // Whoever uses the keyboard sees the page as whoever uses the mouse.
+    const s: Setting = given.visitor === 'keyboard' ? { ...given, visitor: 'mouse' } : given;
     if (s.pose.changed !== undefined || !this.#scripted) return s;
     const rest = this.restingPose(s);
     const { changed, toggled } = rest;

@@ -5,6 +5,9 @@ import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Subject } from '../subject.js';
 
+/** How far from its edge a stuck part may stand, px. */
+const EDGE = 120;
+
 /** Focused items beneath stuck parts. @spec WCAG 2.2 SC 2.4.11 */
 export const focusCovered = defineCheck(
   {
@@ -44,6 +47,7 @@ function inspect(subject: Subject): readonly Observation[] {
   const own = new Map(
     menus.flatMap((menu) => [...menu.items, ...menu.toggles].map(({ element }) => [element, menu] as const)),
   );
+  const bands = stuck.flatMap((e) => scene.seen(e)?.height ?? []);
   const most = Math.max(0, scene.scrollSize.height - scene.medium.height);
   const out: Observation[] = [];
   let y = 0;
@@ -52,7 +56,7 @@ function inspect(subject: Subject): readonly Observation[] {
     if (!rect || stuck.some((e) => isAncestorOrSelf(e, element))) continue;
     y = scrolledFor(rect, y, most, scene);
     const menu = own.get(element);
-    if (!menu) continue;
+    if (!menu || !nearEdge(rect, y, bands, scene)) continue;
     const at = y === 0 ? scene : page.scene({ ...subject.setting, scroll: { x: 0, y } });
     const cover = coverOf(element, at, stuck);
     if (!cover) continue;
@@ -66,6 +70,13 @@ function inspect(subject: Subject): readonly Observation[] {
     });
   }
   return out;
+}
+
+/** Whether a box lies so near an edge of the screen that a part stuck there may cover it. */
+function nearEdge(rect: Rect, y: number, bands: readonly number[], scene: Scene): boolean {
+  const { height } = scene.medium;
+  const [top, low] = [rect.y - y, rect.y + rect.height - y];
+  return bands.some((band) => low <= band + EDGE || top >= height - band - EDGE);
 }
 
 /** How far browsers scroll for a focused box: not at all where it shows, to its edge where it shows in part, to the middle else. */

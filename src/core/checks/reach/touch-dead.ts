@@ -34,6 +34,10 @@ export const touchDead = defineCheck(
 );
 
 function inspect(subject: Subject): readonly Observation[] {
+  const mayBe = subject.menus.some(({ items }) =>
+    items.some(({ element, submenu }) => submenu !== null && addressOf(element).kind === 'page'),
+  );
+  if (!mayBe) return [];
   return panelsOf(subject).flatMap((panel): Observation[] => {
     const { handle, menu, item, hidden, openings } = panel;
     if (!item || handle.tag !== 'a' || addressOf(handle).kind !== 'page') return [];
