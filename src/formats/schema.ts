@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { LIMIT_KINDS } from '../core/base/index.js';
 import { LEVELS, STATES, WEIGHTS } from '../core/findings/index.js';
 import { MODEL } from './json.js';
 
@@ -82,7 +83,7 @@ const page = z.strictObject({
   crashed: z.array(z.strictObject({ check: z.string(), message: z.string() })),
   limits: z.array(
     z.strictObject({
-      kind: z.enum(['unknown', 'unsupported', 'missing', 'budget', 'repaired', 'unseen']),
+      kind: z.enum(LIMIT_KINDS),
       subject: z.string(),
       consequence: z.string(),
       place: z.string().nullable(),

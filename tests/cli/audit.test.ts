@@ -24,6 +24,10 @@ const site = new Site({
     'site.css',
     'data:text/css;base64,%%%',
   ),
+  'scripted.html': page(
+    'nav ul{display:none}.open ul{display:block}',
+    `<button class="menu-toggle" aria-expanded="false">Menu</button>${MENU}<script>document.querySelector('button').onclick = () => { if (Math.random() > 0.5) document.body.className = 'open' }</script>`,
+  ),
   'folder.json/keep.txt': 'a folder',
   'site.css': 'body { margin: 0; font: 16px/24px Arial }',
   'sub/deep.html': page('a{color:#111;display:inline-block;padding:8px}').replace('site.css', '/site.css'),
@@ -204,6 +208,12 @@ describe('--json and --write', () => {
     expect(model.pages.map((p) => p.page)).toEqual(['pale.html', 'lost.html']);
     expect(model.pages[0]!.findings).toHaveLength(1);
     expect(model.pages[1]!.limits).toMatchObject([{ kind: 'missing' }]);
+  });
+
+  test('what of a script could not be followed is in the model and in the view', () => {
+    const model = auditModel.parse(JSON.parse(site.run(['audit', 'scripted.html', '--json']).out));
+    expect(model.pages[0]!.limits.map(({ kind }) => kind)).toContain('unread');
+    expect(site.run(['audit', 'scripted.html']).out).toMatch(/\d parts? to look at/);
   });
 
   test('files are written whole, next to the printed view', () => {

@@ -1,6 +1,7 @@
 import Table from 'cli-table3';
 import wrapAnsi from 'wrap-ansi';
 import {
+  asksForLook,
   compareText,
   formatPosition,
   printWidths,
@@ -161,7 +162,7 @@ function limitsPart({ limits, crashed }: AuditResult, terminal: Terminal): strin
 
 function summary({ findings, checks, menus, rungs, limits }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
-  const unseen = limits.filter(({ kind }) => kind === 'unseen').length;
+  const unseen = limits.filter(asksForLook).length;
   // A page on which nothing was judged is not one without faults.
   const open = unseen > 0 ? colours.magenta(` ${plural(unseen, 'part')} to look at.`) : '';
   const counted =

@@ -1,4 +1,4 @@
-import { formatPosition, printWidths, type MenuModel, type MenusResult } from '../../core/index.js';
+import { asksForLook, formatPosition, printWidths, type MenuModel, type MenusResult } from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { indent, plural } from './layout.js';
 
@@ -19,7 +19,7 @@ export function menusView(result: MenusResult, terminal: Terminal): string {
   const parts =
     result.menus.length === 0 ? [indent(none, 2, columns)] : result.menus.map((menu) => menuView(menu, terminal));
   const unseen = result.limits
-    .filter(({ kind }) => kind === 'unseen')
+    .filter(asksForLook)
     .map(({ subject, consequence, place }) =>
       indent(
         `${colours.magenta(harmless(subject))}: ${harmless(consequence)}${place ? colours.dim(`  ${place}`) : ''}`,

@@ -6,7 +6,8 @@ import { formatPosition, positionOf, type Span } from './source.js';
  * `budget`: given up to stay within bounds; `repaired`: malformed input mended as the standard says;
  * `unseen`: what may be a menu and is not looked at; `unread`: what a script does that could not be followed.
  */
-export type LimitKind = 'unknown' | 'unsupported' | 'missing' | 'budget' | 'repaired' | 'unseen' | 'unread';
+export const LIMIT_KINDS = ['unknown', 'unsupported', 'missing', 'budget', 'repaired', 'unseen', 'unread'] as const;
+export type LimitKind = (typeof LIMIT_KINDS)[number];
 
 export interface Limit {
   readonly kind: LimitKind;
@@ -18,6 +19,9 @@ export interface Limit {
   readonly place: string | null;
   readonly count: number;
 }
+
+/** Limits that leave something of a menu unjudged: a person has to look there. */
+export const asksForLook = ({ kind }: Limit): boolean => kind === 'unseen' || kind === 'unread';
 
 /** Collects limits, counting repeats of one subject. */
 export class LimitLog {
