@@ -1,12 +1,7 @@
-import { existsSync } from 'node:fs';
 import fc from 'fast-check';
 import { poseAfter, setting, type Move } from '../../src/core/index.js';
+import { launch } from '../../scripts/chromium.js';
 import { find, pageFrom } from '../support/page.js';
-
-/** Where Debian puts it; without it these tests are skipped and say so. */
-const CHROMIUM = '/usr/bin/chromium';
-const FLAGS =
-  '--no-sandbox --disable-gpu --disable-quic --no-first-run --disable-background-networking --disable-component-update --disable-sync';
 
 const FIND = [
   "document.getElementById('b')",
@@ -98,15 +93,14 @@ const normal = (value: string | null): string =>
         .replace(/\s*([:;])\s*/g, '$1')
         .trim();
 
-const there = existsSync(CHROMIUM);
-if (!there) console.log(`scripts against a browser: skipped, there is no ${CHROMIUM} here`);
+const browser = await launch();
+if (!browser) console.log('scripts against a browser: skipped, no Chromium is installed here');
+afterAll(() => browser?.close());
 
-(there ? test : test.skip)(
+(browser ? test : test.skip)(
   'random small scripts are read as a browser runs them',
   async () => {
-    const { chromium } = await import('playwright-core');
-    const browser = await chromium.launch({ executablePath: CHROMIUM, args: FLAGS.split(' ') });
-    const tab = await browser.newPage({ viewport: { width: 800, height: 600 } });
+    const tab = await browser!.newPage({ viewport: { width: 800, height: 600 } });
     try {
       await fc.assert(
         fc.asyncProperty(script, moves, async (text, made) => {
@@ -130,7 +124,7 @@ if (!there) console.log(`scripts against a browser: skipped, there is no ${CHROM
         { numRuns: 60, seed: 23 },
       );
     } finally {
-      await browser.close();
+      await tab.close();
     }
   },
   120_000,

@@ -26,3 +26,17 @@ export const links = (...labels: string[]): string =>
 /** `check/message states label` for each finding and place. */
 export const said = (findings: readonly Finding[]): string[] =>
   findings.flatMap((f) => f.places.map((p) => `${f.check}/${f.message} ${f.states.join('+')} ${p.label}`));
+
+/** Styles of a menu with a panel `.s` below an entry `.p`, which is not shown. */
+export const DROP_CSS =
+  'a,button{color:#222;display:block;line-height:24px}nav li{float:left;position:relative}.s{display:none;position:absolute;top:24px;left:0;width:200px;background:#fff}';
+/** The handle of that panel as a plain link. */
+export const DROP_LINK = '<a href=islands.html>Islands</a>';
+
+/** A menu whose third entry has a handle, a panel of two links, and what else is given. */
+export const dropPage = (css: string, handle: string, more = '', script = ''): string =>
+  menuPage(
+    `${DROP_CSS}${css}`,
+    `${links('Home', 'Fares')}<li class=p>${handle}<ul class=s><li><a href=s.html>Sula</a></li><li><a href=k.html>Kelp</a></li></ul>${more}</li>`,
+    `<p>Text</p>${script ? `<script>${script}</script>` : ''}`,
+  );

@@ -3,6 +3,7 @@ import { rungsOf, spread } from '../ladder/index.js';
 import {
   findMenus,
   formOf,
+  lastMove,
   openingsAt,
   unseenMenus,
   type Menu,
@@ -110,7 +111,7 @@ function routesOf(menu: Menu, looks: readonly Look[]): readonly MenuRoute[] {
   const routes = new Map<string, { handle: string; move: MenuRoute['move']; shows: number; at: number[] }>();
   for (const { width, openings } of looks)
     for (const { moves, shows } of openings) {
-      const { by, element } = moves[moves.length - 1]!;
+      const { by, element } = lastMove(moves);
       const count = [...shows].filter((e) => own.has(e)).length;
       if (count === 0) continue;
       const key = `${by} ${element.path}`;

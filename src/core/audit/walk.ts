@@ -1,4 +1,5 @@
 import { positionOf, type Limit, type Position, type Rect } from '../base/index.js';
+import { changedLooks } from '../checks/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { effectOf, mayOpen } from '../menus/index.js';
 import { isFocusable, nameOf, roleOf, subjectOf, tabOrder } from '../naming/index.js';
@@ -23,7 +24,7 @@ export interface Stop {
   readonly keys: readonly KeyAnswer[];
 }
 
-/** What a key does at a stop: `goes to fares.html`, `opens 4 entries`, `moves to “Sula Rock”`. */
+/** What a key does at a stop: `goes to fares.html`, `opens 4 controls`, `moves to “Sula Rock”`. */
 export interface KeyAnswer {
   readonly key: string;
   readonly does: string;
@@ -69,7 +70,7 @@ export function walkOf(page: Page, { width, height, moves, poseText, until }: Wa
 
 const KEYS = ['Enter', ' ', 'ArrowDown', 'ArrowRight', 'Escape'] as const;
 
-/** What each key does at a stop, links to other pages named once. */
+/** What each key does at a stop, where it does anything. */
 function keysAt(element: ElementNode, page: Page, at: Setting): readonly KeyAnswer[] {
   const before = poseAfter(page, [{ by: 'focus', element }], at);
   return KEYS.flatMap((key): KeyAnswer[] => {
@@ -86,7 +87,8 @@ function keysAt(element: ElementNode, page: Page, at: Setting): readonly KeyAnsw
     const of = (list: readonly ElementNode[]) => list.filter((e) => isFocusable(e)).length;
     const [opened, closed] = [of(shows.map((one) => one.element)), of(hides)];
     if (opened + closed === 0) return [];
-    return [{ key, does: opened >= closed ? `opens ${opened} controls` : `closes ${closed} controls` }];
+    const [does, count] = opened >= closed ? ['opens', opened] : ['closes', closed];
+    return [{ key, does: `${does} ${count} ${count === 1 ? 'control' : 'controls'}` }];
   });
 }
 
@@ -147,5 +149,7 @@ function markOf(element: ElementNode, rest: Scene, focused: Scene): readonly str
     const key = property as keyof typeof LOOKS;
     if (JSON.stringify(before[key]) !== JSON.stringify(after[key])) marks.add(word);
   }
+  // What stands around it may show the focus instead.
+  if (marks.size === 0 && changedLooks(rest.styles, focused.styles).length > 0) marks.add('a change beside it');
   return [...marks];
 }

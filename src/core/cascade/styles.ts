@@ -8,7 +8,7 @@ import {
   type MediaCondition,
   type PseudoElement,
 } from '../css/index.js';
-import { attributesOf, isAncestorOrSelf, type AttributeChanges, type ElementNode } from '../html/index.js';
+import { attributesOf, isAncestorOrSelf, sameAttributes, type ElementNode } from '../html/index.js';
 import type { Placement } from './adjust.js';
 import { makeBlock, type Block } from './block.js';
 import type { PoseView } from './state.js';
@@ -387,6 +387,3 @@ function placementOf(element: ElementNode, read: Run['read']): Placement {
     control: CONTROLS.has(element.tag),
   };
 }
-
-const sameAttributes = (one: AttributeChanges | undefined, other: AttributeChanges | undefined): boolean =>
-  one === other || (one?.size === other?.size && [...(one ?? [])].every(([name, value]) => other!.get(name) === value));

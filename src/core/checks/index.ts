@@ -9,4 +9,5 @@ export {
   type Spot,
 } from './define.js';
 export { AT_REST, Subject, type NamedPose, type SubjectParts } from './subject.js';
+export { changedLooks } from './shared/marks.js';
 export { placeAt, placeOf } from './shared/places.js';

@@ -5,6 +5,8 @@ export {
   ChangedMarkup,
   MARKUP,
   markupWith,
+  sameAttributes,
+  sameChanges,
   withClasses,
   type AttributeChanges,
   type MarkupChanges,

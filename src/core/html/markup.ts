@@ -56,3 +56,11 @@ export function withClasses(value: string, add: Iterable<string>, remove: Iterab
   for (const name of add) names.add(name);
   return [...names].join(' ');
 }
+
+/** Whether two elements' changes, or one element's at two times, are the same. */
+export const sameAttributes = (one: AttributeChanges | undefined, other: AttributeChanges | undefined): boolean =>
+  one === other || (one?.size === other?.size && [...(one ?? [])].every(([name, value]) => other!.get(name) === value));
+
+export const sameChanges = (one: MarkupChanges | undefined, other: MarkupChanges | undefined): boolean =>
+  one === other ||
+  (one?.size === other?.size && [...(one ?? [])].every(([element, own]) => sameAttributes(own, other!.get(element))));

@@ -3,7 +3,7 @@ import type { ElementNode } from '../html/index.js';
 import { isFocusable } from '../naming/index.js';
 import { poseAfter, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
 import { findMenus } from './find.js';
-import { mayOpen } from './openings.js';
+import { lastMove, mayOpen } from './openings.js';
 
 /** One move on a page at rest, and what it brings into view or takes out of it. */
 export interface Effect {
@@ -22,14 +22,14 @@ const isPressable = (e: ElementNode, page: Page): boolean =>
   e.attributes.has('onclick') ||
   (e.tag === 'input' && /^(checkbox|radio|button|submit|image)$/i.test(e.attributes.get('type') ?? '')) ||
   isFocusable(e) ||
-  page.listensTo(e, /^(click|mousedown|pointerdown|pointerup|touchstart|touchend)$/);
+  page.hearing.on(e, /^(click|mousedown|pointerdown|pointerup|touchstart|touchend)$/);
 
 /** Everything one hover, focus or press opens or closes on a page, menus or not, in document order. */
 export function effectsAt(page: Page, at: Setting): readonly Effect[] {
   const rest = page.scene(at);
   const items = new Set(findMenus(page).flatMap((menu) => menu.items.map((item) => item.element)));
   const all = page.document.elements
-    .filter((e) => rest.isVisible(e) && (items.has(e) || isPressable(e, page) || page.listensTo(e, HOVERS)))
+    .filter((e) => rest.isVisible(e) && (items.has(e) || isPressable(e, page) || page.hearing.on(e, HOVERS)))
     .slice(0, MOST);
   return all.flatMap((element) =>
     (['hover', 'focus', 'press'] as const).flatMap((by): Effect[] => {
@@ -50,7 +50,7 @@ export function effectOf(page: Page, at: Setting, moves: readonly Move[]): Effec
   const posed = { ...at, pose };
   const cause = causeOf(page, at, moves, pose);
   // What only changes colours neither shows nor hides anything.
-  if (!page.preview(posed, before).moves) return { move: moves[moves.length - 1]!, by: cause, shows: [], hides: [] };
+  if (!page.preview(posed, before).moves) return { move: lastMove(moves), by: cause, shows: [], hides: [] };
   const after = page.scene(posed, before);
   const shows: { element: ElementNode; box: Rect | null }[] = [];
   const hides: ElementNode[] = [];
@@ -60,7 +60,7 @@ export function effectOf(page: Page, at: Setting, moves: readonly Move[]): Effec
       if (is.seen || !was.visible) shows.push({ element, box: after.rect(element) });
     } else if (was.seen && !is.seen) hides.push(element);
   }
-  return { move: moves[moves.length - 1]!, by: cause, shows, hides };
+  return { move: lastMove(moves), by: cause, shows, hides };
 }
 
 const shown = (scene: Scene, element: ElementNode) => {

@@ -1,5 +1,5 @@
 import { AFFECTS } from '../css/index.js';
-import { descendants, isAncestorOrSelf, selectorOf, type ElementNode } from '../html/index.js';
+import { descendants, isAncestorOrSelf, sameChanges, selectorOf, type ElementNode } from '../html/index.js';
 import { canTakeFocus } from '../naming/index.js';
 import { poseAfter, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
 import { discloses } from './disclosure.js';
@@ -14,6 +14,9 @@ export interface Opening {
   /** Controls that can be reached then and could not be before. */
   readonly shows: ReadonlySet<ElementNode>;
 }
+
+/** The move that brings something about. */
+export const lastMove = (moves: readonly Move[]): Move => moves[moves.length - 1]!;
 
 const ROUTES = ['hover', 'focus', 'press'] as const;
 /** The same and pressing with a key, for those who ask for every route. */
@@ -86,7 +89,7 @@ const PAINT = AFFECTS.indexOf('paint');
 
 /** Whether the last move can change what shows at all: some rule, native behaviour or script answers to it. */
 export function mayOpen(page: Page, at: Setting, moves: readonly Move[]): boolean {
-  const { by, element } = moves[moves.length - 1]!;
+  const { by, element } = lastMove(moves);
   const touches = (state: 'hover' | 'focus') => AFFECTS.indexOf(page.touchedBy(state, element)) >= PAINT;
   if ((by === 'hover' || by === 'focus') && touches(by)) return true;
   const after = poseAfter(page, moves, at);
@@ -100,18 +103,9 @@ export function mayOpen(page: Page, at: Setting, moves: readonly Move[]): boolea
 }
 
 type Toggles = Setting['pose']['toggled'];
-type Changes = Setting['pose']['changed'];
 
 const sameToggles = (a: Toggles, b: Toggles): boolean =>
   a?.size === b?.size && [...(a ?? [])].every(([element, on]) => b!.get(element) === on);
-
-const sameChanges = (a: Changes, b: Changes): boolean =>
-  a === b ||
-  (a?.size === b?.size &&
-    [...(a ?? [])].every(([element, own]) => {
-      const other = b!.get(element);
-      return other?.size === own.size && [...own].every(([name, value]) => other.get(name) === value);
-    }));
 
 const controls = (menus: readonly Menu[]): readonly ElementNode[] => [
   ...new Set(menus.flatMap((menu) => [...menu.items.map((i) => i.element), ...menu.toggles.map((t) => t.element)])),

@@ -2,7 +2,7 @@ import type { PoseState } from '../cascade/index.js';
 import type { ElementNode } from '../html/index.js';
 import { makeMove, silentActor, Standing, type Move } from '../scripts/index.js';
 import type { Page } from './page.js';
-import { CLOSED, setting, type Setting } from './setting.js';
+import type { Setting } from './setting.js';
 
 export { activeAt, controlOf, type Move } from '../scripts/index.js';
 
@@ -17,11 +17,13 @@ export const movesOf = (pose: PoseState): readonly Move[] => madeBy.get(pose) ??
  * @param at how it is looked at, and how it stood
  * @spec html §6.4 (activation behaviour), §4.11.1 (details), §6.12 (popover), §4.10.6.1 (commands)
  */
-export function poseAfter(page: Page, moves: readonly Move[], at: Setting = setting(1280)): PoseState {
+export function poseAfter(page: Page, moves: readonly Move[], at: Setting): PoseState {
   if (moves.length === 0) return at.pose;
   const all = [...movesOf(at.pose), ...moves];
-  const scripted = page.scripted(at, at.pose === CLOSED || madeBy.has(at.pose) || isEmpty(at.pose) ? all : null);
-  const pose = scripted ?? silently(page, moves, at.pose);
+  // Of a pose nobody knows how it came about, scripts cannot go on.
+  const known = isEmpty(at.pose) || madeBy.has(at.pose);
+  const scripted = known ? page.scriptsFor(at.visitor) : null;
+  const pose = scripted?.after(all, at) ?? silently(page, moves, at.pose);
   madeBy.set(pose, all);
   return pose;
 }

@@ -33,12 +33,13 @@ import { changesKey } from './change-keys.js';
 import { containerSizes } from './container-sizes.js';
 import { ChangeableMarkup, classNamesChanged, nativeChanges, type PossibleChange } from './changeable.js';
 import { Glance } from './glance.js';
+import { Hearing } from './hearing.js';
 import { settleNear } from './skipped.js';
 import { choiceFor, hasChoices, shownSize } from './pictures.js';
 import { Scene } from './scene.js';
 import { Scripted } from './scripted.js';
 import { CLOSED, mediumOf, setting, withoutScript, type Setting, type Visitor } from './setting.js';
-import type { Move, Program } from '../scripts/index.js';
+import type { Program } from '../scripts/index.js';
 import { type Touched, touchedProperties } from './touched.js';
 
 /** What a page refers to, as far as it was read. */
@@ -107,7 +108,7 @@ export class Page {
   readonly #asksContainers: boolean;
   #touched: Touched | null = null;
   #glance: Glance | null = null;
-  #listening: ReadonlyMap<ElementNode, readonly string[]> | null = null;
+  #hearing: Hearing | null = null;
   readonly #readings = new Map<Visitor, Cascade>();
 
   constructor(draft: PageDraft, parts: PageParts) {
@@ -227,33 +228,14 @@ export class Page {
     return scene;
   }
 
-  /** What scripts make of moves; null without any, and for those who do without. @param moves null where nobody knows what was done */
-  scripted(s: Setting, moves: readonly Move[] | null): Setting['pose'] | null {
-    return this.#scripted && moves && this.#scripting && !withoutScript(s.visitor)
-      ? this.#scripted.after(moves, s)
-      : null;
-  }
-
   /** What the page's scripts do; null without any, and for those who do without. */
   scriptsFor(visitor: Visitor): Scripted | null {
     return this.#scripting && !withoutScript(visitor) ? this.#scripted : null;
   }
 
-  /** The longest wait before scripts have changed all they change after moves, ms. */
-  waited(moves: readonly Move[], s: Setting): number {
-    return this.scriptsFor(s.visitor)?.waited(moves, s) ?? 0;
-  }
-
-  /** Whether a script hears of events of some types on an element: itself, around it or on its behalf. */
-  hears(element: ElementNode, types: readonly string[]): boolean {
-    const scripted = this.#scripted;
-    return scripted !== null && scripted.program.listens(types, element, scripted.look(setting(COMMON_WIDTH)));
-  }
-
-  /** Whether a script listens on an element itself to an event of a kind. */
-  listensTo(element: ElementNode, kind: RegExp): boolean {
-    this.#listening ??= this.#scripted?.program.listening(this.#scripted.look(setting(COMMON_WIDTH))) ?? new Map();
-    return this.#listening.get(element)?.some((type) => kind.test(type)) ?? false;
+  /** What its scripts listen to. */
+  get hearing(): Hearing {
+    return (this.#hearing ??= new Hearing(this.#scripted));
   }
 
   /** The pose a page is in before anyone does anything: as its scripts leave it. */

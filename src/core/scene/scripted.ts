@@ -1,6 +1,6 @@
 import { bottom, formatPosition, positionOf, type LimitLog } from '../base/index.js';
 import { printValue, type PoseState, type StyleTree } from '../cascade/index.js';
-import { PROPERTY_KEYS, cssName } from '../css/index.js';
+import { propertyIndex } from '../css/index.js';
 import { descendants, selectorOf, type AttributeChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
 import type { After, Layouts, Look, Move, Program, Standing, Unread } from '../scripts/index.js';
 import { classNamesChanged, type ChangeableMarkup } from './changeable.js';
@@ -95,8 +95,8 @@ export class Scripted {
         return Math.max(own.height, ...inner.map((rect) => bottom(rect) - own.y));
       },
       computed: (element, property, standing) => {
-        const index = PROPERTY_KEYS.findIndex((key) => cssName(key) === property);
-        return index < 0
+        const index = propertyIndex(property);
+        return index === undefined
           ? undefined
           : printValue(
               MEASURED.test(property) ? sceneOf(standing).style(element) : stylesOf(standing).of(element),

@@ -155,7 +155,7 @@ const CODES: Readonly<Record<string, number>> = {
   ArrowDown: 40,
 };
 
-const ENDS = ['transitionend', 'webkitTransitionEnd', 'animationend', 'webkitAnimationEnd', 'bsTransitionEnd'];
+const ENDS = ['transitionend', 'webkitTransitionEnd', 'animationend', 'webkitAnimationEnd'];
 
 /** Lets time pass after a move: timers, and the ends of transitions where someone waits for them. */
 export function settle(reading: Reading): void {

@@ -87,7 +87,6 @@ export class Reading {
   waited = 0;
   source: SourceText | null = null;
   node: { readonly start: number; readonly end: number } | null = null;
-  scrolledTo: ElementNode | null = null;
   /** The element a class is being given to. */
   upgrading: El | null = null;
   depth = 0;

@@ -49,7 +49,7 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
   )
     return [];
   const others = menu.items.filter((i) => i !== item && i.parent === item.parent && i.current === null);
-  if (!others.some((i) => standsOut(element, i.element, scene))) return [];
+  if (others.length === 0 || !others.every((i) => standsOut(element, i.element, scene))) return [];
   const told = /\b(current|here)\b/i.test(collapseSpace(textContent(element)));
   return [
     {
@@ -63,33 +63,17 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
   ];
 }
 
-const LIST_ENTRY = (e: ElementNode): ElementNode | null => (e.parent?.tag === 'li' ? e.parent : null);
+const entryOf = (e: ElementNode): ElementNode | null => (e.parent?.tag === 'li' ? e.parent : null);
 
-/** Whether an item looks different from another one, itself or its entry. */
+/** Whether an item looks different from another one: itself, its entry, or what is generated in it. */
 function standsOut(one: ElementNode, other: ElementNode, scene: Scene): boolean {
-  if (LOOKS.some((key) => JSON.stringify(scene.style(one)[key]) !== JSON.stringify(scene.style(other)[key])))
-    return true;
-  const [a, b] = [LIST_ENTRY(one), LIST_ENTRY(other)];
-  if (a && b && LOOKS.some((key) => JSON.stringify(scene.style(a)[key]) !== JSON.stringify(scene.style(b)[key])))
-    return true;
-  return (['before', 'after'] as const).some((name) =>
-    looksDifferent(scene.styles.pseudo(one, name), scene.styles.pseudo(other, name)),
+  const differs = (a: ElementNode, b: ElementNode) => looksDifferent(scene.style(a), scene.style(b));
+  const [a, b] = [entryOf(one), entryOf(other)];
+  return (
+    differs(one, other) ||
+    (a !== null && b !== null && differs(a, b)) ||
+    (['before', 'after'] as const).some((name) =>
+      looksDifferent(scene.styles.pseudo(one, name), scene.styles.pseudo(other, name)),
+    )
   );
 }
-
-const LOOKS = [
-  'color',
-  'backgroundColor',
-  'backgroundImage',
-  'fontWeight',
-  'fontStyle',
-  'textDecorationLine',
-  'borderBottomColor',
-  'borderBottomWidth',
-  'borderTopColor',
-  'borderTopWidth',
-  'borderLeftColor',
-  'borderLeftWidth',
-  'boxShadow',
-  'opacity',
-] as const;

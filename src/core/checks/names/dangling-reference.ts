@@ -4,7 +4,7 @@ import type { Menu } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { lastBy, panelsOf } from '../shared/panels.js';
+import { endsOn, panelsOf } from '../shared/panels.js';
 import type { Subject } from '../subject.js';
 
 const LISTS = ['aria-controls', 'aria-labelledby', 'aria-describedby', 'aria-owns', 'aria-details'];
@@ -103,9 +103,7 @@ function elsewhere(subject: Subject): readonly Observation[] {
   return panelsOf(subject).flatMap(({ handle, menu, openings, hidden }): Observation[] => {
     const ids = splitTokens(scene.attribute(handle, 'aria-controls') ?? '');
     const targets = ids.flatMap((id) => scene.document.byId(id) ?? []);
-    const opening = openings.find(
-      (o) => ['press', 'key'].includes(lastBy(o)) && o.moves[o.moves.length - 1]!.element === handle,
-    );
+    const opening = openings.find((o) => endsOn(o, handle, 'press', 'key'));
     const shown = opening ? hidden.filter((e) => opening.shows.has(e)) : [];
     if (targets.length === 0 || shown.length === 0) return [];
     if (targets.some((t) => shown.some((e) => isAncestorOrSelf(t, e) || isAncestorOrSelf(e, t)))) return [];

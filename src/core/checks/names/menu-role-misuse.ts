@@ -66,8 +66,8 @@ function inspect(subject: Subject): readonly Observation[] {
 function answersArrows(items: readonly ElementNode[], { page, setting: at }: Subject): boolean {
   const unread = page.limits.filter(({ kind }) => kind === 'unread').length > 0;
   return items.slice(0, 2).some((element) => {
-    if (!page.hears(element, ['keydown', 'keyup', 'keypress'])) return false;
-    const near = closest(element, (e) => page.listensTo(e, /^key(down|up|press)$/)) !== null;
+    if (!page.hearing.of(element, ['keydown', 'keyup', 'keypress'])) return false;
+    const near = closest(element, (e) => page.hearing.on(e, /^key(down|up|press)$/)) !== null;
     if (near && unread) return true;
     return ARROWS.some((key) => {
       const pose = poseAfter(page, [{ by: 'key', element, key }], at);

@@ -1,3 +1,4 @@
+import type { Content } from '../../css/index.js';
 import { collapseSpace, descendants, isAncestorOrSelf, textContent, type ElementNode } from '../../html/index.js';
 import { isIconFont, subjectOf } from '../../naming/index.js';
 import type { Scene } from '../../scene/index.js';
@@ -104,11 +105,13 @@ const generates = (element: ElementNode, scene: Scene): boolean =>
       (w) => w > 0,
     );
     const turned = style.transform.some(({ kind }) => kind === 'rotate');
-    return hasWords(style.content) || edges.length >= 2 || turned || style.backgroundImage.length > 0 || masked(style);
+    return (
+      style.content.items.some(isSign) ||
+      edges.length >= 2 ||
+      turned ||
+      style.backgroundImage.length > 0 ||
+      style.maskImage !== 'none'
+    );
   });
 
-const hasWords = (content: unknown): boolean => /"[^"]*[^\s"a-zA-Z:{}[\],\\][^"]*"/.test(JSON.stringify(content));
-const masked = (style: object): boolean => {
-  const { maskImage } = style as { maskImage?: unknown };
-  return maskImage !== undefined && JSON.stringify(maskImage) !== '[]' && maskImage !== 'none';
-};
+const isSign = (item: Content['items'][number]): boolean => item.kind !== 'text' || item.text.trim() !== '';

@@ -1,4 +1,5 @@
 import type { Rect } from '../../base/index.js';
+import { resolveLength } from '../../css/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { subjectOf, tabOrder } from '../../naming/index.js';
 import type { Scene } from '../../scene/index.js';
@@ -82,10 +83,10 @@ function nearEdge(rect: Rect, y: number, bands: readonly number[], scene: Scene)
 /** How far browsers scroll for a focused box: not at all where it shows, to its edge where it shows in part, to the middle else. */
 function scrolledFor(rect: Rect, y: number, most: number, scene: Scene): number {
   const { height } = scene.medium;
-  const root = scene.style(scene.document.root) as unknown as Record<string, { px?: number } | 'auto' | undefined>;
+  const root = scene.style(scene.document.root);
   const pad = (side: 'Top' | 'Bottom'): number => {
     const value = root[`scrollPadding${side}`];
-    return typeof value === 'object' ? (value.px ?? 0) : 0;
+    return value === 'auto' ? 0 : resolveLength(value, height);
   };
   const [top, low] = [y + pad('Top'), y + height - pad('Bottom')];
   if (rect.y >= top && rect.y + rect.height <= low) return y;

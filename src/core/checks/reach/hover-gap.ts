@@ -4,7 +4,7 @@ import { figure } from '../../findings/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { poseAfter, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { panelsOf, type Panel } from '../shared/panels.js';
+import { atOnce, panelsOf, type Panel } from '../shared/panels.js';
 import type { Subject } from '../subject.js';
 
 const STEP = 2;
@@ -44,9 +44,7 @@ export const hoverGap = defineCheck(
 
 function inspect(subject: Subject): readonly Observation[] {
   return panelsOf(subject).flatMap((panel): Observation[] => {
-    const opening = panel.openings.find(
-      ({ moves }) => moves.length === 1 && moves[0]!.by === 'hover' && moves[0]!.element === panel.handle,
-    );
+    const opening = atOnce(panel, 'hover');
     if (!opening || !panel.item) return [];
     const gap = gapOf(panel, subject);
     if (gap === null) return [];
@@ -102,15 +100,14 @@ function keepsOpen(hit: ElementNode | null, handle: ElementNode, entry: ElementN
   ] as const;
   const scene: Scene = page.scene({ ...at, pose: poseAfter(page, moves, at) }, subject.scene);
   if (scene.reach(entry) !== null) return true;
-  return closingDelay(entry, scene) >= PATIENCE || page.waited(moves, at) >= PATIENCE * 1000;
+  return (
+    closingDelay(entry, scene) >= PATIENCE || (page.scriptsFor(at.visitor)?.waited(moves, at) ?? 0) >= PATIENCE * 1000
+  );
 }
 
 /** The longest delay in the transitions of an entry and what holds it, s. */
 function closingDelay(entry: ElementNode, scene: Scene): number {
   let most = 0;
-  for (let e: ElementNode | null = entry; e; e = e.parent) {
-    const { transitionDelay } = scene.style(e) as unknown as Record<string, readonly number[] | undefined>;
-    transitionDelay?.forEach((delay) => (most = Math.max(most, delay)));
-  }
+  for (let e: ElementNode | null = entry; e; e = e.parent) most = Math.max(most, ...scene.style(e).transitionDelay);
   return most;
 }

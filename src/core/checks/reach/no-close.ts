@@ -4,7 +4,7 @@ import { activeAt, poseAfter, type Move, type Scene } from '../../scene/index.js
 import { subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf } from '../shared/addresses.js';
-import { panelsOf, type Panel } from '../shared/panels.js';
+import { atOnce, panelsOf, type Panel } from '../shared/panels.js';
 import type { Subject } from '../subject.js';
 
 /** A panel that takes so much of the screen covers the page. */
@@ -41,9 +41,7 @@ export const noClose = defineCheck(
 
 function inspect(subject: Subject): readonly Observation[] {
   return panelsOf(subject).flatMap((panel): Observation[] => {
-    const opening = panel.openings.find(
-      ({ moves }) => moves.length === 1 && moves[0]!.by === 'press' && moves[0]!.element === panel.handle,
-    );
+    const opening = atOnce(panel, 'press');
     if (!opening) return [];
     const { page, setting: at } = subject;
     const open = page.scene({ ...at, pose: poseAfter(page, opening.moves, at) }, subject.scene);

@@ -3,7 +3,7 @@ import { canTakeFocus, isNativelyFocusable, roleOf, subjectOf, tabIndexOf } from
 import { controlOf } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { goesByScript } from '../shared/addresses.js';
-import { lastBy } from '../shared/panels.js';
+import { endsOn } from '../shared/panels.js';
 import type { Subject } from '../subject.js';
 
 /** Controls only a pointer can press. @spec WCAG 2.2 SC 2.1.1, 4.1.2 */
@@ -75,8 +75,7 @@ export const pressOnlyControl = defineCheck(
   },
 );
 
-const opens = (element: ElementNode, { routes }: Subject): boolean =>
-  routes.some((o) => o.moves[o.moves.length - 1]!.element === element && lastBy(o) === 'press');
+const opens = (element: ElementNode, { routes }: Subject): boolean => routes.some((o) => endsOn(o, element, 'press'));
 
 /** What keeps a key from pressing a control that a pointer can press; null for sound ones and those that do nothing. */
 export function pressOnly(
@@ -93,14 +92,14 @@ export function pressOnly(
   if (isNativelyFocusable(element, scene)) return null;
   const handler = element.attributes.get('onclick') ?? '';
   const pressed =
-    handler !== '' || page.listensTo(element, /^(click|mousedown|mouseup|pointerdown|pointerup|touchstart|touchend)$/);
+    handler !== '' || page.hearing.on(element, /^(click|mousedown|mouseup|pointerdown|pointerup|touchstart|touchend)$/);
   if (!pressed && !opening) return null;
   // A plain element around a native control is pressed through that.
   if ([...descendants(element)].some((e) => isNativelyFocusable(e, scene))) return null;
   if (!opening && !goesByScript(handler)) return null;
   if (tabIndexOf(element, scene) === null) return 'no-focus';
-  const byKey = routes.some((o) => o.moves[o.moves.length - 1]!.element === element && lastBy(o) === 'key');
-  const heard = page.listensTo(element, /^key(down|up|press)$/);
+  const byKey = routes.some((o) => endsOn(o, element, 'key'));
+  const heard = page.hearing.on(element, /^key(down|up|press)$/);
   if (!byKey && !heard) return 'no-key';
   return roleOf(element, scene) === 'generic' ? 'no-role' : null;
 }

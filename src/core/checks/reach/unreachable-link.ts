@@ -90,6 +90,7 @@ function whyOf(element: ElementNode, scene: Scene): string {
 
 /** Whether keys are listened to where the element stands: a script may move focus there. */
 const movesByArrows = (element: ElementNode, { page }: Subject): boolean => {
-  for (let e: ElementNode | null = element; e; e = e.parent) if (page.listensTo(e, /^key(down|up|press)$/)) return true;
+  for (let e: ElementNode | null = element; e; e = e.parent)
+    if (page.hearing.on(e, /^key(down|up|press)$/)) return true;
   return false;
 };

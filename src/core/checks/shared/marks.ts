@@ -1,4 +1,5 @@
 import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
+import type { PropertyKey } from '../../css/index.js';
 import type { ElementNode } from '../../html/index.js';
 import type { Subject } from '../subject.js';
 
@@ -38,7 +39,7 @@ const SEEN = [
   'clipPath',
   'fill',
   'stroke',
-] as const;
+] as const satisfies readonly PropertyKey[];
 
 /** The ring of a style, as far as it shows. */
 const ring = (style: ComputedStyle): string =>
@@ -51,11 +52,7 @@ export function looksDifferent(before: ComputedStyle | null, after: ComputedStyl
   if (before === after) return false;
   if (!before || !after) return true;
   if (ring(before) !== ring(after)) return true;
-  const read = (style: ComputedStyle, key: string): unknown => (style as unknown as Record<string, unknown>)[key];
-  return SEEN.some(
-    (key) =>
-      read(before, key) !== read(after, key) && JSON.stringify(read(before, key)) !== JSON.stringify(read(after, key)),
-  );
+  return SEEN.some((key) => before[key] !== after[key] && JSON.stringify(before[key]) !== JSON.stringify(after[key]));
 }
 
 const PSEUDOS = ['before', 'after'] as const;

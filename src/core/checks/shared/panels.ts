@@ -1,5 +1,5 @@
 import { descendants, type ElementNode } from '../../html/index.js';
-import type { Menu, MenuItem, Opening, Toggle } from '../../menus/index.js';
+import { lastMove, type Menu, type MenuItem, type Opening, type Toggle } from '../../menus/index.js';
 import { poseAfter, type Move, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 
@@ -69,7 +69,15 @@ const isBy =
 export const byPointer = isBy(POINTER);
 export const byKeys = isBy(KEYS);
 /** The last move of an opening. */
-export const lastBy = ({ moves }: Opening): Move['by'] => moves[moves.length - 1]!.by;
+export const lastBy = ({ moves }: Opening): Move['by'] => lastMove(moves).by;
+
+/** Whether an opening ends with a move of a kind on an element. */
+export const endsOn = ({ moves }: Opening, element: ElementNode, ...by: readonly Move['by'][]): boolean =>
+  lastMove(moves).element === element && by.includes(lastMove(moves).by);
+
+/** The opening of a panel by one move on its handle. */
+export const atOnce = ({ openings, handle }: Panel, by: Move['by']): Opening | undefined =>
+  openings.find((o) => o.moves.length === 1 && endsOn(o, handle, by));
 
 /** Whether the handle of a panel can be got to: at rest, or once something else is opened. */
 export const handleShows = ({ handle }: Panel, { scene, routes }: Subject): boolean =>
@@ -98,8 +106,6 @@ export function stays(opening: Opening, { hidden }: Panel, { page, setting: at, 
 
 /** The opening by a press on the handle of a panel itself that does not hang on the pointer staying there. */
 export const pressOf = (panel: Panel, subject: Subject): Opening | undefined =>
-  panel.openings.find(
-    (o) => lastBy(o) === 'press' && o.moves[o.moves.length - 1]!.element === panel.handle && stays(o, panel, subject),
-  );
+  panel.openings.find((o) => endsOn(o, panel.handle, 'press') && stays(o, panel, subject));
 
 export const holds = (panel: Panel, element: ElementNode): boolean => panel.hidden.includes(element);

@@ -27,6 +27,7 @@ import {
   parseComponents,
   readLength,
   readNumber,
+  splitList,
   type Component,
   type ComputeContext,
 } from '../values/index.js';
@@ -74,7 +75,7 @@ export function compileMedia(text: string): MediaCondition {
   let known = cache.get(text);
   if (!known) {
     const found: Found = { thresholds: [], features: new Set() };
-    const queries = text.trim() === '' ? [] : splitQueries(text).map((part) => compileText(part, found));
+    const queries = text.trim() === '' ? [] : splitList(text).map((part) => compileText(part, found));
     known = Object.freeze({
       text: text.trim(),
       thresholds: found.thresholds,
@@ -84,19 +85,6 @@ export function compileMedia(text: string): MediaCondition {
     cache.set(text, known);
   }
   return known;
-}
-
-/** Parts between commas outside parentheses. */
-function splitQueries(text: string): string[] {
-  const parts = [''];
-  let depth = 0;
-  for (const c of text) {
-    if (c === '(') depth++;
-    else if (c === ')') depth--;
-    if (c === ',' && depth <= 0) parts.push('');
-    else parts[parts.length - 1] += c;
-  }
-  return parts;
 }
 
 function compileText(text: string, found: Found): Truth {

@@ -141,3 +141,16 @@ export function splitAt(items: readonly Component[], delimiter: string): Compone
 export function isIdent(item: Component | undefined, ...names: string[]): boolean {
   return item?.type === 'ident' && (names.length === 0 || names.includes(item.name));
 }
+
+/** The parts of a text between commas outside parentheses and brackets. */
+export function splitList(text: string): string[] {
+  const parts = [''];
+  let depth = 0;
+  for (const c of text) {
+    if (c === '(' || c === '[') depth++;
+    if (c === ')' || c === ']') depth--;
+    if (c === ',' && depth <= 0) parts.push('');
+    else parts[parts.length - 1] += c;
+  }
+  return parts;
+}

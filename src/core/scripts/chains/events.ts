@@ -93,9 +93,14 @@ const kindsOf = (types: string | null): readonly Kind[] =>
       return { type, spaces };
     });
 
-/** Names events are fired under. Focus below an element is heard by what bubbles. */
-const heard = (type: string, delegated: boolean): string =>
-  delegated && type === 'focus' ? 'focusin' : delegated && type === 'blur' ? 'focusout' : type;
+/** Names events are fired under: those a page gives special ones, and what bubbles for focus below an element. */
+function heard(reading: Reading, type: string, delegated: boolean): string {
+  const dollar = reading.realm.window.props.get('$') as Value;
+  const special = reading.get(reading.get(reading.get(dollar, 'event'), 'special'), type);
+  const named = special instanceof Obj ? text(reading.get(special, delegated ? 'delegateType' : 'bindType')) : null;
+  if (named !== null && named !== 'undefined') return named;
+  return delegated && type === 'focus' ? 'focusin' : delegated && type === 'blur' ? 'focusout' : type;
+}
 
 function on(reading: Reading, self: Chain, args: readonly Value[], once: boolean): Value {
   const [types, ...rest] = args;
@@ -119,7 +124,7 @@ function on(reading: Reading, self: Chain, args: readonly Value[], once: boolean
       data,
     };
     for (const item of self.items)
-      if (item instanceof Obj) addListener(reading, item, heard(type, selector !== null), listener);
+      if (item instanceof Obj) addListener(reading, item, heard(reading, type, selector !== null), listener);
     if (self.vague && isCallable(handler) && /^(click|mouse|key|touch|focus)/.test(type) && reading.unsure === 0)
       reading.note('it listens on something that cannot be told without running it');
   }

@@ -151,19 +151,13 @@ function defineStatics(realm: Realm, dollar: Native): void {
     'propHooks',
     'valHooks',
   ])
-    dollar.props.set(name, loosePlain(realm));
+    dollar.props.set(name, plain(realm));
   const expr = dollar.props.get('expr') as Obj;
-  for (const name of [':', 'pseudos', 'filters', 'match']) expr.props.set(name, loosePlain(realm));
+  for (const name of [':', 'pseudos', 'filters', 'match']) expr.props.set(name, plain(realm));
   const event = dollar.props.get('event') as Obj;
   for (const name of ['special', 'handlers', 'fixHooks']) event.props.set(name, plain(realm));
   method(realm, event, 'trigger dispatch add remove', () => undefined);
   (dollar.props.get('fx') as Obj).props.set('off', false);
-}
-
-function loosePlain(realm: Realm): Obj {
-  const made = plain(realm);
-  made.open = false;
-  return made;
 }
 
 function typeOf(value: Value): Value {

@@ -3,6 +3,7 @@ import { findAll, matcher } from '../dom/find.js';
 import { isShown } from '../dom/geometry.js';
 import type { Reading } from '../reading.js';
 import { Arr, Chain, El, Loose, Obj, text, Unknown, type Value } from '../values.js';
+import { splitList } from '../../css/index.js';
 import type { ElementNode } from '../../html/index.js';
 
 export const chainOf = (reading: Reading, items: readonly Value[], before: Chain | null = null, vague = false): Chain =>
@@ -53,18 +54,6 @@ function found(reading: Reading, selector: string, root: ElementNode | null): Ch
     nodes.map((node) => reading.wrap(node)),
   );
 }
-
-const splitList = (selector: string): readonly string[] => {
-  const out = [''];
-  let depth = 0;
-  for (const c of selector) {
-    if (c === '(' || c === '[') depth++;
-    if (c === ')' || c === ']') depth--;
-    if (c === ',' && depth === 0) out.push('');
-    else out[out.length - 1] += c;
-  }
-  return out;
-};
 
 /** Filters that only selectors of the library have. */
 const OWN =

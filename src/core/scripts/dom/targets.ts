@@ -1,7 +1,7 @@
 import safe from 'postcss-safe-parser';
 import type { Reading } from '../reading.js';
 import { splitTokens, withClasses } from '../../html/index.js';
-import { El, Loose, Obj, type Value } from '../values.js';
+import { El, Loose, type Value } from '../values.js';
 
 /** An element whose attributes a script may read and set: one of the page, or one it made. */
 export type Target = El | Loose;
@@ -78,7 +78,3 @@ export function writeStyle(reading: Reading, target: Target, property: string, g
   const after = kept.join('; ');
   writeAttribute(reading, target, 'style', after === '' && before === null ? null : after);
 }
-
-/** What is kept with an object under a name no script can spell. */
-export const hidden = (value: Value, key: string): Value =>
-  value instanceof Obj ? (value.props.get(`@@${key}`) as Value) : undefined;

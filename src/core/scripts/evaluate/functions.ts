@@ -15,7 +15,7 @@ import {
   type FunctionNode,
   type Value,
 } from '../values.js';
-import { blockFunctions, hoisted } from './hoisting.js';
+import { asksArguments, blockFunctions, hoisted } from './hoisting.js';
 import { bind } from './patterns.js';
 import { callUnknown } from './unknowns.js';
 
@@ -58,7 +58,7 @@ function runFunction(reading: Reading, callee: Fn, node: FunctionNode, frame: Fr
   const arrow = node.type === 'ArrowFunctionExpression';
   const scope = new Scope(around, arrow ? null : frame);
   reading.source = callee.source ?? reading.source;
-  if (!arrow && needsArguments(node))
+  if (!arrow && asksArguments(node.body))
     scope.names.set('arguments', new Arr(reading.realm.protos.object, [...frame.args]));
   bindParameters(reading, node.params, frame.args, scope);
   if (node.body.type !== 'BlockStatement') return settle(reading, node, reading.evaluate(node.body, scope));
@@ -86,25 +86,6 @@ function bindParameters(
     else if (param.type === 'Identifier') scope.names.set(param.name, args[i]);
     else bind(reading, param, args[i], scope, true);
   });
-}
-
-const asksArguments = new WeakMap<FunctionNode, boolean>();
-function needsArguments(node: FunctionNode): boolean {
-  let known = asksArguments.get(node);
-  if (known === undefined) asksArguments.set(node, (known = mentions(node.body)));
-  return known;
-}
-
-/** Whether `arguments` stands in a piece of a script, outside functions of its own. */
-function mentions(node: unknown): boolean {
-  if (typeof node !== 'object' || node === null) return false;
-  if (Array.isArray(node)) return node.some(mentions);
-  const { type, name } = node as { type?: string; name?: unknown };
-  if (type === 'Identifier') return name === 'arguments';
-  if (type === 'FunctionExpression' || type === 'FunctionDeclaration') return false;
-  for (const value of Object.values(node))
-    if (typeof value === 'object' && value !== null && mentions(value)) return true;
-  return false;
 }
 
 /** @spec ecma-262 §13.3.5 */

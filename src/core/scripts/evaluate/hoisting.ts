@@ -1,4 +1,5 @@
 import type * as acorn from 'acorn';
+import { recursive, type RecursiveVisitors } from 'acorn-walk';
 
 const known = new WeakMap<object, readonly string[]>();
 
@@ -7,27 +8,20 @@ export function hoisted(body: acorn.BlockStatement | acorn.Program): readonly st
   let names = known.get(body);
   if (!names) {
     const found = new Set<string>();
-    for (const statement of body.body) collect(statement, found);
+    recursive(body, found, OWN_NAMES);
     known.set(body, (names = [...found]));
   }
   return names;
 }
 
-function collect(node: unknown, found: Set<string>): void {
-  if (typeof node !== 'object' || node === null) return;
-  if (Array.isArray(node)) {
-    for (const one of node) collect(one, found);
-    return;
-  }
-  const { type } = node as { type?: string };
-  if (type === undefined || /Function|^Class|Expression$|^Literal$|^Identifier$/.test(type)) return;
-  if (type === 'VariableDeclaration') {
-    const { kind, declarations } = node as acorn.VariableDeclaration;
+/** Goes through a body and not into functions and classes in it. */
+const OWN_NAMES: RecursiveVisitors<Set<string>> = {
+  Function: () => undefined,
+  Class: () => undefined,
+  VariableDeclaration({ kind, declarations }, found) {
     if (kind === 'var') for (const { id } of declarations) namesOf(id, found);
-    return;
-  }
-  for (const value of Object.values(node)) if (typeof value === 'object') collect(value, found);
-}
+  },
+};
 
 function namesOf(pattern: acorn.Pattern, found: Set<string>): void {
   switch (pattern.type) {
@@ -58,3 +52,23 @@ export const blockFunctions = (body: readonly (acorn.Statement | acorn.ModuleDec
         : statement;
     return inner?.type === 'FunctionDeclaration' && inner.id ? [inner as Declared] : [];
   });
+
+const asking = new WeakMap<object, boolean>();
+
+/** Whether `arguments` stands in a function, outside functions of its own; arrow functions have none of their own. */
+export function asksArguments(body: acorn.BlockStatement | acorn.Expression): boolean {
+  let known = asking.get(body);
+  if (known === undefined) {
+    const found = { it: false };
+    recursive(body, found, {
+      Identifier({ name }, state) {
+        if (name === 'arguments') state.it = true;
+      },
+      Function(node, state, visit) {
+        if (node.type === 'ArrowFunctionExpression') visit(node.body, state);
+      },
+    });
+    asking.set(body, (known = found.it));
+  }
+  return known;
+}
