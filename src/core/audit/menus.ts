@@ -71,7 +71,7 @@ export function menusOf(page: Page, options: Range & { readonly height: number }
   const looks = (widths.length > 0 ? widths : [to]).map((width) => ({
     width,
     scene: sceneAt(width),
-    openings: openingsAt(menus, page, setting(width, { height }), true),
+    openings: openingsAt(menus, page, setting(width, { height })),
   }));
   return {
     page: page.name,

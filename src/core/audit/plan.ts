@@ -1,6 +1,6 @@
 import { AT_REST, Subject, type Asks } from '../checks/index.js';
 import { endsOf, rungsAt, rungsOf, stationsOf, type Rung } from '../ladder/index.js';
-import { findMenus, openingsAt, shapeOf, type Menu, type Opening } from '../menus/index.js';
+import { findMenus, firstRoutes, openingsAt, shapeOf, type Menu, type Opening } from '../menus/index.js';
 import { poseAfter, setting, withoutScript, type Page, type Visitor } from '../scene/index.js';
 import type { AuditOptions } from './options.js';
 
@@ -60,27 +60,18 @@ export class Plan {
     const ends = rung ? endsOf(rung) : [width];
     const byText = new Map<string, Opening>();
     for (const end of ends)
-      for (const opening of this.#openingsAt(end, visitor))
+      for (const opening of firstRoutes(this.#routes(end, visitor)))
         if (!byText.has(opening.text)) byText.set(opening.text, opening);
     return [...byText.values()];
   }
 
-  #openingsAt(width: number, visitor: Visitor): readonly Opening[] {
+  /** Every way in which panels of the menus come into view for a visitor. */
+  #routes(width: number, visitor: Visitor): readonly Opening[] {
     const key = `${width}/${alike(visitor)}`;
     let known = this.#openings.get(key);
     if (!known) {
-      const { setting: at } = this.rest(width, visitor);
-      this.#openings.set(key, (known = openingsAt(this.menus, this.page, at)));
-    }
-    return known;
-  }
-
-  #routesAt(width: number, visitor: Visitor, page: Page, menus: readonly Menu[]): readonly Opening[] {
-    const key = `${width}/${alike(visitor)}/every`;
-    let known = this.#openings.get(key);
-    if (!known) {
-      const at = setting(width, { height: this.options.height, visitor });
-      this.#openings.set(key, (known = openingsAt(menus, page, at, true)));
+      const { page, menus, setting: at } = this.rest(width, visitor);
+      this.#openings.set(key, (known = openingsAt(menus, page, at)));
     }
     return known;
   }
@@ -96,7 +87,7 @@ export class Plan {
     const page = withoutScript(visitor) ? this.page.scriptless : this.page;
     const menus = page === this.page ? this.menus : findMenus(page);
     const { height, level } = this.options;
-    const routes = () => this.#routesAt(width, visitor, page, menus);
+    const routes = () => this.#routes(width, visitor);
     const parts = { page, menus, level, width, height, visitor, routes };
     if (!opening) return new Subject({ ...parts, pose: AT_REST, opened: null });
     const state = poseAfter(page, opening.moves, setting(width, { height, visitor }));

@@ -3,6 +3,6 @@ export { findMenus } from './find.js';
 export { effectOf, effectsAt, type Effect } from './effects.js';
 export { formOf, seenItems, type MenuForm } from './form.js';
 export { isControl } from './items.js';
-export { lastMove, mayOpen, openingsAt, type Opening } from './openings.js';
+export { firstRoutes, lastMove, mayOpen, openingsAt, type Opening } from './openings.js';
 export { unseenMenus } from './unseen.js';
 export { shapeOf } from './shape.js';

@@ -18,9 +18,7 @@ export interface Opening {
 /** The move that brings something about. */
 export const lastMove = (moves: readonly Move[]): Move => moves[moves.length - 1]!;
 
-const ROUTES = ['hover', 'focus', 'press'] as const;
-/** The same and pressing with a key, for those who ask for every route. */
-const EVERY_ROUTE = [...ROUTES, 'key'] as const;
+const ROUTES = ['hover', 'focus', 'press', 'key'] as const;
 /** Panels in panels are looked at this deep. */
 const DEPTH = 3;
 
@@ -28,13 +26,13 @@ const textOf = (moves: readonly Move[]): string =>
   moves.map(({ by, element }) => `${by}:${selectorOf(element)}`).join(' ');
 
 /**
- * What the menus of a page open at a setting: toggles first, then submenus, then submenus in those.
- * Of the routes to one panel the first that works stands for all, unless every one is asked for.
+ * What the menus of a page open at a setting, by every route: toggles first, then submenus, then submenus in those.
+ * What lies deeper is looked at once for those with a pointer and once for those without.
  */
-export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, every = false): readonly Opening[] {
+export function openingsAt(menus: readonly Menu[], page: Page, at: Setting): readonly Opening[] {
   const out: Opening[] = [];
   const all = controls(menus);
-  const handles = handlesOf(menus, every);
+  const handles = handlesOf(menus);
   const rest = page.scene(posed(page, at, []));
   // Breadth first: what opens from the page at rest is not looked for behind something else.
   let stages: readonly (readonly Move[])[] = [[]];
@@ -54,14 +52,13 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, ever
     for (const { handle, by, inside } of handles) {
       if (from.reach(handle) === null || (before.length > 0 && rest.reach(handle) !== null)) continue;
       const wanted = hidden.filter(inside);
-      if (wanted.length === 0 || (!every && out.some(({ shows }) => wanted.every((e) => shows.has(e))))) continue;
-      // What lies deeper is looked at once for those with a pointer and once for those without.
+      if (wanted.length === 0) continue;
       const followed = new Set<boolean>();
       for (const route of by) {
         const moves = [...before, { by: route, element: handle }];
         if (!mayOpen(page, at, moves) || (route === 'key' && !takesKeys(handle, from))) continue;
         // What a press shows on its way to another page is no opening.
-        if (every && poseAfter(page, moves, at).left) continue;
+        if (poseAfter(page, moves, at).left) continue;
         const scene = page.scene(posed(page, at, moves), from);
         const shows = new Set(wanted.filter((e) => scene.reach(e) !== null));
         if (shows.size === 0) continue;
@@ -69,11 +66,28 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting, ever
         const pointer = route === 'hover' || route === 'press';
         if (!followed.has(pointer) && handles.some((one) => shows.has(one.handle))) further.push(moves);
         followed.add(pointer);
-        if (!every) break;
       }
     }
     return further;
   }
+}
+
+/** Of the routes to one panel the first, which stands for all; what lies deeper behind those alone. */
+export function firstRoutes(openings: readonly Opening[]): readonly Opening[] {
+  const kept: Opening[] = [];
+  const ways = new Set(['']);
+  const handles = new Set<string>();
+  for (const opening of openings) {
+    const { moves, shows } = opening;
+    const before = textOf(moves.slice(0, -1));
+    const handle = `${before} ${lastMove(moves).element.index}`;
+    if (!ways.has(before) || handles.has(handle)) continue;
+    if ([...shows].every((e) => kept.some((one) => one.shows.has(e)))) continue;
+    handles.add(handle);
+    ways.add(opening.text);
+    kept.push(opening);
+  }
+  return kept;
 }
 
 const posed = (page: Page, at: Setting, moves: readonly Move[]): Setting => ({
@@ -117,26 +131,24 @@ interface Handle {
   readonly inside: (element: ElementNode) => boolean;
 }
 
-function handlesOf(menus: readonly Menu[], every: boolean): readonly Handle[] {
+function handlesOf(menus: readonly Menu[]): readonly Handle[] {
   return menus.flatMap((menu): Handle[] => {
     const own = new Set(menu.items.map((item) => item.element));
     return [
       ...menu.toggles.map(({ element }): Handle => ({
         handle: element,
-        by: every ? ['press', 'key'] : ['press'],
+        by: ['press', 'key'],
         inside: (e) => own.has(e),
       })),
       ...menu.items.flatMap((item) =>
-        item.submenu
-          ? [handleOf(item, item.submenu, every ? EVERY_ROUTE : ROUTES), ...companions(item, item.submenu, every)]
-          : [],
+        item.submenu ? [handleOf(item, item.submenu), ...companions(item, item.submenu)] : [],
       ),
     ];
   });
 }
 
 /** Buttons that stand in the entry of an item beside it: they may open its panel too. */
-function companions(item: MenuItem, submenu: ElementNode, every: boolean): readonly Handle[] {
+function companions(item: MenuItem, submenu: ElementNode): readonly Handle[] {
   const entry = submenu.parent;
   if (!entry || !isAncestorOrSelf(entry, item.element)) return [];
   const within = new Set(descendants(submenu));
@@ -145,10 +157,10 @@ function companions(item: MenuItem, submenu: ElementNode, every: boolean): reado
     .filter(
       (e) => ['button', 'label', 'summary'].includes(e.tag) || e.attributes.get('role') === 'button' || discloses(e),
     )
-    .map((handle) => ({ handle, by: every ? ['press', 'key'] : ['press'], inside: (e) => within.has(e) }));
+    .map((handle) => ({ handle, by: ['press', 'key'], inside: (e) => within.has(e) }));
 }
 
-function handleOf(item: MenuItem, submenu: ElementNode, by: Handle['by']): Handle {
+function handleOf(item: MenuItem, submenu: ElementNode): Handle {
   const within = new Set(descendants(submenu));
-  return { handle: item.element, by, inside: (e) => within.has(e) };
+  return { handle: item.element, by: ROUTES, inside: (e) => within.has(e) };
 }
