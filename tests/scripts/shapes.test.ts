@@ -1,4 +1,4 @@
-import { poseAfter, setting, type Move, type Page } from '../../src/core/index.js';
+import { auditPage, poseAfter, setting, type Move, type Page } from '../../src/core/index.js';
 import { find, pageFrom, type Files } from '../support/page.js';
 
 /** A menu `#m` that is out of view, with a handle `#b` and things around them. */
@@ -297,5 +297,21 @@ describe('what cannot be followed is said', () => {
   test('a missing script', () => {
     const on = pageFrom(PAGE('').replace('<script>', '<script src="gone.js"></script><script>'), { 'other.js': '' });
     expect(on.limits.some(({ kind, subject }) => kind === 'missing' && subject.includes('gone.js'))).toBe(true);
+  });
+
+  test('and nothing is said where a browser does not run it either', () => {
+    expect(page('import "./x.js"; b.onclick = null').limits.filter(({ kind }) => kind === 'unread')).toEqual([]);
+  });
+
+  test('content a script adds to a menu', () => {
+    const NAV = `<nav aria-label=Main><ul id=list><li><a href=a>A</a></li><li><a href=b>B</a></li></ul></nav><button id=b>Go</button>`;
+    const adds = (script: string) =>
+      auditPage(pageFrom(`<!doctype html>${NAV}<script>${script}</script>`), {
+        at: [800],
+        only: ['list-structure'],
+      }).limits.map(({ subject }) => subject);
+    expect(adds("list.insertAdjacentHTML('beforeend', '<li><a href=c>C</a></li>')")).toEqual(['#list']);
+    expect(adds("list.append(document.createElement('li'))")).toEqual(['#list']);
+    expect(adds("b.textContent = 'Go on'")).toEqual([]);
   });
 });

@@ -1,4 +1,12 @@
-import { closest, collapseSpace, descendants, selectorOf, textContent, type ElementNode } from '../html/index.js';
+import {
+  closest,
+  collapseSpace,
+  descendants,
+  isAncestorOrSelf,
+  selectorOf,
+  textContent,
+  type ElementNode,
+} from '../html/index.js';
 import { formatPosition, positionOf, type Limit } from '../base/index.js';
 import type { Page } from '../scene/index.js';
 import { isLandmark } from './roots.js';
@@ -21,6 +29,7 @@ const limit = (subject: string, consequence: string, e: ElementNode): Limit => (
 export const unseenMenus = (page: Page, menus: readonly Menu[]): readonly Limit[] => [
   ...(menus.length === 0 ? untaken(page) : []),
   ...filled(page, menus),
+  ...added(page, menus),
 ];
 
 const standsLikeMenu = (e: ElementNode): boolean =>
@@ -39,23 +48,25 @@ function untaken({ document }: Page): readonly Limit[] {
   ];
 }
 
-/** Empty parts that are marked or named as menus and that a script speaks of. */
+/** Empty parts that are marked or named as menus and that a script writes into. */
 function filled(page: Page, menus: readonly Menu[]): readonly Limit[] {
+  const { written } = page.hearing;
   return page.document.elements.flatMap((e): Limit[] => {
     if (!isLandmark(e) && !(hasWord(e, MENU_WORDS) && ['div', 'ul', 'aside', 'header'].includes(e.tag))) return [];
     if (collapseSpace(textContent(e)) !== '' || [...descendants(e)].some((x) => x.tag !== 'div' && x.tag !== 'ul'))
       return [];
     if (closest(e, (a) => a !== e && menus.some((menu) => menu.root === a)) !== null) return [];
+    if (!written.some((w) => isAncestorOrSelf(e, w))) return [];
     const names = [...(e.id ? [e.id] : []), ...e.classes];
     const script = page.scripts.find(({ text }) => names.some((name) => name.length > 3 && text.includes(name)));
-    return script
-      ? [
-          limit(
-            selectorOf(e),
-            `it is empty in the markup and filled by ${script.name}: what it holds then is not judged`,
-            e,
-          ),
-        ]
-      : [];
+    const by = script?.name ?? 'a script';
+    return [limit(selectorOf(e), `it is empty in the markup and filled by ${by}: what it holds then is not judged`, e)];
   });
 }
+
+/** Menus into which scripts write more than is in the markup; words of a single control are no part of a menu. */
+const added = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
+  page.hearing.written
+    .filter((e) => !closest(e, (a) => ['a', 'button', 'label', 'summary'].includes(a.tag)))
+    .filter((e) => menus.some(({ root }) => isAncestorOrSelf(root, e)))
+    .map((e) => limit(selectorOf(e), 'a script writes into it: what that adds to the menu is not judged', e));

@@ -4,7 +4,7 @@ import { setting } from './setting.js';
 
 const COMMON_WIDTH = 1280;
 
-/** What the scripts of a page listen to, on a common screen. */
+/** What the scripts of a page listen to and write, on a common screen. */
 export class Hearing {
   #own: ReadonlyMap<ElementNode, readonly string[]> | null = null;
 
@@ -16,6 +16,11 @@ export class Hearing {
     if (!scripted) return false;
     this.#own ??= scripted.program.listening(scripted.look(setting(COMMON_WIDTH)));
     return this.#own.get(element)?.some((type) => kind.test(type)) ?? false;
+  }
+
+  /** Elements into which scripts write content while they start: what they add is not in the markup. */
+  get written(): readonly ElementNode[] {
+    return this.scripted?.program.written(this.scripted.look(setting(COMMON_WIDTH))) ?? [];
   }
 
   /** Whether events of some types on an element are heard anywhere: by itself, around it or on its behalf. */

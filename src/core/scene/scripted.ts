@@ -142,7 +142,7 @@ export class Scripted {
       this.log.add(
         'unread',
         `script: ${name} of ${selectorOf(element)}`,
-        'a script changes it in a way that was not foreseen: what it opens is not judged',
+        'a script changes it in a way that was not foreseen: if that opens or closes a part of a menu, it is not judged',
         element.startTag,
       );
     }
@@ -156,7 +156,7 @@ function note(log: LimitLog, { what, span, element }: Unread): void {
   log.add(
     'unread',
     `script ${span?.source.name ?? ''}${on}`.trim(),
-    `${what}${place ? ` (${place})` : ''}: what it opens is not judged`,
+    `${what}${place ? ` (${place})` : ''}: if that opens or closes a part of a menu, it is not judged`,
     span,
   );
 }

@@ -23,3 +23,7 @@ export function parseFunction(text: string): FunctionExpression | null {
     return null;
   }
 }
+
+/** Whether a text that is no script is one only as a module: browsers do not run it either. */
+export const isOnlyModule = (text: string): boolean =>
+  parseScript(text, 'script') === null && parseScript(text, 'module') !== null;

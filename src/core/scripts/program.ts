@@ -7,7 +7,7 @@ import { hoistInto } from './evaluate/functions.js';
 import { run } from './evaluate/statements.js';
 import { makeMove, readingActor, settle, silentActor, type Move } from './moves.js';
 import { click } from './native.js';
-import { parseScript } from './parse.js';
+import { isOnlyModule, parseScript } from './parse.js';
 import { Reading, type Layouts, type Look, type Unread } from './reading.js';
 import type { Standing } from './standing.js';
 import { Exhausted, Thrown } from './trail.js';
@@ -37,6 +37,7 @@ interface Loaded {
   readonly look: Look;
   /** The page before anyone touches it. */
   readonly rest: After;
+  readonly written: readonly ElementNode[];
   /** Whether layout had a say: then it holds for this look alone. */
   readonly bound: boolean;
 }
@@ -163,9 +164,9 @@ export class Program {
     return out;
   }
 
-  /** Elements whose content scripts write. */
+  /** Elements into which scripts write content while they start. */
   written(look: Look): readonly ElementNode[] {
-    return [...this.#load(look).reading.written];
+    return this.#load(look).written;
   }
 
   #load(look: Look): Loaded {
@@ -214,7 +215,7 @@ export class Program {
     const { standing } = reading;
     const rest = { standing, unread: [...reading.unread.values()], waited: 0 };
     const bound = layoutAsked.length > 0;
-    return { reading, look: given, rest, bound };
+    return { reading, look: given, rest, written: [...reading.written], bound };
   }
 }
 
@@ -258,7 +259,7 @@ function runScript(reading: Reading, source: SourceText, module: boolean, holdsL
   reading.node = null;
   if (!program) {
     reading.node = { start: 0, end: 0 };
-    reading.note('it cannot be read');
+    if (module || !isOnlyModule(source.text)) reading.note('it cannot be read');
     return;
   }
   const { window } = reading.realm;
