@@ -1,4 +1,5 @@
 import { AT_REST, Subject, type Asks } from '../checks/index.js';
+import { descendants, sameChanges, type ElementNode } from '../html/index.js';
 import { endsOf, rungsAt, rungsOf, stationsOf, type Rung } from '../ladder/index.js';
 import { findMenus, firstRoutes, openingsAt, shapeOf, type Menu, type Opening } from '../menus/index.js';
 import { poseAfter, setting, withoutScript, type Page, type Visitor } from '../scene/index.js';
@@ -11,10 +12,13 @@ const alike = (visitor: Visitor): Visitor => (visitor === 'keyboard' ? 'mouse' :
 export class Plan {
   readonly menus: readonly Menu[];
   readonly rungs: readonly Rung[];
+  /** Neighbouring rungs as one where no rule that tells them apart speaks of the menus or of what they stand in. */
+  readonly bands: readonly (readonly Rung[])[];
   readonly #subjects = new Map<string, Subject>();
   readonly #stations = new Map<Rung, readonly number[]>();
   readonly #shapes = new Map<number, string>();
   readonly #openings = new Map<string, readonly Opening[]>();
+  readonly #concerned = new Map<string, boolean>();
 
   constructor(
     readonly page: Page,
@@ -23,6 +27,24 @@ export class Plan {
     this.menus = findMenus(page);
     const all = rungsOf(page.ruleSet.thresholds, options);
     this.rungs = options.at ? rungsAt(all, options.at) : all;
+    this.bands = this.#bandsOf(this.rungs);
+  }
+
+  #bandsOf(rungs: readonly Rung[]): readonly (readonly Rung[])[] {
+    const bands: Rung[][] = [];
+    for (const rung of rungs) {
+      const band = bands[bands.length - 1];
+      const joins =
+        band?.[band.length - 1]!.to === rung.from - 1 &&
+        !rung.starts.some(({ condition }) => this.#concerns(condition));
+      if (joins) band.push(rung);
+      else bands.push([rung]);
+    }
+    return bands;
+  }
+
+  bandAt(width: number): readonly Rung[] {
+    return this.bands.find((band) => width >= band[0]!.from && width <= band[band.length - 1]!.to) ?? [];
   }
 
   /** The widths of a rung a check is shown, ascending. */
@@ -44,34 +66,71 @@ export class Plan {
     return this.#subject(width, visitor, null);
   }
 
-  /** All that a check asks to be shown at a width. @param posed whether poses and states are among it */
-  subjects(width: number, { visitors, poses }: Asks, posed: boolean): readonly Subject[] {
-    return visitors.flatMap((visitor) => [
-      posed ? this.rest(width, visitor) : this.rest(width, visitor).still,
-      ...(poses === 'opened' && posed
-        ? this.openings(width, visitor).map((one) => this.#subject(width, visitor, one))
-        : []),
-    ]);
+  /**
+   * All that a check asks to be shown at a width.
+   * @param posed whether poses and states are among it
+   * @param among poses, as texts, if not all of them matter
+   */
+  subjects(
+    width: number,
+    { visitors, poses }: Asks,
+    posed: boolean,
+    among: ReadonlySet<string> | null = null,
+  ): readonly Subject[] {
+    const matters = (pose: string) => among === null || among.has(pose);
+    return visitors.flatMap((visitor) => {
+      const rest = this.rest(width, visitor);
+      if (!posed) return [rest.still];
+      const opened = poses === 'opened' ? this.openings(width, visitor).filter(({ text }) => matters(text)) : [];
+      return [...(matters(AT_REST.text) ? [rest] : []), ...opened.map((one) => this.#subject(width, visitor, one))];
+    });
   }
 
-  /** What opens at a width; looked for at the ends of its rung. */
+  /** What opens at a width; looked for at the ends of its band. */
   openings(width: number, visitor: Visitor = 'mouse'): readonly Opening[] {
-    const rung = this.rungs.find(({ from, to }) => width >= from && width <= to);
-    const ends = rung ? endsOf(rung) : [width];
+    const ends = bandEnds(this.bandAt(width));
     const byText = new Map<string, Opening>();
-    for (const end of ends)
+    for (const end of ends.length > 0 ? ends : [width])
       for (const opening of firstRoutes(this.#routes(end, visitor)))
         if (!byText.has(opening.text)) byText.set(opening.text, opening);
     return [...byText.values()];
   }
 
   /** Every way in which panels of the menus come into view for a visitor. */
-  #routes(width: number, visitor: Visitor): readonly Opening[] {
+  #routes(given: number, visitor: Visitor): readonly Opening[] {
+    const width = this.#standFor(given, visitor);
     const key = `${width}/${alike(visitor)}`;
     let known = this.#openings.get(key);
     if (!known) {
       const { page, menus, setting: at } = this.rest(width, visitor);
       this.#openings.set(key, (known = openingsAt(menus, page, at)));
+    }
+    return known;
+  }
+
+  /** The first width of its band, where menus stand alike there: the same opens then. */
+  #standFor(width: number, visitor: Visitor): number {
+    const from = this.bandAt(width)[0]?.from ?? width;
+    return width > from && this.#alike(from, width, visitor) ? from : width;
+  }
+
+  #alike(one: number, other: number, visitor: Visitor): boolean {
+    if (this.#shape(one) !== this.#shape(other)) return false;
+    const [a, b] = [one, other].map((width) => this.rest(width, visitor).setting.pose);
+    return sameChanges(a!.changed, b!.changed);
+  }
+
+  /** Whether a media condition has a say in how menus show. */
+  #concerns(condition: string): boolean {
+    let known = this.#concerned.get(condition);
+    if (known === undefined) {
+      const { page, menus } = this;
+      const around = new Set<ElementNode>();
+      for (const { root, toggles, items } of menus)
+        for (const e of [root, ...descendants(root), ...[...toggles, ...items].map(({ element }) => element)])
+          for (let a: ElementNode | null = e; a && !around.has(a); a = a.parent) around.add(a);
+      known = [...around].some((e) => page.conditionTouches(condition, e));
+      this.#concerned.set(condition, known);
     }
     return known;
   }
@@ -94,3 +153,9 @@ export class Plan {
     return new Subject({ ...parts, pose: { text: opening.text, state }, opened: opening.shows });
   }
 }
+
+/** The first and the last width of a band. */
+export const bandEnds = (band: readonly Rung[]): readonly number[] => {
+  const [first, last] = [band[0], band[band.length - 1]];
+  return first && last ? [...new Set([first.from, last.to])] : [];
+};

@@ -1,8 +1,8 @@
 import { placeAt, type Check, type Observation, type Spot, type Subject } from '../checks/index.js';
 import { fill, type Single } from '../findings/index.js';
-import { endsOf, spread } from '../ladder/index.js';
+import { spread } from '../ladder/index.js';
 import { isSaid } from './options.js';
-import type { Plan } from './plan.js';
+import { bandEnds, type Plan } from './plan.js';
 
 /** An observation and where it was made. */
 interface Seen {
@@ -23,11 +23,20 @@ class Sightings {
     readonly plan: Plan,
   ) {}
 
-  /** @param posed whether opened poses and the states of controls are looked at too */
-  at(width: number, posed: boolean): ReadonlyMap<string, Seen> {
-    const key = `${width}/${posed}`;
+  /**
+   * @param posed whether opened poses and the states of controls are looked at too
+   * @param among poses, as texts, if not all of them matter
+   */
+  at(width: number, posed: boolean, among: ReadonlySet<string> | null = null): ReadonlyMap<string, Seen> {
+    const whole = this.#byWidth.get(`${width}/${posed}/`);
+    if (whole) return whole;
+    const key = `${width}/${posed}/${[...(among ?? [])].join('|')}`;
     let known = this.#byWidth.get(key);
-    if (!known) this.#byWidth.set(key, (known = lookAt(width, this.check, this.plan, posed)));
+    if (!known)
+      this.#byWidth.set(
+        key,
+        (known = lookAt(this.check, this.plan.subjects(width, this.check.meta.asks, posed, among), this.plan)),
+      );
     return known;
   }
 
@@ -38,44 +47,45 @@ class Sightings {
 
 /**
  * One check over all a plan shows it: a finding for each place and state, with exact widths. At rest the page is looked
- * at wherever its geometry changes inside a rung; in other poses and states at the ends of each rung, then halved.
+ * at wherever its geometry changes inside a rung; in other poses and states at the ends of each band, then halved.
  */
 export function runCheck(check: Check, plan: Plan): readonly Single[] {
   const sightings = new Sightings(check, plan);
-  const ends = plan.rungs.map(endsOf);
-  const stations = plan.rungs.map((rung) => plan.stations(rung, check.meta.asks));
-  /** Rungs in which something was seen only after a move. */
-  const keys = new Map<string, Set<number>>();
-  const endWidths = new Set(ends.flat());
-  const seen = (key: string): Set<number> => {
-    let rungs = keys.get(key);
-    if (!rungs) keys.set(key, (rungs = new Set()));
-    return rungs;
+  const stations = new Map(plan.rungs.map((rung) => [rung, plan.stations(rung, check.meta.asks)]));
+  const ends = new Set(plan.bands.flatMap(bandEnds));
+  /** Bands in which something was seen only after a move. */
+  const keys = new Map<string, Set<Band>>();
+  const seen = (key: string): Set<Band> => {
+    let bands = keys.get(key);
+    if (!bands) keys.set(key, (bands = new Set()));
+    return bands;
   };
-  ends.forEach((both, rung) => {
-    for (const width of both)
+  for (const band of plan.bands)
+    for (const width of bandEnds(band))
       for (const [key, { posed }] of sightings.at(width, true))
-        if (posed) seen(key).add(rung);
+        if (posed) seen(key).add(band);
         else seen(key);
-  });
-  for (const width of stations.flat().filter((w) => !endWidths.has(w)))
+  for (const width of [...stations.values()].flat().filter((w) => !ends.has(w)))
     for (const key of sightings.at(width, false).keys()) seen(key);
-  const rungOf = (width: number) => plan.rungs.findIndex(({ from, to }) => width >= from && width <= to);
   return [...keys].map(([key, posed]) => {
-    const holds = (width: number) => sightings.at(width, endWidths.has(width) || posed.has(rungOf(width))).has(key);
-    const widths = spread(
-      plan.rungs.map((_, rung) => (posed.has(rung) ? ends[rung]! : stations[rung]!)),
-      holds,
+    const among = new Set(sightings.all(key).flatMap((seen) => [...seen.poses]));
+    const holds = (width: number) =>
+      sightings.at(width, ends.has(width) || posed.has(plan.bandAt(width)), ends.has(width) ? null : among).has(key);
+    const runs = plan.bands.flatMap((band) =>
+      posed.has(band) ? [bandEnds(band)] : band.map((rung) => stations.get(rung)!),
     );
+    const widths = spread(runs, holds);
     const all = sightings.all(key);
     const worst = all.reduce((a, b) => (badness(b.observation, check) > badness(a.observation, check) ? b : a));
     return makeFinding(check, worst, all, widths);
   });
 }
 
-function lookAt(width: number, check: Check, plan: Plan, posed: boolean): Map<string, Seen> {
+type Band = Plan['bands'][number];
+
+function lookAt(check: Check, subjects: readonly Subject[], plan: Plan): Map<string, Seen> {
   const out = new Map<string, Seen>();
-  for (const subject of plan.subjects(width, check.meta.asks, posed))
+  for (const subject of subjects)
     for (const observation of check.inspect(subject)) {
       if (!isSaid(check.meta, observation.message, plan.options.level)) continue;
       const key = `${spotKey(observation.at)}|${observation.state}|${observation.message}`;

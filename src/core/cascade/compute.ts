@@ -14,7 +14,7 @@ import {
 } from '../css/index.js';
 import type { Block, Winner } from './block.js';
 import { adjust, clampLines, type Placement } from './adjust.js';
-import { indexOf, StyleObject, type ComputedStyle } from './style.js';
+import { indexOf, INHERITED, StyleObject, type ComputedStyle } from './style.js';
 import { resolveCustom, substitute, usesVariables, type CustomProperties, type Registry } from './variables.js';
 
 /** x-height and advance of the digit zero of a font, px. */
@@ -52,7 +52,6 @@ const FIRST = [
   LINE_HEIGHT,
   COLOR,
 ];
-const INHERITED = ROWS.map((row, index) => (row.inherited ? index : -1)).filter((index) => index >= 0);
 const EMPTY: CustomProperties = new Map();
 
 /** Notices which parts of the surroundings a computation read, so that its result can be shared where they are equal. */

@@ -3,13 +3,14 @@ import type { Block, Winner } from './block.js';
 import type { CustomProperties } from './variables.js';
 
 /**
- * The computed values of one element in one setting, frozen. Elements with the same block and the same parent style
- * share one object, so `a === b` means nothing differs.
+ * The computed values of one element in one setting, frozen. Elements with the same block below parents that
+ * hand down the same share one object, so `a === b` means nothing differs.
  */
 export class StyleObject {
   constructor(
     readonly values: readonly unknown[],
     readonly custom: CustomProperties,
+    /** One of the styles it may stand below: all of them hand down the same, by the same declarations. */
     readonly parent: ComputedStyle | null,
     readonly block: Block,
     /** Longhand index → what set it; absent where the value is inherited or initial. */
@@ -45,6 +46,10 @@ export function printValue(style: ComputedStyle, index: number): string {
 
 export const indexOf = (key: keyof ComputedValues): number => INDEX.get(key)!;
 const INDEX = new Map(PROPERTY_KEYS.map((key, index) => [key, index]));
+
+/** Places in the table of the properties that are inherited. */
+export const INHERITED: readonly number[] = ROWS.flatMap((row, index) => (row.inherited ? [index] : []));
+export const isInherited = (index: number): boolean => ROWS[index]!.inherited;
 
 /** The declaration that set a property, or null if nothing did. */
 export function winnerOf(style: ComputedStyle, key: keyof ComputedValues): Winner | null {

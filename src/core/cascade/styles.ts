@@ -3,18 +3,19 @@ import {
   holds,
   printFact,
   type Display,
-  type FactName,
   type Medium,
   type MediaCondition,
   type PseudoElement,
 } from '../css/index.js';
-import { attributesOf, isAncestorOrSelf, sameAttributes, type ElementNode } from '../html/index.js';
+import { attributesOf, type ElementNode } from '../html/index.js';
 import type { Placement } from './adjust.js';
 import { makeBlock, type Block } from './block.js';
 import type { PoseView } from './state.js';
 import { containerHolds, nearestSize, NO_CONTAINERS, type ContainerSizes } from './containers.js';
+import { dependentsOf, touchedBy, type Dependents } from './dependents.js';
 import { explainMatches, type Explanation, type Idle } from './explain.js';
 import { computeStyle, flowOf, type ComputeOptions, type FontUnits } from './compute.js';
+import { Heirs, type Heir } from './heirs.js';
 import { fromAttributes, NO_RULE, type Match, type MatchedDocument } from './match.js';
 import type { ComputedStyle } from './style.js';
 
@@ -66,13 +67,14 @@ const stateful = (matches: readonly Match[]): boolean => matches.some((match) =>
 /** Computes styles of one matched document at any number of settings; blocks and styles are shared between them. */
 export class Cascade {
   readonly #blocks = new Map<string, Block>();
-  /** Computed styles below each parent style, by block and placement. */
-  readonly #styles = new Map<ComputedStyle | null, Map<number, Shared>>();
+  /** Computed styles below parents that hand down the same, by block and placement. */
+  readonly #styles = new Map<Heir, Map<number, Shared>>();
+  readonly #heirs = new Heirs();
   /** Blocks of each element by which of its conditional matches are active. */
   readonly #byElement: (Map<number, Block> | null)[];
   /** Matches of each element that count only under some condition or state. */
   readonly #conditional: readonly (readonly Match[])[];
-  #asked: Map<FactName | 'markup', Map<ElementNode, number[]>> | null = null;
+  #dependents: Dependents | null = null;
   readonly #pseudoStateful: boolean[];
 
   constructor(
@@ -112,47 +114,9 @@ export class Cascade {
       if (style !== before || this.#pseudoStateful[index]) changed.push(element);
       if (style !== before) for (const child of element.elements) visit(child);
     };
-    for (const index of this.#touched(view, base.view)) visit(elements[index]!);
+    this.#dependents ??= dependentsOf(this.matched.byElement);
+    for (const index of touchedBy(this.#dependents, view, base.view)) visit(elements[index]!);
     return this.#treeOf(run, base, changed);
-  }
-
-  /** Elements whose own rules ask for something the pose may have changed, in document order. */
-  #touched(one: PoseView, other: PoseView): readonly number[] {
-    const out = new Set<number>();
-    const views = [one, other];
-    const same = (element: ElementNode) => sameAttributes(one.changes.get(element), other.changes.get(element));
-    const differs = new Set([...one.changes.keys(), ...other.changes.keys()].filter((element) => !same(element)));
-    // Only what is true in one of them and not in the other can make a difference.
-    const asks = ([name, element]: PoseView['touches'][number]) =>
-      name === 'markup' ? differs.has(element) : one.has(name, element) !== other.has(name, element);
-    for (const [name, element] of views.flatMap((view) => view.touches).filter(asks))
-      for (const index of this.#dependents().get(name)?.get(element) ?? []) out.add(index);
-    // A question about an element's attributes may also read those around it.
-    for (const element of differs) {
-      out.add(element.index);
-      for (const [asked, indexes] of this.#dependents().get('markup') ?? [])
-        if (isAncestorOrSelf(element, asked)) for (const index of indexes) out.add(index);
-    }
-    return [...out].sort((a, b) => a - b);
-  }
-
-  /** Fact → element it is asked of → elements whose rules ask. */
-  #dependents(): Map<FactName | 'markup', Map<ElementNode, number[]>> {
-    if (this.#asked) return this.#asked;
-    const out = new Map<FactName | 'markup', Map<ElementNode, number[]>>();
-    this.matched.byElement.forEach(({ own, pseudo }, index) => {
-      for (const match of [own, ...pseudo.values()].flat()) {
-        for (const fact of factsOf(match.guard)) {
-          const name = fact.op === 'markup' ? 'markup' : fact.name;
-          let byElement = out.get(name);
-          if (!byElement) out.set(name, (byElement = new Map()));
-          const list = byElement.get(fact.element);
-          if (!list) byElement.set(fact.element, [index]);
-          else if (list[list.length - 1] !== index) list.push(index);
-        }
-      }
-    });
-    return (this.#asked = out);
   }
 
   #run({ medium, view, sizes, read }: Pick<Run, 'medium' | 'view' | 'sizes' | 'read'>): Run {
@@ -307,8 +271,9 @@ export class Cascade {
     options: ComputeOptions,
   ): ComputedStyle {
     const { medium } = options;
-    let siblings = this.#styles.get(parent);
-    if (!siblings) this.#styles.set(parent, (siblings = new Map()));
+    const place = this.#heirs.place(block, parent);
+    let siblings = this.#styles.get(place);
+    if (!siblings) this.#styles.set(place, (siblings = new Map()));
     const key = block.id * 256 + placementCode(placement) * 2 + Number(medium.dark);
     let shared = siblings.get(key);
     if (!shared) siblings.set(key, (shared = { style: null, byViewport: null }));

@@ -1,5 +1,6 @@
+import type { StyleTree } from '../cascade/index.js';
 import { AFFECTS } from '../css/index.js';
-import { descendants, isAncestorOrSelf, sameChanges, selectorOf, type ElementNode } from '../html/index.js';
+import { closest, descendants, isAncestorOrSelf, sameChanges, selectorOf, type ElementNode } from '../html/index.js';
 import { canTakeFocus } from '../naming/index.js';
 import { poseAfter, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
 import { discloses } from './disclosure.js';
@@ -19,6 +20,8 @@ export interface Opening {
 export const lastMove = (moves: readonly Move[]): Move => moves[moves.length - 1]!;
 
 const ROUTES = ['hover', 'focus', 'press', 'key'] as const;
+/** Those who have neither pointer nor keys. */
+const BY_TOUCH: ReadonlySet<string> = new Set(['press']);
 /** Panels in panels are looked at this deep. */
 const DEPTH = 3;
 
@@ -33,7 +36,6 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting): rea
   const out: Opening[] = [];
   const all = controls(menus);
   const handles = handlesOf(menus);
-  const rest = page.scene(posed(page, at, []));
   // Breadth first: what opens from the page at rest is not looked for behind something else.
   let stages: readonly (readonly Move[])[] = [[]];
   for (let depth = 1; depth <= DEPTH && stages.length > 0; depth++) {
@@ -46,20 +48,23 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting): rea
   /** Opens what can be opened after some moves. @returns chains of moves behind which more may lie */
   function opened(before: readonly Move[]): readonly (readonly Move[])[] {
     const from = page.scene(posed(page, at, before));
+    const earlier = before.length > 0 ? page.scene(posed(page, at, before.slice(0, -1))) : null;
     const hidden = all.filter((e) => from.reach(e) === null);
     const further: (readonly Move[])[] = [];
     if (hidden.length === 0) return further;
     for (const { handle, by, inside } of handles) {
-      if (from.reach(handle) === null || (before.length > 0 && rest.reach(handle) !== null)) continue;
+      if (from.reach(handle) === null || (earlier && earlier.reach(handle) !== null)) continue;
       const wanted = hidden.filter(inside);
       if (wanted.length === 0) continue;
       const followed = new Set<boolean>();
-      for (const route of by) {
+      for (const route of at.visitor === 'touch' ? by.filter((one) => BY_TOUCH.has(one)) : by) {
         const moves = [...before, { by: route, element: handle }];
         if (!mayOpen(page, at, moves) || (route === 'key' && !takesKeys(handle, from))) continue;
         // What a press shows on its way to another page is no opening.
         if (poseAfter(page, moves, at).left) continue;
-        const scene = page.scene(posed(page, at, moves), from);
+        const stood = posed(page, at, moves);
+        if (!mayShow(wanted, from, page.preview(stood, from).styles)) continue;
+        const scene = page.scene(stood, from);
         const shows = new Set(wanted.filter((e) => scene.reach(e) !== null));
         if (shows.size === 0) continue;
         out.push({ moves, text: textOf(moves), shows });
@@ -114,6 +119,12 @@ export function mayOpen(page: Page, at: Setting, moves: readonly Move[]): boolea
     !sameChanges(after.changed, before.changed ?? page.restingPose(at).changed) ||
     ((by === 'press' || by === 'key') && touches('focus'))
   );
+}
+
+/** Whether any of some elements out of reach may come into it by other styles: told before anything is laid out. */
+function mayShow(wanted: readonly ElementNode[], from: Scene, { changed, view }: StyleTree): boolean {
+  const restyled = new Set(changed);
+  return wanted.some((e) => from.isVisible(e) || closest(e, (a) => restyled.has(a) || view.changes.has(a)) !== null);
 }
 
 type Toggles = Setting['pose']['toggled'];

@@ -1,4 +1,4 @@
-import { unite, type Rect } from '../base/index.js';
+import type { Rect } from '../base/index.js';
 import { resolveLength, type TransformStep } from '../css/index.js';
 import type { ComputedStyle } from '../cascade/index.js';
 
@@ -45,16 +45,16 @@ export function invert(m: Matrix): Matrix | null {
 /** The upright rectangle around a transformed one, as getBoundingClientRect gives it. */
 export function boundsOf(m: Matrix | null, rect: Rect): Rect {
   if (!m) return rect;
-  let out: Rect | null = null;
-  for (const [x, y] of [
-    [rect.x, rect.y],
-    [rect.x + rect.width, rect.y],
-    [rect.x, rect.y + rect.height],
-    [rect.x + rect.width, rect.y + rect.height],
-  ] as const) {
-    out = unite(out, { ...apply(m, x, y), width: 0, height: 0 });
-  }
-  return out!;
+  const { x, y, width, height } = rect;
+  const [left, top] = [m.a * x + m.c * y + m.e, m.b * x + m.d * y + m.f];
+  const [across, along] = [m.a * width, m.c * height];
+  const [down, beside] = [m.d * height, m.b * width];
+  return {
+    x: left + Math.min(0, across) + Math.min(0, along),
+    y: top + Math.min(0, down) + Math.min(0, beside),
+    width: Math.abs(across) + Math.abs(along),
+    height: Math.abs(down) + Math.abs(beside),
+  };
 }
 
 const translation = (e: number, f: number): Matrix => ({ ...IDENTITY, e, f });

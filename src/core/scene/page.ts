@@ -1,13 +1,9 @@
 import type { Limit, LimitLog, SourceText } from '../base/index.js';
 import {
   bundledMetrics,
-  generateBoxes,
   layoutDocument,
   makeLayout,
-  newMemory,
-  pairTwins,
   type Box,
-  type BoxTree,
   type ImageSizes,
   type NaturalSize,
   type LayoutMemory,
@@ -16,11 +12,9 @@ import {
 } from '../boxes/index.js';
 import {
   Cascade,
-  differsInColourOnly,
   matchDocument,
   spacedOut,
   stateView,
-  type ComputedStyle,
   type Explanation,
   type FontUnits,
   type StyleTree,
@@ -28,6 +22,7 @@ import {
 import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../css/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { baseUrl, resolveUrl, type RuleSet } from '../sheets/index.js';
+import { BoxTrees } from './box-trees.js';
 import type { PageDraft } from './draft.js';
 import { changesKey } from './change-keys.js';
 import { containerSizes } from './container-sizes.js';
@@ -35,7 +30,6 @@ import { ChangeableMarkup, classNamesChanged, nativeChanges, type PossibleChange
 import { Glance } from './glance.js';
 import { Hearing } from './hearing.js';
 import { settleNear } from './skipped.js';
-import { choiceFor, hasChoices, shownSize } from './pictures.js';
 import { Scene } from './scene.js';
 import { Scripted } from './scripted.js';
 import { CLOSED, mediumOf, setting, withoutScript, type Setting, type Visitor } from './setting.js';
@@ -62,6 +56,7 @@ export interface PageParts {
 }
 
 const SCENES_KEPT = 400;
+const LATEST_KEPT = 4;
 const COMMON_WIDTH = 1280;
 /** Text at 200 %. */
 const LARGE = 2;
@@ -89,24 +84,17 @@ export class Page {
   readonly #cascade: Cascade;
   readonly #metrics: TextMetrics;
   readonly #breaks: LineBreaks | null;
-  readonly #images: ImageSizes;
-  /** Images whose picture depends on the screen. */
-  readonly #choosing: readonly ElementNode[];
   readonly #scenes = new Map<string, Scene>();
-  readonly #trees: {
-    readonly styles: StyleTree;
-    readonly markup: string;
-    readonly tree: BoxTree;
-    readonly memory: LayoutMemory;
-  }[] = [];
+  readonly #trees: BoxTrees;
   readonly #scripting: boolean;
   readonly #scripted: Scripted | null;
   readonly #changeable: ChangeableMarkup | null;
-  /** Whether generated content reads attributes. */
-  readonly #contentReads: boolean;
   /** Whether anything depends on the sizes of containers. */
   readonly #asksContainers: boolean;
   #touched: Touched | null = null;
+  /** Poses laid out last: what comes next is often one of them in other colours. */
+  readonly #latest: Scene[] = [];
+  #previewed: (Preview & { readonly pose: Setting['pose'] }) | null = null;
   #glance: Glance | null = null;
   #hearing: Hearing | null = null;
   readonly #readings = new Map<Visitor, Cascade>();
@@ -129,17 +117,16 @@ export class Page {
       (r) => r.containers.length > 0 || r.declarations.some((d) => asks.test(d.text)),
     );
     const base = baseUrl(this.document, text.url);
-    this.#images = (reference, from) => {
+    const images: ImageSizes = (reference, from) => {
       const url = resolveUrl(reference, (from && this.ruleSet.addresses.get(from.source)) ?? base);
       return url === null ? null : (parts.images.get(url) ?? null);
     };
-    this.#choosing = this.document.elements.filter(hasChoices);
     const changes = [...nativeChanges(this.document), ...(parts.changes ?? [])];
     this.#changeable = changes.length === 0 ? null : new ChangeableMarkup(changes);
     const matched = matchDocument(this.document, this.ruleSet, this.#log, this.#changeable);
     this.#cascade = new Cascade(matched, fontUnits(this.#metrics));
     this.#scripted = parts.program ? new Scripted(parts.program, this, this.#changeable, this.#log) : null;
-    this.#contentReads = this.ruleSet.rules.some((r) => r.declarations.some((d) => /\battr\(/i.test(d.text)));
+    this.#trees = new BoxTrees(this.document, this.ruleSet, images, this.#metrics, this.#log);
   }
 
   /** The fonts the page's text is measured in. */
@@ -305,20 +292,31 @@ export class Page {
 
   /** What a pose changes beside another one at the same width, before anything is laid out. */
   preview(s: Setting, base = this.scene({ ...s, pose: CLOSED })): Preview {
+    const latest = this.#previewed;
+    if (latest?.base === base && latest.pose === s.pose) return latest;
     const styles = this.#cascadeFor(s.visitor).posed(base.styles, stateView(s.pose));
-    const same = this.#boxMarkup(styles) === this.#boxMarkup(base.styles);
-    return { base, styles, moves: !same || !this.#recolours(base.styles, styles) };
+    const made = { base, styles, moves: !this.#trees.recolours(base.styles, styles), pose: s.pose };
+    this.#previewed = made;
+    return made;
   }
 
   /** A state that only recolours shares layout and painting with the closed pose. */
   #posed(s: Setting, from: Scene | undefined): Scene {
     const { base, styles, moves } = this.preview(s, from);
-    return moves ? this.#laidOut(s, styles, base) : base.recoloured(s, styles);
+    if (!moves) return base.recoloured(s, styles);
+    const near = this.#latest.find(
+      (one) => one.medium === base.medium && one.setting.visitor === s.visitor && !this.preview(s, one).moves,
+    );
+    if (near) return near.recoloured(s, styles);
+    const scene = this.#laidOut(s, styles, base);
+    this.#latest.unshift(scene);
+    if (this.#latest.length > LATEST_KEPT) this.#latest.pop();
+    return scene;
   }
 
   #laidOut(s: Setting, styles: StyleTree, near: Scene | null = null): Scene {
     const { medium } = styles;
-    const { tree, memory: known } = this.#treeFor(styles, near);
+    const { tree, memory: known } = this.#trees.for(styles, near);
     const scene = (reached: ReadonlySet<Box> | null, memory: LayoutMemory): Scene => {
       const { quirks, limitedQuirks: looseLines } = this.document;
       const { width, height } = medium;
@@ -336,58 +334,8 @@ export class Page {
     };
     return tree.deferring.length === 0 ? scene(null, known) : settleNear(tree.deferring, scene);
   }
-
-  #recolours(before: StyleTree, after: StyleTree): boolean {
-    const alike = (a: ComputedStyle | null, b: ComputedStyle | null) =>
-      a === b || (a !== null && b !== null && differsInColourOnly(a, b));
-    return after.changed.every((element) => {
-      if (!alike(before.of(element), after.of(element))) return false;
-      return (
-        !after.hasPseudo(element) ||
-        MAKE_BOXES.every((name) => alike(before.pseudo(element, name), after.pseudo(element, name)))
-      );
-    });
-  }
-
-  /** What boxes are made from beside styles: changed attributes that stand for content or size, and the pictures chosen. */
-  #boxMarkup({ view, medium }: StyleTree): string {
-    const chosen = this.#choosing.map((image) => choiceFor(image, medium)?.reference ?? '').join('\n');
-    if (view.changes.size === 0) return chosen;
-    return `${chosen}\0${changesKey(view.changes, (name) => this.#contentReads || MAKE_CONTENT.has(name))}`;
-  }
-
-  /** Box trees depend on styles and those attributes alone: where those are the same objects, tree and layout are shared. */
-  #treeFor(styles: StyleTree, near: Scene | null) {
-    const { elements } = this.document;
-    const samePseudos = (other: StyleTree) =>
-      elements.every(
-        (e) => !styles.hasPseudo(e) || MAKE_BOXES.every((name) => other.pseudo(e, name) === styles.pseudo(e, name)),
-      );
-    const markup = this.#boxMarkup(styles);
-    const known = this.#trees.find(
-      (entry) =>
-        entry.markup === markup &&
-        styles.changed.every((e) => entry.styles.of(e) === styles.of(e)) &&
-        elements.every((e) => entry.styles.of(e) === styles.of(e)) &&
-        samePseudos(entry.styles),
-    );
-    if (known) return known;
-    const pictures = (image: ElementNode) => shownSize(image, styles.medium, this.#images);
-    const tree = generateBoxes(this.document, styles, { images: this.#images, pictures }, this.#metrics, this.#log);
-    const like = near && { memory: near.made.memory, twins: pairTwins(near.boxes.root, tree.root) };
-    const made = { styles, markup, tree, memory: newMemory(like) };
-    if (this.#trees.length >= 40) this.#trees.shift();
-    this.#trees.push(made);
-    return made;
-  }
 }
 
-/** Pseudo-elements that have boxes of their own. */
-const MAKE_BOXES = ['before', 'after', 'first-letter', 'backdrop'] as const;
-/** Attributes read while boxes are made. */
-const MAKE_CONTENT: ReadonlySet<string> = new Set(
-  'alt cols data height label multiple open poster reversed rows size src start type value width viewBox'.split(' '),
-);
 const isEmpty = (pose: Setting['pose']): boolean => Object.keys(pose).length === 0;
 const CONTAINER_ROUNDS = 6;
 

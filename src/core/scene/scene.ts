@@ -318,27 +318,18 @@ export class Scene extends Glance {
     const stack = [...this.roots];
     for (let node = stack.pop(); node; node = stack.pop()) {
       for (const child of node.children) stack.push(child);
-      if (node.fixed || node.fragment.kind === 'text') continue;
-      const rect = scrolled(node);
+      if (node.fixed) continue;
+      const isText = node.fragment.kind === 'text';
+      // Clips only take away: what lies within what is known already adds nothing.
+      const whole = boundsOf(node.matrix, node.rect);
+      if (right(whole) <= width && (isText || bottom(whole) <= height)) continue;
+      const rect = scrolled(node, whole);
       if (!rect) continue;
       width = Math.max(width, right(rect));
-      height = Math.max(height, bottom(rect));
+      if (!isText) height = Math.max(height, bottom(rect));
     }
-    for (const node of this.#overflowingText()) width = Math.max(width, right(node));
     if (cut === 'clip') width = this.layout.width;
     return { width: Math.floor(width + 1 / 64), height: Math.ceil(height - 0.5) };
-  }
-
-  #overflowingText(): Rect[] {
-    const out: Rect[] = [];
-    const stack = [...this.roots];
-    for (let node = stack.pop(); node; node = stack.pop()) {
-      for (const child of node.children) stack.push(child);
-      if (node.fragment.kind !== 'text' || node.fixed) continue;
-      const rect = scrolled(node);
-      if (rect) out.push(rect);
-    }
-    return out;
   }
 
   #nodeMap(): Map<Box, PaintNode[]> {
@@ -359,8 +350,8 @@ const isPicture = ({ namespace, tag, parent }: ElementNode): boolean =>
   namespace === 'svg' && tag === 'svg' && parent?.namespace !== 'svg';
 
 /** The part of a node that can be scrolled to. */
-function scrolled(node: PaintNode): Rect | null {
-  let rect: Rect | null = boundsOf(node.matrix, node.rect);
+function scrolled(node: PaintNode, whole: Rect): Rect | null {
+  let rect: Rect | null = whole;
   for (const clip of node.clips) if (!clip.paintOnly) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
   return rect;
 }

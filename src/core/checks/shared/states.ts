@@ -45,7 +45,8 @@ function looksOf(control: Control, subject: Subject, kinds: Set<string>): readon
     const own = styles.changed.filter(
       (e) => isAncestorOrSelf(e, element) || (isAncestorOrSelf(element, e) && holdsText(e)),
     );
-    const kind = `${state} ${idOf(base.style(element))} ${own.map((e) => idOf(styles.of(e))).join()}`;
+    const around = [...lineage(element)].map((e) => idOf(base.style(e))).join();
+    const kind = `${state} ${around} ${own.map((e) => idOf(styles.of(e))).join()}`;
     if (kinds.has(kind)) return [];
     kinds.add(kind);
     return [{ state, scene: subject.after(move) }];
@@ -54,6 +55,10 @@ function looksOf(control: Control, subject: Subject, kinds: Set<string>): readon
 
 const holdsText = ({ children, namespace }: ElementNode): boolean =>
   namespace === 'html' && children.some((child) => child.kind === 'text' && child.data.trim() !== '');
+
+function* lineage(element: ElementNode): Generator<ElementNode> {
+  for (let e: ElementNode | null = element; e; e = e.parent) yield e;
+}
 
 const ids = new WeakMap<object, number>();
 let next = 0;

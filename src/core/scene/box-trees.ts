@@ -1,0 +1,102 @@
+import type { LimitLog } from '../base/index.js';
+import {
+  generateBoxes,
+  newMemory,
+  pairTwins,
+  type BoxTree,
+  type ImageSizes,
+  type LayoutMemory,
+  type TextMetrics,
+} from '../boxes/index.js';
+import { differsInColourOnly, type ComputedStyle, type StyleTree } from '../cascade/index.js';
+import type { ElementNode, HtmlDocument } from '../html/index.js';
+import type { RuleSet } from '../sheets/index.js';
+import { changesKey } from './change-keys.js';
+import { choiceFor, hasChoices, shownSize } from './pictures.js';
+import type { Scene } from './scene.js';
+
+/** A box tree, and what layout remembers of its boxes. */
+interface Made {
+  readonly styles: StyleTree;
+  readonly markup: string;
+  readonly tree: BoxTree;
+  readonly memory: LayoutMemory;
+}
+
+/** Pseudo-elements that have boxes of their own. */
+const MAKE_BOXES = ['before', 'after', 'first-letter', 'backdrop'] as const;
+/** Attributes read while boxes are made. */
+const MAKE_CONTENT: ReadonlySet<string> = new Set(
+  'alt cols data height label multiple open poster reversed rows size src start type value width viewBox'.split(' '),
+);
+const MOST = 40;
+
+/** Box trees of a page: they depend on styles and some attributes alone, and are shared where those are the same. */
+export class BoxTrees {
+  readonly #made: Made[] = [];
+  /** Images whose picture depends on the screen. */
+  readonly #choosing: readonly ElementNode[];
+  /** Attributes that boxes are made from: by themselves, or because generated content reads them. */
+  readonly #making: ReadonlySet<string>;
+
+  constructor(
+    readonly document: HtmlDocument,
+    ruleSet: RuleSet,
+    readonly images: ImageSizes,
+    readonly metrics: TextMetrics,
+    readonly limits: LimitLog,
+  ) {
+    this.#choosing = document.elements.filter(hasChoices);
+    const read = ruleSet.rules.flatMap((r) => r.declarations.flatMap(({ text }) => attributesRead(text)));
+    this.#making = new Set([...MAKE_CONTENT, ...read]);
+  }
+
+  /** @param near a scene like the one to come: what it shares with that is not laid out again */
+  for(styles: StyleTree, near: Scene | null): Made {
+    const { document, images, metrics, limits } = this;
+    const markup = this.#markupOf(styles);
+    const known = this.#made.find((entry) => entry.markup === markup && this.#same(entry.styles, styles));
+    if (known) return known;
+    const pictures = (image: ElementNode) => shownSize(image, styles.medium, images);
+    const tree = generateBoxes(document, styles, { images, pictures }, metrics, limits);
+    const like = near && { memory: near.made.memory, twins: pairTwins(near.boxes.root, tree.root) };
+    const made = { styles, markup, tree, memory: newMemory(like) };
+    if (this.#made.length >= MOST) this.#made.shift();
+    this.#made.push(made);
+    return made;
+  }
+
+  /** Whether styles worked out from others differ from them in colours alone, so that the same boxes stand in the same order. */
+  recolours(before: StyleTree, after: StyleTree): boolean {
+    if (this.#markupOf(before) !== this.#markupOf(after)) return false;
+    const alike = (a: ComputedStyle | null, b: ComputedStyle | null) =>
+      a === b || (a !== null && b !== null && differsInColourOnly(a, b));
+    return after.changed.every(
+      (element) =>
+        alike(before.of(element), after.of(element)) &&
+        (!after.hasPseudo(element) ||
+          MAKE_BOXES.every((name) => alike(before.pseudo(element, name), after.pseudo(element, name)))),
+    );
+  }
+
+  #same(one: StyleTree, other: StyleTree): boolean {
+    const same = (e: ElementNode) => one.of(e) === other.of(e);
+    return (
+      other.changed.every(same) &&
+      this.document.elements.every(
+        (e) =>
+          same(e) && (!other.hasPseudo(e) || MAKE_BOXES.every((name) => one.pseudo(e, name) === other.pseudo(e, name))),
+      )
+    );
+  }
+
+  /** What boxes are made from beside styles: changed attributes that stand for content or size, and the pictures chosen. */
+  #markupOf({ view, medium }: StyleTree): string {
+    const chosen = this.#choosing.map((image) => choiceFor(image, medium)?.reference ?? '').join('\n');
+    if (view.changes.size === 0) return chosen;
+    return `${chosen}\0${changesKey(view.changes, (name) => this.#making.has(name))}`;
+  }
+}
+
+const attributesRead = (value: string): readonly string[] =>
+  [...value.matchAll(/\battr\(\s*([-\w]+)/gi)].map(([, name]) => name!.toLowerCase());
