@@ -113,7 +113,7 @@ function routesOf(menu: Menu, looks: readonly Look[]): readonly MenuRoute[] {
     for (const { moves, shows } of openings) {
       const { by, element } = lastMove(moves);
       const count = [...shows].filter((e) => own.has(e)).length;
-      if (count === 0) continue;
+      if (count === 0 || by === 'scroll') continue;
       const key = `${by} ${element.path}`;
       const known = routes.get(key);
       if (!known) routes.set(key, { handle: element.path, move: by, shows: count, at: [width] });

@@ -19,6 +19,8 @@ export interface PoseState {
   readonly toggled?: ReadonlyMap<ElementNode, boolean>;
   /** Attributes that differ from the markup: `class` and `style` whole, null where one was taken away. */
   readonly changed?: MarkupChanges;
+  /** Scrolled past whatever hangs on how far the page is scrolled. */
+  readonly scrolled?: boolean;
   /** The last move led to another page. */
   readonly left?: boolean;
 }
@@ -28,6 +30,7 @@ export interface PoseView extends StateView {
   readonly touches: readonly (readonly [FactName | 'markup', ElementNode])[];
   /** Attributes that differ from the markup, those of opened details and dialogs with them. */
   readonly changes: MarkupChanges;
+  readonly scrolled: boolean;
 }
 
 function* chain(element: ElementNode | null | undefined): Generator<ElementNode> {
@@ -60,6 +63,7 @@ export function stateView(pose: PoseState): PoseView {
   const markup = markupWith(changes);
   return {
     touches: touchesOf(pose, changes),
+    scrolled: pose.scrolled ?? false,
     changes,
     attribute: (element, name) => markup.attribute(element, name),
     hasClass: (element, name) => markup.hasClass(element, name),

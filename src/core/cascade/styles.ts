@@ -116,6 +116,9 @@ export class Cascade {
     };
     this.#dependents ??= dependentsOf(this.matched.byElement);
     for (const index of touchedBy(this.#dependents, view, base.view)) visit(elements[index]!);
+    if (view.scrolled !== base.view.scrolled)
+      for (const element of elements)
+        if (read(element.index).animationTimeline.some((name) => name !== 'auto')) visit(element);
     return this.#treeOf(run, base, changed);
   }
 
@@ -140,7 +143,7 @@ export class Cascade {
     const placement = placementOf(element, read);
     const own = sizes.size === 0 ? options : { ...options, container: nearestSize(element, read, sizes) };
     const style = this.#style(block, parent, root, placement, own);
-    const ended = this.#afterAnimations(block, style);
+    const ended = this.#afterAnimations(block, style, run.view);
     return ended ? this.#style(ended, parent, root, placement, own) : style;
   }
 
@@ -236,13 +239,15 @@ export class Cascade {
   }
 
   /** The block with the last frames of animations that keep them, or null. @spec css-animations-1 §3.9 (fill-mode) */
-  #afterAnimations(block: Block, style: ComputedStyle): Block | null {
+  #afterAnimations(block: Block, style: ComputedStyle, { scrolled }: PoseView): Block | null {
     const { keyframes } = this.matched.ruleSet;
     if (keyframes.size === 0 || style.animationName.every((name) => name === 'none')) return null;
     const frames = style.animationName.flatMap((name, i) => {
       const at = <T>(values: readonly T[]): T => values[i % values.length]!;
       const fill = at(style.animationFillMode);
-      const ends = at(style.animationIterationCount) !== 'infinite' && at(style.animationDirection) === 'normal';
+      const comes = at(style.animationTimeline) === 'auto' || (scrolled && at(style.animationTimeline) !== 'none');
+      const ends =
+        comes && at(style.animationIterationCount) !== 'infinite' && at(style.animationDirection) === 'normal';
       return ends && (fill === 'forwards' || fill === 'both')
         ? [{ name, declarations: keyframes.get(name) ?? [] }]
         : [];

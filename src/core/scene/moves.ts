@@ -43,12 +43,13 @@ function standingOf(pose: PoseState): Standing {
   standing.hovered = pose.hovered;
   standing.focused = pose.focused;
   standing.target = pose.target;
+  standing.scrolled = pose.scrolled ?? false;
   return standing;
 }
 
 /** How a page stands, as the cascade takes it. */
 export function poseOf(
-  { hovered, focused, target, toggled, left }: Standing,
+  { hovered, focused, target, toggled, scrolled, left }: Standing,
   changed: PoseState['changed'],
 ): PoseState {
   const of = (name: string, element: ElementNode | null | undefined) =>
@@ -59,6 +60,7 @@ export function poseOf(
     ...of('target', target),
     ...(toggled.size > 0 ? { toggled: new Map(toggled) } : {}),
     ...(changed !== undefined ? { changed } : {}),
+    ...(scrolled ? { scrolled } : {}),
     ...(left ? { left } : {}),
   };
 }

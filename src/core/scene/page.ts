@@ -95,6 +95,7 @@ export class Page {
   /** Poses laid out last: what comes next is often one of them in other colours. */
   readonly #latest: Scene[] = [];
   #previewed: (Preview & { readonly pose: Setting['pose'] }) | null = null;
+  #drivenByScroll: boolean | null = null;
   #glance: Glance | null = null;
   #hearing: Hearing | null = null;
   readonly #readings = new Map<Visitor, Cascade>();
@@ -220,6 +221,15 @@ export class Page {
     return this.#scripting && !withoutScript(visitor) ? this.#scripted : null;
   }
 
+  /** Whether anything of the page hangs on how far it is scrolled, beside what sticks. */
+  heedsScroll(s: Setting): boolean {
+    this.#drivenByScroll ??= this.ruleSet.rules.some((rule) =>
+      rule.declarations.some(({ name, text }) => name === 'animation-timeline' && !/^(auto|none)$/.test(text)),
+    );
+    const scripted = this.scriptsFor(s.visitor);
+    return this.#drivenByScroll || (scripted !== null && scripted.program.heedsScroll(scripted.look(s)));
+  }
+
   /** What its scripts listen to. */
   get hearing(): Hearing {
     return (this.#hearing ??= new Hearing(this.#scripted));
@@ -233,7 +243,7 @@ export class Page {
   #keyOf({ width, height, visitor, pose, scroll }: Setting): string {
     const id = (e: ElementNode | null | undefined) => (e ? e.index : '');
     const toggled = [...(pose.toggled ?? [])].map(([e, on]) => `${e.index}${on ? '+' : '-'}`).join();
-    return `${width}x${height}/${visitor}/${id(pose.hovered)}/${id(pose.focused)}/${id(pose.active)}/${id(pose.target)}/${toggled}/${scroll.x},${scroll.y}/${changesKey(pose.changed)}`;
+    return `${width}x${height}/${visitor}/${id(pose.hovered)}/${id(pose.focused)}/${id(pose.active)}/${id(pose.target)}/${toggled}/${scroll.x},${scroll.y}${pose.scrolled ? 's' : ''}/${changesKey(pose.changed)}`;
   }
 
   /** A pose that says nothing of scripts starts from what they leave. */

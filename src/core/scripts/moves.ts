@@ -1,6 +1,7 @@
 import { closest, isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { passTime } from './builtins/timers.js';
 import { fire } from './dom/events.js';
+import { tellWatchers } from './dom/watchers.js';
 import { activeAt, click, closePopovers, controlOf, type Actor } from './native.js';
 import type { Reading } from './reading.js';
 import type { Standing } from './standing.js';
@@ -9,7 +10,7 @@ import { El, type Value } from './values.js';
 /** What a visitor does to one element. */
 export interface Move {
   /** A press is that of a pointer, which hovers there; with a key it comes from the focus alone. */
-  readonly by: 'hover' | 'focus' | 'press' | 'key';
+  readonly by: 'hover' | 'focus' | 'press' | 'key' | 'scroll';
   readonly element: ElementNode;
   /** The key, as events name it; Enter unless said. @spec uievents-key */
   readonly key?: string;
@@ -36,7 +37,10 @@ export const readingActor = (reading: Reading): Actor => ({
 export function makeMove(actor: Actor, { by, element, key }: Move, reading: Reading | null): void {
   if (by === 'hover') hover(actor, element);
   else if (by === 'focus') focusOn(actor, element);
-  else if (by === 'press') press(actor, element, reading?.look.touch ?? false);
+  else if (by === 'scroll') {
+    actor.standing.scrolled = true;
+    if (reading) hearScroll(reading);
+  } else if (by === 'press') press(actor, element, reading?.look.touch ?? false);
   else pressKey(actor, element, key);
   if (reading) settle(reading);
 }
@@ -154,6 +158,12 @@ const CODES: Readonly<Record<string, number>> = {
   ArrowRight: 39,
   ArrowDown: 40,
 };
+
+/** The page was scrolled to where the look says: those who listen hear of it, then those who watch what comes into view. */
+function hearScroll(reading: Reading): void {
+  fire(reading, reading.realm.documentObject, 'scroll', { bubbles: true });
+  tellWatchers(reading);
+}
 
 const ENDS = ['transitionend', 'webkitTransitionEnd', 'animationend', 'webkitAnimationEnd'];
 

@@ -124,6 +124,11 @@ export class Program {
     return isHeard(reading, element, types);
   }
 
+  /** Whether anything hangs on how far the page is scrolled. */
+  heedsScroll(look: Look): boolean {
+    return heedsScroll(this.#load(look).reading);
+  }
+
   /** Elements something of their own listens on, by the events it listens to. */
   listening(look: Look): ReadonlyMap<ElementNode, readonly string[]> {
     const { reading } = this.#load(look);
@@ -150,6 +155,9 @@ export class Program {
     for (const look of looks) {
       const { reading } = this.#load(look);
       const most = reading.steps + SURVEY_STEPS;
+      if (heedsScroll(reading))
+        for (const y of SCROLLED_TO)
+          this.after([{ by: 'scroll', element: this.document.root }], { ...look, scroll: { x: 0, y } });
       for (const moves of tried(this.document, this.listening(look))) {
         if (reading.steps > most) break;
         if (!isHeard(reading, moves[0]!.element, HEARD)) continue;
@@ -169,7 +177,9 @@ export class Program {
     return this.#load(look).written;
   }
 
-  #load(look: Look): Loaded {
+  /** @param given however far it says the page is scrolled, pages start at their top */
+  #load(given: Look): Loaded {
+    const look = atTop(given);
     const fits = (one: Loaded): boolean => {
       if (one.look.touch !== look.touch) return false;
       if (one.bound && !near(one.look, look)) return false;
@@ -226,6 +236,12 @@ const HEARD =
   'click pointerdown pointerup mousedown mouseup touchstart touchend change input toggle beforetoggle command keydown keyup keypress pointerover mouseover pointerenter mouseenter pointermove mousemove pointerout mouseout pointerleave mouseleave focus focusin blur focusout'.split(
     ' ',
   );
+/** How far a page is scrolled to see what its scripts make of it, px. */
+const SCROLLED_TO = [60, 400, 4000];
+const atTop = (look: Look): Look =>
+  look.scroll.x === 0 && look.scroll.y === 0 ? look : { ...look, scroll: { x: 0, y: 0 } };
+const heedsScroll = (reading: Reading): boolean =>
+  reading.watchers.length > 0 || isHeard(reading, reading.document.root, ['scroll']);
 const HOVER_EVENTS =
   'pointerout mouseout pointerleave mouseleave pointerover mouseover pointerenter mouseenter pointermove mousemove'.split(
     ' ',

@@ -7,6 +7,7 @@ import { runBody } from './evaluate/statements.js';
 import { callFunction, constructWith } from './evaluate/functions.js';
 import { readProperty, writeProperty } from './evaluate/properties.js';
 import { furnish, Realm } from './realm.js';
+import type { Watcher } from './dom/watchers.js';
 import { Standing } from './standing.js';
 import { Exhausted, Thrown, Trail } from './trail.js';
 import { El, Obj, Unknown, UNKNOWN, type Arr, type Scope, type Slot, type Value } from './values.js';
@@ -69,6 +70,8 @@ export class Reading {
   readonly unread = new Map<string, Unread>();
   readonly wrapped = new Map<ElementNode, El>();
   listeners = new Map<Obj, ReadonlyMap<string, readonly Listener[]>>();
+  /** Who is told of elements that come into view. */
+  watchers: readonly Watcher[] = [];
   timers: readonly Timer[] = [];
   jobs: (() => void)[] = [];
   /** Elements whose content scripts write. */

@@ -12,6 +12,8 @@ export class Standing {
   hovered: ElementNode | null | undefined;
   focused: ElementNode | null | undefined;
   target: ElementNode | null | undefined;
+  /** Whether the page was scrolled. */
+  scrolled = false;
   /** Whether a link to another page was followed. */
   left = false;
 
@@ -22,6 +24,7 @@ export class Standing {
     if (this.hovered !== undefined) out.hovered = this.hovered;
     if (this.focused !== undefined) out.focused = this.focused;
     if (this.target !== undefined) out.target = this.target;
+    out.scrolled = this.scrolled;
     return out;
   }
 
@@ -31,6 +34,7 @@ export class Standing {
     if (this.hovered !== undefined) out.hovered = this.hovered;
     if (this.focused !== undefined) out.focused = this.focused;
     if (this.target !== undefined) out.target = this.target;
+    out.scrolled = this.scrolled;
     return out;
   }
 

@@ -36,6 +36,7 @@ function timelinePart(part: readonly Component[], prefix: 'transition' | 'animat
       'fill-mode': ident('none'),
       direction: ident('normal'),
       'play-state': ident('running'),
+      timeline: ident('auto'),
     });
   let times = 0;
   for (const item of part) {

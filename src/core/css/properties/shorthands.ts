@@ -208,6 +208,7 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
     'direction',
     'fill-mode',
     'play-state',
+    'timeline',
   ]),
   gap: ends('row-gap', 'column-gap'),
   'grid-gap': ends('row-gap', 'column-gap'),

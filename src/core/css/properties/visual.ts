@@ -208,6 +208,7 @@ export const VISUAL = {
   animationDirection: keywordLayers(['normal', 'reverse', 'alternate', 'alternate-reverse'], IDLE),
   animationTimingFunction: commaList('ease', IDLE),
   animationPlayState: keywordLayers(['running', 'paused'], IDLE),
+  animationTimeline: commaList('auto', IDLE),
   accentColor: text('auto', undefined, { inherited: true, affects: 'colour' }),
   caretColor: text('auto', undefined, { inherited: true, affects: 'nothing' }),
   webkitTextFillColor: textFill,

@@ -7,6 +7,7 @@ import { El, Fn, isCallable, Loose, Obj, text, UNKNOWN, type Slot, type Value } 
 import { propertyName } from './targets.js';
 import { computedOf } from './geometry.js';
 import { safeUrl } from './element-properties.js';
+import { marginsOf, watch } from './watchers.js';
 import { addListener } from './events.js';
 
 /** The window, the screen and what belongs to them. @spec html §7.2, cssom-view-1 §4 */
@@ -153,14 +154,19 @@ function defineStores(realm: Realm): void {
 function defineObservers(realm: Realm): void {
   for (const name of ['IntersectionObserver', 'ResizeObserver', 'MutationObserver', 'PerformanceObserver']) {
     const proto = plain(realm);
-    constructor(realm, name, proto, (_r, [callback]) => {
+    constructor(realm, name, proto, (r, [callback, options]) => {
       const made = new Obj(proto);
       made.props.set('@@callback', callback);
+      made.props.set('@@margin', options instanceof Obj ? r.get(options, 'rootMargin') : undefined);
       return made;
     });
     method(realm, proto, 'observe', (r, self, [target]) => {
       const callback = self instanceof Obj ? (self.props.get('@@callback') as Value) : undefined;
       if (name === 'MutationObserver' || !isCallable(callback)) return undefined;
+      if (name === 'IntersectionObserver' && target instanceof El && self instanceof Obj) {
+        const margins = marginsOf(text(self.props.get('@@margin') as Value), r.look.medium.height);
+        watch(r, { observer: self, callback, target, margins });
+      }
       const entry = plain(realm, { target });
       entry.open = true;
       const before = new Map(r.unread);
