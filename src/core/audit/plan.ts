@@ -147,9 +147,14 @@ export class Plan {
     const menus = page === this.page ? this.menus : findMenus(page);
     const { height, level } = this.options;
     const routes = () => this.#routes(width, visitor);
-    const parts = { page, menus, level, width, height, visitor, routes };
+    const at = setting(width, { height, visitor });
+    const before = () => {
+      const moves = opening?.moves.slice(0, -1) ?? [];
+      return page.scene(moves.length > 0 ? { ...at, pose: poseAfter(page, moves, at) } : at);
+    };
+    const parts = { page, menus, level, width, height, visitor, routes, before };
     if (!opening) return new Subject({ ...parts, pose: AT_REST, opened: null });
-    const state = poseAfter(page, opening.moves, setting(width, { height, visitor }));
+    const state = poseAfter(page, opening.moves, at);
     return new Subject({ ...parts, pose: { text: opening.text, state }, opened: opening.shows });
   }
 }

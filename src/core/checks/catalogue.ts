@@ -1,5 +1,10 @@
 import type { Check } from './define.js';
 import { uncrawlableLink } from './crawling/uncrawlable-link.js';
+import { buriedMenu } from './layers/buried-menu.js';
+import { clippedMenu } from './layers/clipped-menu.js';
+import { coveredItem } from './layers/covered-item.js';
+import { deadLayer } from './layers/dead-layer.js';
+import { seeThroughPanel } from './layers/see-through-panel.js';
 import { currentUnmarked } from './names/current-unmarked.js';
 import { danglingReference } from './names/dangling-reference.js';
 import { headingAsLabel } from './names/heading-as-label.js';
@@ -26,15 +31,36 @@ import { touchDead } from './reach/touch-dead.js';
 import { unreachableLink } from './reach/unreachable-link.js';
 import { unseenFocus } from './reach/unseen-focus.js';
 import { weakFocusMark } from './reach/weak-focus-mark.js';
+import { colourOnlyCurrent } from './sight/colour-only-current.js';
 import { controlContrast } from './sight/control-contrast.js';
+import { faintState } from './sight/faint-state.js';
+import { scrollContrast } from './sight/scroll-contrast.js';
+import { smallText } from './sight/small-text.js';
 import { textContrast } from './sight/text-contrast.js';
+import { textOverImage } from './sight/text-over-image.js';
+import { anchorCovered } from './sticky/anchor-covered.js';
+import { contentCovered } from './sticky/content-covered.js';
+import { fixedTrapped } from './sticky/fixed-trapped.js';
+import { stickyGreedy } from './sticky/sticky-greedy.js';
+import { stickyInert } from './sticky/sticky-inert.js';
+import { stickyStack } from './sticky/sticky-stack.js';
+import { overlappingTargets } from './targets/overlapping-targets.js';
 import { smallTarget } from './targets/small-target.js';
 
 /** Every check, sorted by id. */
 export const CHECKS: readonly Check[] = Object.freeze([
+  anchorCovered,
+  buriedMenu,
+  clippedMenu,
+  colourOnlyCurrent,
+  contentCovered,
   controlContrast,
+  coveredItem,
   currentUnmarked,
   danglingReference,
+  deadLayer,
+  faintState,
+  fixedTrapped,
   focusCovered,
   focusOrder,
   forcedTabOrder,
@@ -51,12 +77,20 @@ export const CHECKS: readonly Check[] = Object.freeze([
   noFocusMark,
   noSkipRoute,
   openAtLoad,
+  overlappingTargets,
   pressOnlyControl,
   repeatedId,
+  scrollContrast,
+  seeThroughPanel,
   smallTarget,
+  smallText,
   stateUnannounced,
+  stickyGreedy,
+  stickyInert,
+  stickyStack,
   submenuUncued,
   textContrast,
+  textOverImage,
   touchDead,
   uncrawlableLink,
   unreachableLink,

@@ -36,6 +36,8 @@ export interface SubjectParts {
   readonly opened: ReadonlySet<ElementNode> | null;
   /** Every way in which panels of the menus come into view from the page at rest. */
   readonly routes: () => readonly Opening[];
+  /** The page before the last move of the pose; at rest the page itself. */
+  readonly before: () => Scene;
 }
 
 const targetsOf = new WeakMap<Scene, TargetIndex>();

@@ -21,7 +21,7 @@ import {
 } from '../cascade/index.js';
 import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../css/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
-import { baseUrl, resolveUrl, type RuleSet } from '../sheets/index.js';
+import { baseUrl, resolveUrl, type Declaration, type RuleSet } from '../sheets/index.js';
 import { BoxTrees } from './box-trees.js';
 import type { PageDraft } from './draft.js';
 import { changesKey } from './change-keys.js';
@@ -192,6 +192,12 @@ export class Page {
   /** What became of every declaration of a longhand on an element at a setting. */
   explain(element: ElementNode, index: number, s: Setting): Explanation {
     return this.#cascadeFor(s.visitor).explain(element, index, this.scene(s).styles);
+  }
+
+  /** Every declaration of a property that some rule makes on an element, whatever it hangs on. */
+  declarationsOf(element: ElementNode, name: string): readonly Declaration[] {
+    const { own } = this.#cascade.matched.byElement[element.index]!;
+    return own.flatMap(({ declarations }) => declarations.filter((one) => one.name === name));
   }
 
   /** Whether any rule under a media condition speaks of an element or its pseudo-elements. */

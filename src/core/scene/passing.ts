@@ -4,6 +4,7 @@ import type { ElementNode } from '../html/index.js';
 import type { PaintItem } from '../paint/index.js';
 import type { Page } from './page.js';
 import type { Scene } from './scene.js';
+import { scrollEnd, scrolledScene } from './scrolled.js';
 import type { Setting } from './setting.js';
 
 /** What lies beneath a part of the page over a range of scroll positions, px. */
@@ -24,11 +25,11 @@ const ACROSS = [0.1, 0.5, 0.9];
  * Between two edges of grounds that pass its middle line nothing changes, so one position stands for all.
  */
 export function passingBeneath(page: Page, s: Setting, element: ElementNode): readonly Passing[] {
-  const at = (y: number): Scene => page.scene({ ...s, scroll: { x: s.scroll.x, y } });
+  const at = (y: number): Scene => scrolledScene(page, s, y);
   const first = at(0);
   const rect = first.rect(element);
   if (!rect) return [];
-  const end = Math.max(0, first.scrollSize.height - first.medium.height);
+  const end = scrollEnd(first);
   const edges = edgesBeneath(at(end / 2), element, end);
   const bounds = [0, ...edges, end];
   const out: Passing[] = [];

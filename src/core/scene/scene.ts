@@ -16,6 +16,7 @@ import {
   boundsOf,
   canvasGround,
   contentOf,
+  covers,
   elementOf,
   locate,
   paintOrder,
@@ -255,6 +256,16 @@ export class Scene extends Glance {
   get #modal(): ElementNode | null {
     const tops = this.roots.slice(1).flatMap(({ box }) => (box.pseudo === null && box.element ? [box.element] : []));
     return tops.findLast((element) => element.tag === 'dialog' && !element.attributes.has('popover')) ?? null;
+  }
+
+  /** What is painted at a point before an item, lowest first. */
+  beneath({ x, y }: Point, { index }: PaintItem): readonly PaintItem[] {
+    return this.#points.at(x, y).filter((item) => item.index < index && covers(item.node, x, y));
+  }
+
+  /** What is painted at a point after an item, lowest first. */
+  above({ x, y }: Point, { index }: PaintItem): readonly PaintItem[] {
+    return this.#points.at(x, y).filter((item) => item.index > index && covers(item.node, x, y));
   }
 
   /** Colours at a point beneath an item of the paint list, and with a colour painted in its place. */

@@ -6,7 +6,7 @@ import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Control } from '../shared/controls.js';
 import { hexOf } from '../shared/colours.js';
-import { floorRatio, inkCause, readInk, remedyFor, shortName, type Reading, type Unknown } from '../shared/ink.js';
+import { floorRatio, inkCause, readInk, remedyFor, type Reading } from '../shared/ink.js';
 import { statesOf } from '../shared/states.js';
 import { textsIn } from '../shared/texts.js';
 import type { Subject } from '../subject.js';
@@ -35,7 +35,7 @@ export const textContrast = defineCheck(
         'At rest, under the pointer and with focus, each with the colours, grounds and opened parts of that state; in panels that open without a script too.',
         '4.5:1 is needed, 3:1 for large text (24 px, or 18.66 px bold); at level AAA 7:1 and 4.5:1.',
         'Left out: disabled controls, text that is clipped away or meant for screen readers alone, glyphs of icon fonts.',
-        'On a picture whose pixels are not known a person has to look.',
+        'Text on pictures is a check of its own.',
       ],
       faulty: '.menu a { color: #999; background: #fff }',
       mended: '.menu a { color: #767676; background: #fff }',
@@ -46,12 +46,6 @@ export const textContrast = defineCheck(
       hopeless: { says: HOPELESS, mends: CALM, criteria: [AA] },
       'low-enhanced': { says: LOW, mends: '{remedy}', criteria: [AAA] },
       'hopeless-enhanced': { says: HOPELESS, mends: CALM, criteria: [AAA] },
-      unknown: {
-        says: '{subject} lies on something whose colours cannot be told from the style sheets ({what}){when}. It may be hard to read.',
-        mends:
-          'Look at the text where the picture beneath it is lightest and darkest, or put a solid ground behind it.',
-        criteria: [AA],
-      },
     },
   },
   (subject) =>
@@ -74,7 +68,7 @@ const atRest = (control: Control, subject: Subject): Observation[] =>
 function inStates(control: Control, subject: Subject): Observation[] {
   const [rest] = atRest(control, subject);
   return statesOf(control, subject).flatMap(({ state, scene }) =>
-    observe({ control, scene, state, level: subject.level }).filter((o) => o.verdict !== 'look' && isNews(o, rest)),
+    observe({ control, scene, state, level: subject.level }).filter((o) => isNews(o, rest)),
   );
 }
 
@@ -86,7 +80,7 @@ const LARGE = 24;
 const LARGE_BOLD = 18.66;
 
 /** What is needed at a level of the guidelines. */
-function neededFor(item: PaintItem, scene: Scene, level: Subject['level']): number {
+export function neededFor(item: PaintItem, scene: Scene, level: Subject['level']): number {
   const { fontSize, fontWeight } = scene.paintStyle(item.node.box);
   const large = fontSize >= LARGE || (fontSize >= LARGE_BOLD && fontWeight >= 700);
   return level === 'AAA' ? (large ? 4.5 : 7) : large ? 3 : 4.5;
@@ -96,16 +90,14 @@ function neededFor(item: PaintItem, scene: Scene, level: Subject['level']): numb
 const isText = (item: PaintItem, scene: Scene): boolean =>
   !isPrivate(item.node.fragment.text) && !isIconFont(scene.paintStyle(item.node.box), scene.metrics);
 
-/** The text of a control that stands out least, if it fails; or what could not be told. */
+/** The text of a control that stands out least, if it fails. */
 function observe(standing: Standing): Observation[] {
   const { control, scene } = standing;
   const texts = textsIn(control.element, scene).filter((item) => isText(item, scene));
   const failing = failureAt(texts, standing, 'AA');
   if (failing) return [failing];
   const enhanced = standing.level === 'AAA' ? failureAt(texts, standing, 'AAA') : null;
-  if (enhanced) return [enhanced];
-  const unknown = texts.map((item) => readInk(item, scene, 1)).find((r): r is Unknown => r !== null && 'what' in r);
-  return unknown ? [notTold(unknown, standing)] : [];
+  return enhanced ? [enhanced] : [];
 }
 
 function failureAt(texts: readonly PaintItem[], standing: Standing, level: 'AA' | 'AAA'): Observation | null {
@@ -157,13 +149,3 @@ function wordsOf({ item }: Reading, control: Control): string {
   const same = words === '' || words.length > 60 || words.toLowerCase() === control.label.toLowerCase();
   return same || control.label === '' ? control.subject : `“${words}” in ${control.subject}`;
 }
-
-const notTold = ({ what }: Unknown, { control, state }: Standing): Observation => ({
-  at: onElement(control.element),
-  menus: control.menus,
-  state,
-  message: 'unknown',
-  verdict: 'look',
-  data: { subject: control.subject, when: WHEN[state], what: shortName(what) },
-  common: what,
-});

@@ -1,0 +1,186 @@
+import { bottom, right, type Rect } from '../../base/index.js';
+import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
+import { mayOpen, type Menu } from '../../menus/index.js';
+import { subjectOf } from '../../naming/index.js';
+import { boundsOf, type Clip } from '../../paint/index.js';
+import type { Move, Scene } from '../../scene/index.js';
+import type { Cause } from '../../findings/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { causeOf } from '../shared/causes.js';
+import { endsOn } from '../shared/panels.js';
+import { shownPanels } from '../shared/shown-panels.js';
+import type { Subject } from '../subject.js';
+
+/** Panels cut off by something around them or by the edge of the screen. */
+export const clippedMenu = defineCheck(
+  {
+    id: 'clipped-menu',
+    title: 'Opened panels are not cut off',
+    weight: 'blocks',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
+    explains: {
+      means: 'Items that are cut off and cannot be scrolled to are lost to everyone.',
+      rule: [
+        'Every item of an opened panel can be brought into view: nothing around the panel cuts it (overflow, containment, clipping), and it does not reach beyond the left or right edge of the screen.',
+        'Where the page can be scrolled sideways to the rest, a person has to look.',
+        'Panels that close nested ones by clipping them, and panels that scroll by themselves, are no fault.',
+      ],
+      faulty: '.bar { overflow: hidden } .panel { position: absolute; top: 100% }',
+      mended: '.bar { overflow: visible }',
+    },
+    worse: 'higher',
+    messages: {
+      cut: {
+        says: 'The panel of {handle} is cut off by {cutter}: {count} of {all} items cannot be reached there.',
+        mends: '{remedy}',
+        criteria: [],
+      },
+      edge: {
+        says: 'The panel of {handle} reaches {px} px beyond the {side} edge of the screen and cannot be scrolled to: {count} of {all} items are cut off.',
+        mends: 'Let it open towards the other side there ({swap}), or no wider than the screen.',
+        criteria: [{ number: '1.4.10', level: 'AA' }],
+      },
+      sideways: {
+        says: 'The panel of {handle} reaches {px} px beyond the {side} edge of the screen. It has to be scrolled to sideways while it is open.',
+        mends: 'Let it open towards the other side there ({swap}), or no wider than the screen.',
+        criteria: [{ number: '1.4.10', level: 'AA' }],
+      },
+    },
+  },
+  (subject) => [...opened(subject), ...neverOpened(subject)],
+);
+
+/** Panels the pose shows at least in part. */
+const opened = (subject: Subject): Observation[] =>
+  shownPanels(subject).flatMap(({ root, handle, menu, controls }) => {
+    const parents = new Set(menu.items.filter(({ element }) => controls.includes(element)).map(({ parent }) => parent));
+    const members = menu.items.filter((item) => parents.has(item.parent)).map(({ element }) => element);
+    return judge(root, handle, menu, members, subject.scene);
+  });
+
+const MOVES = ['hover', 'press', 'focus'] as const;
+
+/** Panels a move lays out and something cuts off as a whole, so that they never come into view. */
+function neverOpened(subject: Subject): Observation[] {
+  if (subject.parts.opened !== null) return [];
+  const { menus, scene, page, routes, setting } = subject;
+  return menus.flatMap((menu) =>
+    menu.items.flatMap((item): Observation[] => {
+      const { element, submenu } = item;
+      if (!submenu || scene.reach(element) === null || routes.some((o) => endsOn(o, element, ...MOVES))) return [];
+      const members = menu.items.filter((one) => one.parent === item).map((one) => one.element);
+      if (members.length === 0 || members.some((e) => scene.reach(e) !== null)) return [];
+      for (const by of MOVES) {
+        const move: Move = { by, element };
+        if (!mayOpen(page, setting, [move])) continue;
+        const after = subject.after(move);
+        if (!members.some((e) => after.isVisible(e) && !scene.isVisible(e))) continue;
+        const found = judge(submenu, element, menu, members, after).filter(({ message }) => message === 'cut');
+        if (found.length > 0) return found;
+      }
+      return [];
+    }),
+  );
+}
+
+interface Cut {
+  readonly element: ElementNode;
+  /** What cuts it; null for the edge of the screen. */
+  readonly by: Clip | null;
+  readonly beyond: number;
+  readonly side: 'left' | 'right';
+}
+
+function judge(
+  root: ElementNode,
+  handle: ElementNode | null,
+  menu: Menu,
+  members: readonly ElementNode[],
+  scene: Scene,
+): Observation[] {
+  const shown = members.filter((e) => scene.isVisible(e));
+  const cuts = shown.flatMap((e) => cutOf(e, root, scene) ?? []);
+  const [worst] = [...cuts].sort((a, b) => Number(b.by !== null) - Number(a.by !== null) || b.beyond - a.beyond);
+  if (!worst) return [];
+  const message = worst.by ? 'cut' : isLost(worst, scene) ? 'edge' : 'sideways';
+  const cutter = worst.by?.box.element ?? null;
+  return [
+    {
+      at: onElement(root),
+      menus: [menu],
+      state: 'normal',
+      message,
+      ...(message === 'sideways' ? { verdict: 'look' as const } : {}),
+      data: {
+        handle: handle ? subjectOf(handle, scene).replace(/^The /, 'the ') : selectorOf(root),
+        cutter: cutter ? selectorOf(cutter) : '',
+        count: cuts.length,
+        all: shown.length,
+        px: Math.ceil(worst.beyond),
+        side: worst.side,
+        swap: worst.side === 'right' ? 'right: 0; left: auto' : 'left: 0; right: auto',
+        remedy: cutter ? `Take away what cuts it: ${clipText(cutter, scene)} of ${selectorOf(cutter)}.` : '',
+      },
+      cause: cutter ? clipCause(cutter, scene) : causeOf(scene.style(root), worst.side === 'right' ? 'left' : 'right'),
+    },
+  ];
+}
+
+/** A quarter of an item cut away makes it hard to read and to press. */
+const LEAST = 0.25;
+
+function cutOf(element: ElementNode, root: ElementNode, scene: Scene): Cut | null {
+  const whole = scene.rect(element);
+  if (!whole || whole.width < 1 || whole.height < 1) return null;
+  const reach = scene.reach(element);
+  const lost = (all: Rect, part: Rect | null) =>
+    !part || part.width < all.width * (1 - LEAST) || part.height < all.height * (1 - LEAST);
+  const { width } = scene.medium;
+  const [left, over] = [-whole.x, right(whole) - width];
+  const side = left > over ? 'left' : 'right';
+  const beyond = Math.max(left, over, 0);
+  if (lost(whole, reach)) {
+    const by = cutterOf(element, root, whole, scene);
+    if (by) return { element, by, beyond, side };
+  }
+  const scrolls = scene.nodes(element).some(({ clips }) => clips.some((clip) => clip.scrolls));
+  return beyond > whole.width * LEAST && !scrolls ? { element, by: null, beyond, side } : null;
+}
+
+/** The clip around the panel, or the panel's own, that takes an item away. */
+function cutterOf(element: ElementNode, root: ElementNode, whole: Rect, scene: Scene): Clip | null {
+  for (const { clips } of scene.nodes(element))
+    for (const clip of clips) {
+      const { element: owner } = clip.box;
+      // What stands inside the panel hides parts of it on purpose.
+      if (!owner || (isAncestorOrSelf(root, owner) && owner !== root)) continue;
+      const edge = boundsOf(clip.matrix, clip.rect);
+      const cuts =
+        whole.x < edge.x - whole.width * LEAST ||
+        right(whole) > right(edge) + whole.width * LEAST ||
+        whole.y < edge.y - whole.height * LEAST ||
+        bottom(whole) > bottom(edge) + whole.height * LEAST;
+      if (cuts && !clip.scrolls) return clip;
+    }
+  return null;
+}
+
+/** Whether no scrolling brings the rest back. */
+function isLost({ element, side }: Cut, scene: Scene): boolean {
+  if (side === 'left' || scene.nodes(element).some(({ fixed }) => fixed)) return true;
+  return scene.scrollSize.width < right(scene.rect(element)!) - 1;
+}
+
+const CLIPPING = ['overflowX', 'overflowY', 'contain', 'clipPath'] as const;
+
+function clipKey(element: ElementNode, scene: Scene): (typeof CLIPPING)[number] {
+  const style = scene.style(element);
+  if (style.overflowX !== 'visible') return 'overflowX';
+  if (style.overflowY !== 'visible') return 'overflowY';
+  return style.clipPath !== null ? 'clipPath' : 'contain';
+}
+
+const clipCause = (element: ElementNode, scene: Scene): Cause | null =>
+  causeOf(scene.style(element), clipKey(element, scene));
+const clipText = (element: ElementNode, scene: Scene): string => clipCause(element, scene)?.text ?? 'the clipping';

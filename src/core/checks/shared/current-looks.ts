@@ -1,0 +1,61 @@
+import type { ElementNode } from '../../html/index.js';
+import type { Scene } from '../../scene/index.js';
+import type { Subject } from '../subject.js';
+import type { Control } from './controls.js';
+import { compareColours, differsBesides, partsOf, type ColourDifference } from './differences.js';
+
+/** How a current item looks beside one that is not. */
+export interface CurrentLook {
+  readonly colours: ColourDifference;
+  /** Whether anything but the colour of text and ground differs. */
+  readonly other: boolean;
+  readonly beside: ElementNode;
+}
+
+/** Compares a current item with its neighbours in the same list; null for others, and where it stands alone. */
+export function currentBeside(control: Control, subject: Subject): CurrentLook | null {
+  const { item, element, menus } = control;
+  if (!item?.current) return null;
+  const { scene } = subject;
+  const others = menus
+    .flatMap(({ items }) => items)
+    .filter((one) => one.parent === item.parent && one.current === null && one.element !== element)
+    .filter((one) => one.element.tag === element.tag && scene.reach(one.element) !== null)
+    // What looks like nothing else in the list, such as a button among links, is no measure.
+    .sort((a, b) => distance(a.element, element) - distance(b.element, element));
+  const like = others.filter(
+    (one) => others.filter((two) => alike(one.element, two.element, scene)).length * 2 > others.length,
+  );
+  const beside = (like[0] ?? others[0])?.element;
+  const colours = beside && compareColours(element, scene, beside, scene);
+  return beside && colours ? { colours, other: differsElsewhere(element, beside, scene), beside } : null;
+}
+
+const distance = (a: ElementNode, b: ElementNode): number => Math.abs(a.index - b.index);
+const alike = (a: ElementNode, b: ElementNode, scene: Scene): boolean =>
+  scene.style(a).color === scene.style(b).color &&
+  scene.style(a).backgroundColor === scene.style(b).backgroundColor &&
+  scene.style(a).fontWeight === scene.style(b).fontWeight;
+
+const PSEUDOS = ['before', 'after'] as const;
+
+/** Whether anything but colours tells two items apart: in themselves, their entries, or what stands in them. */
+function differsElsewhere(one: ElementNode, other: ElementNode, scene: Scene): boolean {
+  const [a, b] = [partsOf(one), partsOf(other)];
+  const [entry, otherEntry] = [one.parent, other.parent];
+  const pairs: (readonly [ElementNode, ElementNode])[] = [[one, other]];
+  if (entry?.tag === 'li' && otherEntry?.tag === 'li') pairs.push([entry, otherEntry]);
+  // A mark such as a dot that only one of them holds.
+  if (a.filter((e) => !e.children.length).length !== b.filter((e) => !e.children.length).length) return true;
+  const inner = (all: readonly ElementNode[], e: ElementNode) => all.slice(all.indexOf(e) + 1);
+  const [holds, otherHolds] = [inner(a, one), inner(b, other)];
+  if (holds.length === otherHolds.length) holds.forEach((e, i) => pairs.push([e, otherHolds[i]!]));
+  return pairs.some(
+    ([x, y]) =>
+      differsBesides(scene.style(x), scene.style(y)) ||
+      PSEUDOS.some((name) => {
+        const [p, q] = [scene.styles.pseudo(x, name), scene.styles.pseudo(y, name)];
+        return p !== q && JSON.stringify(p?.values ?? null) !== JSON.stringify(q?.values ?? null);
+      }),
+  );
+}
