@@ -172,9 +172,7 @@ function isLost({ element, side }: Cut, scene: Scene): boolean {
   return scene.scrollSize.width < right(scene.rect(element)!) - 1;
 }
 
-const CLIPPING = ['overflowX', 'overflowY', 'contain', 'clipPath'] as const;
-
-function clipKey(element: ElementNode, scene: Scene): (typeof CLIPPING)[number] {
+function clipKey(element: ElementNode, scene: Scene): 'overflowX' | 'overflowY' | 'contain' | 'clipPath' {
   const style = scene.style(element);
   if (style.overflowX !== 'visible') return 'overflowX';
   if (style.overflowY !== 'visible') return 'overflowY';

@@ -3,9 +3,10 @@ import { compose, contrastRatio, parseColourText, type Rgba } from '../../css/in
 import type { Cause } from '../../findings/index.js';
 import { descendants, type ElementNode } from '../../html/index.js';
 import { isIconFont, isPrivate } from '../../naming/index.js';
-import { boundsOf, type PaintItem } from '../../paint/index.js';
+import { boundsOf, tilingOf, type PaintItem } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { causeOf } from './causes.js';
+import { hexOf } from './colours.js';
 import { inkCause, readInk, remedyFor, type Reading } from './ink.js';
 import { textsIn } from './texts.js';
 
@@ -29,17 +30,23 @@ export const hasWords = (element: ElementNode, scene: Scene): boolean =>
 
 /** What a control without words is drawn with: glyphs of icon fonts, shapes of inline SVG, bars. */
 export function drawnParts(element: ElementNode, scene: Scene): readonly DrawnPart[] {
-  const out: DrawnPart[] = [];
+  const out: DrawnPart[] = [...shapesIn(element, scene)];
   for (const item of textsIn(element, scene).filter((one) => isGlyph(one, scene))) {
     const reading = readInk(item, scene, NEEDED);
     if (reading && !('what' in reading))
       out.push({ reading, cause: inkCause(reading, remedyFor(reading, 'icon'), scene) });
   }
+  return out;
+}
+
+/** What is drawn in a control by inline SVG, bars, borders and small gradients; beside words such a part is a caret. */
+export function shapesIn(element: ElementNode, scene: Scene): readonly DrawnPart[] {
+  const out: DrawnPart[] = [];
   for (const inner of descendants(element)) {
     if (inner.tag === 'svg' && inner.parent?.namespace !== 'svg') out.push(...shapesOf(inner, scene));
-    else if (inner.namespace === 'html') out.push(...barsOf(inner, scene));
+    else if (inner.namespace === 'html') out.push(...barsOf(inner, scene), ...edgesOf(inner, scene));
   }
-  return [...out, ...barsOf(element, scene, true)];
+  return [...out, ...barsOf(element, scene, true), ...edgesOf(element, scene, true), ...tilesOf(element, scene)];
 }
 
 /** Colours of an inline drawing's shapes, in its middle. @spec svg-2 §13.2 (fill), §13.3 (stroke) */
@@ -68,11 +75,69 @@ function paintOf(paint: string, current: Rgba): Rgba | null {
   return colour && colour.a > 0 ? colour : null;
 }
 
+const SIDES = ['Top', 'Right', 'Bottom', 'Left'] as const;
+/** Carets and crosses drawn by borders are no larger than this, px. */
+const SMALLEST = 24;
+
+/** Boxes without content whose borders draw a caret: an angle of two, or a triangle beside see-through ones. */
+function edgesOf(element: ElementNode, scene: Scene, onlyPseudo = false): DrawnPart[] {
+  return boxesOf(element, scene, onlyPseudo).flatMap((box) => {
+    const node = scene.nodesOf(box)[0];
+    const item = node && scene.itemOf(node);
+    const rect = node && boundsOf(node.matrix, node.rect);
+    if (!item || !rect || node.fragment.kind !== 'box' || box.children.some(({ text }) => text.trim() !== ''))
+      return [];
+    if (Math.max(rect.width, rect.height) > SMALLEST || Math.min(rect.width, rect.height) < 2) return [];
+    const style = scene.paintStyle(box);
+    const drawn = SIDES.filter((side) => style[`border${side}Width`] > 0 && style[`border${side}Color`].a > 0);
+    if (drawn.length === 0 || drawn.length > 2) return [];
+    const side = drawn[0]!;
+    return made(
+      item,
+      rect,
+      style[`border${side}Color`],
+      causeOf(style, 'opacity') ?? causeOf(style, `border${side}Color`),
+      scene,
+    );
+  });
+}
+
+/** Bars drawn as small pictures of one colour in the background. */
+function tilesOf(element: ElementNode, scene: Scene): DrawnPart[] {
+  const [node] = scene.nodes(element);
+  const item = node && scene.itemOf(node);
+  if (!item || node.fragment.kind !== 'box') return [];
+  const style = scene.paintStyle(node.box);
+  return style.backgroundImage.flatMap((image) => {
+    const tile = image.kind === 'gradient' ? tilingOf(node.fragment, node.rect, style, image)?.tile : null;
+    const [ink] = image.kind === 'gradient' ? image.colours : [];
+    if (
+      !tile ||
+      !ink ||
+      !isBar(tile) ||
+      image.kind !== 'gradient' ||
+      image.colours.some((c) => hexOf(c) !== hexOf(ink))
+    )
+      return [];
+    return made(
+      item,
+      boundsOf(node.matrix, tile),
+      ink,
+      causeOf(style, 'backgroundImage'),
+      scene,
+      style.backgroundColor,
+    );
+  });
+}
+
+const boxesOf = (element: ElementNode, scene: Scene, onlyPseudo: boolean) => [
+  ...(onlyPseudo ? [] : scene.nodes(element).map((node) => node.box)),
+  ...(scene.box(element)?.children.filter((box) => box.element === element && box.pseudo !== null) ?? []),
+];
+
 /** Thin filled boxes: the bars of menu buttons, crosses and carets drawn by borders. */
 function barsOf(element: ElementNode, scene: Scene, onlyPseudo = false): DrawnPart[] {
-  const own = onlyPseudo ? [] : scene.nodes(element).map((node) => node.box);
-  const pseudo = scene.box(element)?.children.filter((box) => box.element === element && box.pseudo !== null) ?? [];
-  return [...own, ...pseudo].flatMap((box) => {
+  return boxesOf(element, scene, onlyPseudo).flatMap((box) => {
     const node = scene.nodesOf(box)[0];
     const item = node && scene.itemOf(node);
     const rect = node && boundsOf(node.matrix, node.rect);
@@ -92,9 +157,17 @@ const itemOf = (element: ElementNode, scene: Scene): PaintItem | null => {
   return node ? scene.itemOf(node) : null;
 };
 
-function made(item: PaintItem, rect: Rect, ink: Rgba, cause: Cause | null, scene: Scene): DrawnPart[] {
+/** @param own what the item itself paints beneath the ink */
+function made(
+  item: PaintItem,
+  rect: Rect,
+  ink: Rgba,
+  cause: Cause | null,
+  scene: Scene,
+  own: Rgba | null = null,
+): DrawnPart[] {
   const point = { x: rect.x + rect.width / 2, y: rect.y + rect.height / 2 };
-  const under = scene.backdrop(point, item, null);
+  const under = scene.backdrop(point, item, own);
   if (under.unknown.length > 0) return [];
   const [ground] = under.colours;
   const inked = scene.backdrop(point, item, ink).colours[0] ?? compose(ink, ground!);

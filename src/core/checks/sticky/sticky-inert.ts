@@ -53,7 +53,9 @@ function inspect(subject: Subject): readonly Observation[] {
   const { scene, menus } = subject;
   const end = scrollEnd(scene);
   if (end < LEAST) return [];
-  return [...menusAround(menus)].flatMap(([element, own]): Observation[] => {
+  const around = menusAround(menus);
+  const concerned = scene.document.elements.filter((e) => around.has(e) || isNavigation(e));
+  return concerned.flatMap((element): Observation[] => {
     if (scene.style(element).position !== 'sticky' || !scene.isVisible(element)) return [];
     const reason = whyInert(element, end, subject);
     if (!reason) return [];
@@ -61,7 +63,7 @@ function inspect(subject: Subject): readonly Observation[] {
     return [
       {
         at: onElement(element),
-        menus: own,
+        menus: around.get(element) ?? [],
         state: 'normal',
         message,
         data: { element: selectorOf(element), ...data },
@@ -70,6 +72,10 @@ function inspect(subject: Subject): readonly Observation[] {
     ];
   });
 }
+
+/** Menus that scripts fill stand in such elements too. */
+const isNavigation = ({ tag, attributes }: ElementNode): boolean =>
+  tag === 'nav' || tag === 'header' || /^(navigation|banner)$/.test(attributes.get('role') ?? '');
 
 type Reason = Pick<Observation, 'message' | 'data' | 'cause'>;
 
