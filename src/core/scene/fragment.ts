@@ -42,7 +42,7 @@ export function destinationOf(page: Page, s: Setting, fragment: string): Destina
   const rect = before.rect(target);
   if (!rect || before.nodes(target).every((node) => node.fixed))
     return { target, found: true, setting: { ...s, pose }, rect: rect && shown(page.scene({ ...s, pose }), target) };
-  const setting: Setting = { ...s, pose, scroll: scrollTo(before, target, rect, s) };
+  const setting: Setting = { ...s, pose, scroll: landingOf(before, target, rect) };
   return { target, found: true, setting, rect: shown(page.scene(setting), target) };
 }
 
@@ -52,9 +52,10 @@ function shown(scene: Scene, target: ElementNode): Rect | null {
   return rect && { ...rect, x: rect.x - x, y: rect.y - y };
 }
 
-/** The upper edge goes to the start of the screen; sideways the page moves only as far as it has to. */
-function scrollTo(scene: Scene, target: ElementNode, rect: Rect, { scroll }: Setting): { x: number; y: number } {
+/** How far a page is scrolled to show a target: its upper edge goes to the start of the screen; sideways the page moves only as far as it has to. */
+export function landingOf(scene: Scene, target: ElementNode, rect: Rect): { x: number; y: number } {
   const { width, height } = scene.medium;
+  const { scroll } = scene.setting;
   const root = scene.style(scene.document.root);
   const style = scene.style(target);
   const padding = (value: typeof root.scrollPaddingTop, basis: number) =>

@@ -3,7 +3,7 @@ export { PageDraft, type PageOptions, type PageText } from './draft.js';
 export { openPage, openPageNow, type OpenOptions, type Reader } from './open.js';
 export { Scene } from './scene.js';
 export { CLOSED, setting, VISITORS, withoutScript, type Setting, type Visitor } from './setting.js';
-export { destinationOf, leadsSomewhere, type Destination } from './fragment.js';
+export { destinationOf, landingOf, leadsSomewhere, type Destination } from './fragment.js';
 export { scrolledScene, scrollEnd } from './scrolled.js';
 export { passingBeneath, type Passing } from './passing.js';
 export { type PossibleChange } from './changeable.js';

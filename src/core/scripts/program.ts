@@ -189,7 +189,7 @@ export class Program {
     };
     const { medium, touch, scroll, layouts } = look;
     const key = `${JSON.stringify(medium)} ${touch} ${scroll.x},${scroll.y} ${layouts !== null}`;
-    let loaded = this.#byLook.get(key) ?? this.#loaded.find(fits);
+    let loaded = this.#byLook.get(key) ?? this.#loaded.find(fits) ?? this.#between(look);
     if (!loaded) {
       loaded = this.#start(look);
       this.#loaded.push(loaded);
@@ -198,13 +198,32 @@ export class Program {
     return loaded;
   }
 
+  /** Where scripts leave a narrower and a wider page alike, they leave those in between so. */
+  #between(look: Look): Loaded | undefined {
+    const { width } = look.medium;
+    const like = this.#loaded.filter((one) => isLike(one.look, look));
+    const narrower = like
+      .filter((one) => one.look.medium.width <= width)
+      .sort(byWidth)
+      .at(-1);
+    const wider = like.filter((one) => one.look.medium.width >= width).sort(byWidth)[0];
+    return narrower && wider && narrower.rest.standing.equals(wider.rest.standing) ? narrower : undefined;
+  }
+
   #start(given: Look): Loaded {
     let left = LAYOUTS;
+    let latest = -1;
+    /** The page is laid out anew only where it changed since the last question. */
+    const answered = ({ version }: Standing): boolean => {
+      if (version !== latest) left--;
+      latest = version;
+      return left >= 0;
+    };
     const layouts: Layouts | null = given.layouts && {
-      rect: (element, standing) => (left-- > 0 ? given.layouts!.rect(element, standing) : undefined),
-      content: (element, standing) => (left-- > 0 ? given.layouts!.content(element, standing) : undefined),
+      rect: (element, standing) => (answered(standing) ? given.layouts!.rect(element, standing) : undefined),
+      content: (element, standing) => (answered(standing) ? given.layouts!.content(element, standing) : undefined),
       computed: (element, property, standing) =>
-        left-- > 0 ? given.layouts!.computed(element, property, standing) : undefined,
+        answered(standing) ? given.layouts!.computed(element, property, standing) : undefined,
     };
     const reading = new Reading(this.document, this.url, { ...given, layouts }, (r, element) =>
       click(readingActor(r), element),
@@ -247,6 +266,12 @@ const HOVER_EVENTS =
     ' ',
   );
 const FOCUS_EVENTS = 'blur focusout focus focusin'.split(' ');
+const byWidth = (a: Loaded, b: Loaded): number => a.look.medium.width - b.look.medium.width;
+/** Whether two looks differ in width alone. */
+const isLike = (one: Look, other: Look): boolean =>
+  one.touch === other.touch &&
+  (one.layouts === null) === (other.layouts === null) &&
+  JSON.stringify({ ...one.medium, width: 0 }) === JSON.stringify({ ...other.medium, width: 0 });
 const near = (one: Look, other: Look): boolean =>
   (one.layouts === null) === (other.layouts === null) &&
   one.medium.height === other.medium.height &&

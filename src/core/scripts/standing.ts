@@ -1,4 +1,4 @@
-import { ChangedMarkup, type ElementNode, type MarkupChanges } from '../html/index.js';
+import { ChangedMarkup, sameChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
 
 /** How a page stands while moves are made: what differs from the markup. */
 export class Standing {
@@ -36,6 +36,15 @@ export class Standing {
     if (this.target !== undefined) out.target = this.target;
     out.scrolled = this.scrolled;
     return out;
+  }
+
+  /** Whether another one leaves the page with the same attributes and the same things open. */
+  equals({ changed, toggled }: Standing): boolean {
+    return (
+      sameChanges(this.changed, changed) &&
+      this.toggled.size === toggled.size &&
+      [...this.toggled].every(([element, on]) => toggled.get(element) === on)
+    );
   }
 
   get markup(): ChangedMarkup {

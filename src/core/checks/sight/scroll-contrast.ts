@@ -1,5 +1,5 @@
 import { figure } from '../../findings/index.js';
-import { selectorOf, type ElementNode } from '../../html/index.js';
+import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { elementOf } from '../../paint/index.js';
 import { passingBeneath, scrollEnd, scrolledScene, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
@@ -51,9 +51,23 @@ function inspect(subject: Subject): readonly Observation[] {
   return stuckAt(middle, scene)
     .filter(({ kind }) => kind === 'top' || kind === 'foot' || kind === 'rail')
     .flatMap((part) => {
-      const own = controls.filter(({ element, disabled }) => !disabled && partAround(element, [part]));
+      const own = controls.filter(
+        ({ element, disabled }) => !disabled && partAround(element, [part]) && isSeenThrough(element, part, middle),
+      );
       return own.length === 0 ? [] : inspectPart(part, own, subject);
     });
+}
+
+/** Whether what lies beneath a part shows around the text of a control in it. */
+function isSeenThrough(element: ElementNode, part: StuckPart, scene: Scene): boolean {
+  const item = textsIn(element, scene)[0];
+  const point = item && scene.inkPoints(item)[0];
+  if (!point) return false;
+  return !scene.beneath(point, item).some(({ node, group }) => {
+    const own = node.box.element;
+    if (!own || node.fragment.kind !== 'box' || !isAncestorOrSelf(part.element, own)) return false;
+    return group === null && scene.paintStyle(node.box).backgroundColor.a >= 1;
+  });
 }
 
 interface Worst {

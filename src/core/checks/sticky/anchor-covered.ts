@@ -1,8 +1,8 @@
-import { centre } from '../../base/index.js';
+import { bottom, centre, contains, type Rect } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { boundsOf, elementOf, type PaintItem } from '../../paint/index.js';
-import { destinationOf, scrolledScene, type Scene } from '../../scene/index.js';
+import { destinationOf, landingOf, scrolledScene, scrollEnd, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusAround } from '../shared/around.js';
 import { causeOf } from '../shared/causes.js';
@@ -43,31 +43,63 @@ function inspect(subject: Subject): readonly Observation[] {
   const { scene, page, setting, menus } = subject;
   if (!scene.document.elements.some((e) => ['fixed', 'sticky'].includes(scene.style(e).position))) return [];
   const around = menusAround(menus);
-  const out: Observation[] = [];
-  for (const [id, target] of targetsOf(subject)) {
-    if (partAround(target, stuckAt(scene, scene))) continue;
-    const { setting: at } = destinationOf(page, setting, id);
-    const landed = scrolledScene(page, { ...at, scroll: { x: 0, y: 0 } }, at.scroll.y);
-    if (landed.setting.scroll.y === 0) continue;
-    const line = firstLine(target, landed);
-    const bar = line && barOver(line, target, landed, scene);
-    if (!line || !bar) continue;
-    const low = bar.rect.y + bar.rect.height;
-    const box = boundsOf(line.node.matrix, line.node.rect);
-    const hidden = Math.round(low - (box.y - landed.setting.scroll.y));
-    out.push({
-      at: onElement(target),
-      menus: around.get(bar.element) ?? [],
-      state: 'normal',
-      message: 'covered',
-      data: { id, target: selectorOf(target), bar: selectorOf(bar.element), px: hidden, room: Math.ceil(low) },
-      measured: figure(hidden, 'px'),
-      needed: figure(0, 'px'),
-      cause: causeOf(landed.style(bar.element), 'position'),
-      common: `under ${bar.element.path}`,
-    });
-  }
-  return out;
+  const middle = scrolledScene(page, setting, scrollEnd(scene) / 2);
+  const parts = stuckAt(middle, scene);
+  if (parts.length === 0) return [];
+  /** Whether a bar is really there once the page is scrolled to a target: looked at once for all that end up under it. */
+  const there = new Map<StuckPart, boolean>();
+  return [...targetsOf(subject)].flatMap(([id, target]): Observation[] => {
+    const rect = scene.rect(target)!;
+    const line = partAround(target, parts) ? null : firstLine(target, scene);
+    const { y } = landingOf(scene, target, rect);
+    const bar = line && y > 0 ? barOver(line, y, parts, middle) : null;
+    if (!line || !bar || isAncestorOrSelf(bar.element, target)) return [];
+    if (!there.has(bar)) there.set(bar, isCovered(id, target, bar, subject));
+    return there.get(bar) ? [observation(id, target, line, y, bar, around.get(bar.element) ?? [], middle)] : [];
+  });
+}
+
+function observation(
+  id: string,
+  target: ElementNode,
+  line: PaintItem,
+  scroll: number,
+  bar: StuckPart,
+  menus: Observation['menus'],
+  scene: Scene,
+): Observation {
+  const edge = bottom(bar.rect);
+  const hidden = Math.round(edge - (placeOf(line).y - scroll));
+  return {
+    at: onElement(target),
+    menus,
+    state: 'normal',
+    message: 'covered',
+    data: { id, target: selectorOf(target), bar: selectorOf(bar.element), px: hidden, room: Math.ceil(edge) },
+    measured: figure(hidden, 'px'),
+    needed: figure(0, 'px'),
+    cause: causeOf(scene.style(bar.element), 'position'),
+    common: `under ${bar.element.path}`,
+  };
+}
+
+const placeOf = ({ node }: PaintItem): Rect => boundsOf(node.matrix, node.rect);
+
+/** The part that lies over the middle of a line once the page is scrolled that far, by where they stand. */
+function barOver(line: PaintItem, scroll: number, parts: readonly StuckPart[], scene: Scene): StuckPart | null {
+  const { x, y } = centre(placeOf(line));
+  return parts.find(({ rect, element }) => contains(rect, x, y - scroll) && scene.isVisible(element)) ?? null;
+}
+
+/** The same looked at: the page scrolled there, with what its scripts and `:target` make of it. */
+function isCovered(id: string, target: ElementNode, bar: StuckPart, { page, setting, scene }: Subject): boolean {
+  const { setting: at } = destinationOf(page, setting, id);
+  const landed = scrolledScene(page, { ...at, scroll: { x: 0, y: 0 } }, at.scroll.y);
+  const line = firstLine(target, landed);
+  if (!line) return false;
+  const { x, y } = centre(placeOf(line));
+  const hit = y >= landed.setting.scroll.y ? landed.hit(x, y) : null;
+  return hit !== null && partAround(hit, stuckAt(landed, scene))?.element === bar.element;
 }
 
 /** Parts of the page that links which can be followed lead to, by id. */
@@ -106,13 +138,4 @@ function firstLine(target: ElementNode, scene: Scene): PaintItem | null {
     } else if (element.index > target.index && (!after || element.index < elementOf(after)!.index)) after = item;
   }
   return first ?? (scene.rect(target)!.height < 1 ? after : null);
-}
-
-/** The stuck part that lies over the middle of a line; null where it shows. */
-function barOver(line: PaintItem, target: ElementNode, scene: Scene, rest: Scene): StuckPart | null {
-  const { x, y } = centre(boundsOf(line.node.matrix, line.node.rect));
-  const { scroll } = scene.setting;
-  const hit = y >= scroll.y ? scene.hit(x, y) : null;
-  const parts = stuckAt(scene, rest).filter(({ element }) => !isAncestorOrSelf(element, target));
-  return hit && partAround(hit, parts);
 }

@@ -102,7 +102,8 @@ function whyInert(element: ElementNode, end: number, subject: Subject): Reason |
   const from = own.y - resolveLength(style.top, scene.medium.height);
   // The page must be able to scroll past the place where it would begin to stick.
   if (end < from + LEAST || sticksSomewhere(element, from, end, subject)) return null;
-  return bottom(around) - bottom(own) < LEAST
+  // Where columns stand one below the other nothing is meant to stick any more.
+  return bottom(around) - bottom(own) < LEAST && !hasRoomElsewhere(element, subject)
     ? { message: 'parent', data: { parent: selectorOf(parent) }, cause: causeOf(style, 'position') }
     : null;
 }
@@ -113,6 +114,22 @@ function sticksSomewhere(element: ElementNode, from: number, end: number, { page
   return [from + LEAST, (Math.max(0, from) + end) / 2].some((y) => {
     const now = scrolledScene(page, setting, Math.round(Math.max(1, Math.min(y, end)))).rect(element);
     return now !== null && Math.abs(now.y - before.y) > 1;
+  });
+}
+
+/** Widths at which a page that is meant for wide and narrow screens looks different, px. */
+const ELSEWHERE = [480, 900, 1280, 1600];
+
+function hasRoomElsewhere(element: ElementNode, { page, setting }: Subject): boolean {
+  return ELSEWHERE.some((width) => {
+    const scene = page.scene({ ...setting, width, pose: {} });
+    const [own, around] = [scene.rect(element), scene.rect(element.parent!)];
+    return (
+      own !== null &&
+      around !== null &&
+      scene.style(element).position === 'sticky' &&
+      bottom(around) - bottom(own) >= LEAST
+    );
   });
 }
 
