@@ -80,13 +80,6 @@ const FAULTY: readonly Faulty[] = [
     ),
   },
   {
-    name: 'one picture is one thing to look at',
-    page: page('nav{background:url(a.jpg)}a{color:#fff}'),
-    finds: BOTH('unknown', 'normal'),
-    told: 1,
-    mended: page('nav{background:url(a.jpg)}a{color:#fff;background:#000}'),
-  },
-  {
     name: 'the current page is told',
     page: page(
       'a{color:#222}[aria-current]{color:#aaa}',

@@ -155,4 +155,10 @@ const canHold = (box: Box): boolean =>
 export const containsFixed = (box: Box): boolean =>
   box.locked || (canHold(box) && CONTAINING.some(({ key, says }) => says(box.style[key]) !== null));
 
+/** Whether nothing around a fixed box keeps it from the screen. Of finished trees only. @spec css-position-3 §2.1 */
+export const keepsToScreen = memo(({ parent }) => {
+  for (let box = parent; box?.parent; box = box.parent) if (containsFixed(box)) return false;
+  return true;
+});
+
 export const containsAbsolute = (box: Box): boolean => isPositioned(box) || containsFixed(box);

@@ -11,6 +11,8 @@ export {
   isFormControl,
   isInFlow,
   isInTopLayer,
+  isPage,
+  keepsToScreen,
   isSkipped,
   isPositioned,
   type Box,

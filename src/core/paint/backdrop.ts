@@ -160,6 +160,8 @@ function layersOf(item: PaintItem, x: number, y: number, styleOf: (box: Box) => 
   if (box.inner === 'text' || (box.anonymous && box.inner !== 'replaced')) return [];
   const layers: Layer[] = [];
   const style = styleOf(box);
+  // What lies behind is filtered before the background is painted over it.
+  if (style.backdropFilter !== 'none') layers.push(`backdrop-filter: ${style.backdropFilter}`);
   if (style.backgroundColor.a > 0) layers.push([style.backgroundColor]);
   if (!style.backgroundClip.includes('text')) {
     for (const image of style.backgroundImage.toReversed()) {
@@ -169,7 +171,6 @@ function layersOf(item: PaintItem, x: number, y: number, styleOf: (box: Box) => 
   }
   if (box.inner === 'replaced' && box.element && /^(img|video|canvas|iframe|object|embed)$/.test(box.element.tag))
     layers.push(box.element.attributes.get('src') ?? box.element.tag);
-  if (style.backdropFilter !== 'none') layers.push(`backdrop-filter: ${style.backdropFilter}`);
   if (style.mixBlendMode !== 'normal') layers.push(`mix-blend-mode: ${style.mixBlendMode}`);
   return layers;
 }

@@ -2,6 +2,7 @@ import type { Rect } from '../base/index.js';
 import { resolveLength } from '../css/index.js';
 import {
   isInTopLayer,
+  keepsToScreen,
   isPositioned,
   paddingBox,
   type Box,
@@ -109,7 +110,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
   const { box } = fragment;
   const style = box.computed;
   const own = fragment.kind === 'box' && !box.anonymous;
-  const fixed = own && style.position === 'fixed' && !around.matrix;
+  const fixed = own && style.position === 'fixed' && keepsToScreen(box);
   let rect: Rect = {
     x: around.x + x + (fixed && !around.fixed ? scroll.x : 0),
     y: around.y + y + (fixed && !around.fixed ? scroll.y : 0),

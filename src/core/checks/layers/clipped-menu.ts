@@ -1,4 +1,5 @@
 import { bottom, right, type Rect } from '../../base/index.js';
+import { isPage } from '../../boxes/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { mayOpen, type Menu } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
@@ -76,7 +77,7 @@ function neverOpened(subject: Subject): Observation[] {
         if (!mayOpen(page, setting, [move])) continue;
         const after = subject.after(move);
         if (!members.some((e) => after.isVisible(e) && !scene.isVisible(e))) continue;
-        const found = judge(submenu, element, menu, members, after).filter(({ message }) => message === 'cut');
+        const found = judge(submenu, element, menu, members, after);
         if (found.length > 0) return found;
       }
       return [];
@@ -154,7 +155,7 @@ function cutterOf(element: ElementNode, root: ElementNode, whole: Rect, scene: S
     for (const clip of clips) {
       const { element: owner } = clip.box;
       // What stands inside the panel hides parts of it on purpose.
-      if (!owner || (isAncestorOrSelf(root, owner) && owner !== root)) continue;
+      if (!owner || isPage(clip.box) || (isAncestorOrSelf(root, owner) && owner !== root)) continue;
       const edge = boundsOf(clip.matrix, clip.rect);
       const cuts =
         whole.x < edge.x - whole.width * LEAST ||

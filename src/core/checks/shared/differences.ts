@@ -44,35 +44,23 @@ export function compareColours(
   );
 }
 
-const hasBorder = (style: ComputedStyle): boolean =>
-  style.borderTopWidth + style.borderBottomWidth + style.borderLeftWidth + style.borderRightWidth > 0;
-const isTransparent = (style: ComputedStyle): boolean =>
-  [style.borderTopColor, style.borderBottomColor, style.borderLeftColor, style.borderRightColor].every(
-    ({ a }) => a === 0,
-  );
+const EDGES = ['Top', 'Right', 'Bottom', 'Left'] as const;
+
+/** A style without the colours of its text and ground, and without those lines that are not there or follow the text. */
+function calm(style: ComputedStyle): ComputedStyle {
+  const ink = JSON.stringify(style.color);
+  const follows = (colour: unknown) => JSON.stringify(colour) === ink || String(colour) === 'currentcolor';
+  const left = ['color', 'backgroundColor', 'fill', 'stroke'];
+  const lined = !['', 'none'].includes(style.textDecorationLine.join(' '));
+  if (!lined || follows(style.textDecorationColor)) left.push('textDecorationColor');
+  for (const side of EDGES)
+    if (style[`border${side}Width`] === 0 || follows(style[`border${side}Color`])) left.push(`border${side}Color`);
+  return Object.create(style, Object.fromEntries(left.map((key) => [key, { value: null }]))) as ComputedStyle;
+}
 
 /** Whether two styles look different by anything but the colour of text and ground. */
-export function differsBesides(a: ComputedStyle | null, b: ComputedStyle | null): boolean {
-  if (a === b) return false;
-  if (!a || !b) return true;
-  const calm = (style: ComputedStyle): ComputedStyle =>
-    Object.create(style, {
-      color: { value: null },
-      backgroundColor: { value: null },
-      ...(['', 'none'].includes(style.textDecorationLine.join(' ')) ? { textDecorationColor: { value: null } } : {}),
-      ...(hasBorder(style) && !isTransparent(style)
-        ? {}
-        : {
-            borderTopColor: { value: null },
-            borderBottomColor: { value: null },
-            borderLeftColor: { value: null },
-            borderRightColor: { value: null },
-          }),
-      fill: { value: null },
-      stroke: { value: null },
-    }) as ComputedStyle;
-  return looksDifferent(calm(a), calm(b));
-}
+export const differsBesides = (a: ComputedStyle | null, b: ComputedStyle | null): boolean =>
+  a !== b && (a === null || b === null || looksDifferent(calm(a), calm(b)));
 
 /** Everything of a control that can look different: itself, what it stands in up to its entry, and what it holds. */
 export const partsOf = (element: ElementNode): readonly ElementNode[] => [

@@ -1,0 +1,30 @@
+import { menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const ITEMS =
+  '<li><a href=h.html aria-current=page>Home</a></li><li><a href=f.html>Fares</a></li><li><a href=t.html>Times</a></li>';
+const page = (css: string) => menuPage(`a{color:#222;display:block;text-decoration:none}${css}`, ITEMS);
+
+const FAULTY: readonly Faulty[] = [
+  {
+    name: 'a text colour',
+    page: page('[aria-current]{color:#0b5563}'),
+    finds: ['colour-only current Home'],
+    mended: page('[aria-current]{color:#0b5563;font-weight:700}'),
+  },
+  {
+    name: 'a ground',
+    page: page('nav{background:#fff}[aria-current]{background:#dde6ea}'),
+    finds: ['colour-only current Home'],
+    mended: page('nav{background:#fff}[aria-current]{background:#dde6ea;border-bottom:3px solid #0b5563}'),
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  { name: 'underlined too', page: page('[aria-current]{color:#0b5563;text-decoration:underline}') },
+  { name: 'three to one apart', page: page('a{color:#000}[aria-current]{background:#444;color:#fff}') },
+  { name: 'a generated mark', page: page('[aria-current]{color:#0b5563}[aria-current]::before{content:"• "}') },
+  { name: 'a bar by shadow', page: page('[aria-current]{color:#0b5563;box-shadow:inset 0 -3px #0b5563}') },
+  { name: 'nothing shows it at all', page: page('') },
+];
+
+describeCheck('colour-only-current', FAULTY, NEAR);
