@@ -167,16 +167,16 @@ ${crossings.map((row) => `        <tr>${row.map((cell) => `<td>${cell}</td>`).jo
     </table>
   </div>
 </section>
-<section class="band band--sand" id="vehicles">
-  <div class="wrap">
-    <h2>Cars, bikes and trailers</h2>
-    <p>The car deck takes eleven cars, or ten and the baker’s van. Book a place; people on foot need none.</p>
-  </div>
-</section>
 <section class="band band--deep" id="groups">
   <div class="wrap">
     <h2>Groups and schools</h2>
     <p>Ten people travel for the price of eight. Schools on the islands travel free in term time.</p>
+  </div>
+</section>
+<section class="band band--sand" id="vehicles">
+  <div class="wrap">
+    <h2>Cars, bikes and trailers</h2>
+    <p>The car deck takes eleven cars, or ten and the baker’s van. Book a place; people on foot need none.</p>
   </div>
 </section>
 <section class="band band--paper" id="offers">

@@ -1,4 +1,4 @@
-import { auditOnly, links, menuPage } from '../support/audit.js';
+import { auditOnly, dropPage, links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const auditText = auditOnly('control-contrast');
@@ -13,6 +13,30 @@ const SVG = '<li><a class=s href=s aria-label=Search><svg viewBox="0 0 16 16"><c
 const BARS = '<li><button aria-label=Menu aria-expanded=false><b></b><b></b><b></b></button></li>';
 
 const FAULTY: readonly Faulty[] = [
+  {
+    name: 'a faint caret beside words is looked at',
+    page: dropPage(
+      '.p:hover .s{display:block}.h::after{content:"";display:inline-block;width:8px;height:8px;border:solid currentColor;border-width:0 2px 2px 0;opacity:.3}',
+      '<button class=h aria-expanded=false>Islands</button>',
+    ),
+    finds: ['caret normal Islands'],
+    mended: dropPage(
+      '.p:hover .s{display:block}.h::after{content:"";display:inline-block;width:8px;height:8px;border:solid currentColor;border-width:0 2px 2px 0}',
+      '<button class=h aria-expanded=false>Islands</button>',
+    ),
+  },
+  {
+    name: 'bars drawn as small gradients',
+    page: menuPage(
+      '.t{width:44px;height:44px;padding:0;border:0;background:linear-gradient(#b5c2c7 0 0) 50% 40%/24px 3px no-repeat,linear-gradient(#b5c2c7 0 0) 50% 60%/24px 3px no-repeat,#fff}',
+      `<li><button class=t aria-label=Search></button></li>${links('Home')}`,
+    ),
+    finds: ['faint normal Search'],
+    mended: menuPage(
+      '.t{width:44px;height:44px;padding:0;border:0;background:linear-gradient(#355 0 0) 50% 40%/24px 3px no-repeat,linear-gradient(#355 0 0) 50% 60%/24px 3px no-repeat,#fff}',
+      `<li><button class=t aria-label=Search></button></li>${links('Home')}`,
+    ),
+  },
   {
     name: 'a private glyph',
     page: page('i{color:#bbb}', SEARCH),

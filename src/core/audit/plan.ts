@@ -2,7 +2,7 @@ import { AT_REST, Subject, type Asks } from '../checks/index.js';
 import { descendants, sameChanges, type ElementNode } from '../html/index.js';
 import { endsOf, rungsAt, rungsOf, stationsOf, type Rung } from '../ladder/index.js';
 import { findMenus, firstRoutes, openingsAt, shapeOf, type Menu, type Opening } from '../menus/index.js';
-import { poseAfter, setting, withoutScript, type Page, type Visitor } from '../scene/index.js';
+import { setting, withoutScript, type Page, type Visitor } from '../scene/index.js';
 import type { AuditOptions } from './options.js';
 
 /** Visitors to whom the same opens. */
@@ -147,15 +147,10 @@ export class Plan {
     const menus = page === this.page ? this.menus : findMenus(page);
     const { height, level } = this.options;
     const routes = () => this.#routes(width, visitor);
-    const at = setting(width, { height, visitor });
-    const before = () => {
-      const moves = opening?.moves.slice(0, -1) ?? [];
-      return page.scene(moves.length > 0 ? { ...at, pose: poseAfter(page, moves, at) } : at);
-    };
+    const before = () => page.scene(setting(width, { height, visitor }));
     const parts = { page, menus, level, width, height, visitor, routes, before };
-    if (!opening) return new Subject({ ...parts, pose: AT_REST, opened: null });
-    const state = poseAfter(page, opening.moves, at);
-    return new Subject({ ...parts, pose: { text: opening.text, state }, opened: opening.shows });
+    const rest = new Subject({ ...parts, pose: AT_REST, opened: null });
+    return opening ? rest.opened(opening) : rest;
   }
 }
 

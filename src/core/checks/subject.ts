@@ -119,6 +119,17 @@ export class Subject {
     return { ...this.setting, pose: poseAfter(this.page, [move], this.setting) };
   }
 
+  /** The same page once something was opened. */
+  opened(opening: Opening): Subject {
+    const { page, setting: at, parts } = this;
+    const before = () => {
+      const moves = opening.moves.slice(0, -1);
+      return page.scene(moves.length > 0 ? { ...at, pose: poseAfter(page, moves, at) } : at);
+    };
+    const pose = { text: opening.text, state: poseAfter(page, opening.moves, at) };
+    return new Subject({ ...parts, pose, opened: opening.shows, before }, this.moves);
+  }
+
   /** In which state a control stands at rest. */
   stateOf(control: Control): State {
     return control.item?.current ? 'current' : 'normal';

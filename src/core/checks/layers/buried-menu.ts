@@ -1,5 +1,6 @@
 import { bottom, intersect, right } from '../../base/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
+import { firstRoutes, lastMove } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { boundsOf, elementOf, type PaintItem } from '../../paint/index.js';
 import { scrollEnd, scrolledScene, type Scene } from '../../scene/index.js';
@@ -83,8 +84,22 @@ function bars(subject: Subject): Observation[] {
     .filter(({ element, kind }) => around.has(element) && kind !== 'patch')
     .flatMap((part) => {
       const cover = passingOver(part, middle, subject);
-      return cover ? [ofBar(part, cover, around.get(part.element)!, middle)] : [];
+      return cover && !isToldByPanels(part, cover, middle, subject)
+        ? [ofBar(part, cover, around.get(part.element)!, middle)]
+        : [];
     });
+}
+
+/** Whether panels of a bar open under the same thing: mending that mends the bar. */
+function isToldByPanels(part: StuckPart, cover: ElementNode, at: Scene, subject: Subject): boolean {
+  const above = contestOf(cover, part.element, at)?.above.element;
+  return firstRoutes(subject.routes).some((opening) => {
+    if (!isAncestorOrSelf(part.element, lastMove(opening.moves).element)) return false;
+    const opened = subject.opened(opening);
+    return buriedPanels(opened).some(
+      ({ panel, cover: over }) => contestOf(over, panel.root, opened.scene)?.above.element === above,
+    );
+  });
 }
 
 function ofBar(part: StuckPart, cover: ElementNode, menus: Observation['menus'], scene: Scene): Observation {

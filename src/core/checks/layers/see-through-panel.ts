@@ -88,7 +88,9 @@ function contentBeneath(panel: ElementNode, rect: Rect, until: PaintItem, scene:
   return scene.items.slice(0, until.index).filter((item) => {
     const { fragment, box } = item.node;
     const isText = fragment.kind === 'text' && fragment.text.trim() !== '';
-    if (!isText && box.inner !== 'replaced') return false;
+    const isPicture =
+      box.inner === 'replaced' || scene.paintStyle(box).backgroundImage.some(({ kind }) => kind === 'url');
+    if (!isText && !isPicture) return false;
     const element = elementOf(item);
     if (!element || isAncestorOrSelf(panel, element) || !scene.isVisible(element)) return false;
     const shared = intersect(placeOf(item), rect);

@@ -2,7 +2,7 @@ import type { ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 import type { Control } from './controls.js';
-import { compareColours, differsBesides, partsOf, type ColourDifference } from './differences.js';
+import { compareColours, differsBesides, generatedDiffers, partsOf, type ColourDifference } from './differences.js';
 
 /** How a current item looks beside one that is not. */
 export interface CurrentLook {
@@ -37,8 +37,6 @@ const alike = (a: ElementNode, b: ElementNode, scene: Scene): boolean =>
   scene.style(a).backgroundColor === scene.style(b).backgroundColor &&
   scene.style(a).fontWeight === scene.style(b).fontWeight;
 
-const PSEUDOS = ['before', 'after'] as const;
-
 /** Whether anything but colours tells two items apart: in themselves, their entries, or what stands in them. */
 function differsElsewhere(one: ElementNode, other: ElementNode, scene: Scene): boolean {
   const [a, b] = [partsOf(one), partsOf(other)];
@@ -51,11 +49,6 @@ function differsElsewhere(one: ElementNode, other: ElementNode, scene: Scene): b
   const [holds, otherHolds] = [inner(a, one), inner(b, other)];
   if (holds.length === otherHolds.length) holds.forEach((e, i) => pairs.push([e, otherHolds[i]!]));
   return pairs.some(
-    ([x, y]) =>
-      differsBesides(scene.style(x), scene.style(y)) ||
-      PSEUDOS.some((name) => {
-        const [p, q] = [scene.styles.pseudo(x, name), scene.styles.pseudo(y, name)];
-        return p !== q && JSON.stringify(p?.values ?? null) !== JSON.stringify(q?.values ?? null);
-      }),
+    ([x, y]) => differsBesides(scene.style(x), scene.style(y)) || generatedDiffers(scene.styles, x, scene.styles, y),
   );
 }

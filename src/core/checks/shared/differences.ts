@@ -1,5 +1,5 @@
 import { contrastRatio, type Rgba } from '../../css/index.js';
-import type { ComputedStyle } from '../../cascade/index.js';
+import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
 import type { ElementNode } from '../../html/index.js';
 import { descendants } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
@@ -61,6 +61,27 @@ function calm(style: ComputedStyle): ComputedStyle {
 /** Whether two styles look different by anything but the colour of text and ground. */
 export const differsBesides = (a: ComputedStyle | null, b: ComputedStyle | null): boolean =>
   a !== b && (a === null || b === null || looksDifferent(calm(a), calm(b)));
+
+const GENERATED = ['before', 'after'] as const;
+const generates = (style: ComputedStyle | null): ComputedStyle | null =>
+  style && typeof style.content !== 'string' && style.display !== 'none' ? style : null;
+
+/** Whether what is generated in two elements, or in one in two states, looks different by anything but colour. */
+export const generatedDiffers = (
+  one: Pick<StyleTree, 'pseudo'>,
+  a: ElementNode,
+  other: Pick<StyleTree, 'pseudo'>,
+  b: ElementNode,
+): boolean =>
+  GENERATED.some((name) => {
+    const [p, q] = [generates(one.pseudo(a, name)), generates(other.pseudo(b, name))];
+    if (!p || !q) return p !== q;
+    return (
+      differsBesides(p, q) ||
+      JSON.stringify(p.content) !== JSON.stringify(q.content) ||
+      JSON.stringify(p.backgroundColor) !== JSON.stringify(q.backgroundColor)
+    );
+  });
 
 /** Everything of a control that can look different: itself, what it stands in up to its entry, and what it holds. */
 export const partsOf = (element: ElementNode): readonly ElementNode[] => [

@@ -4,7 +4,7 @@ import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import { hexOf } from '../shared/colours.js';
 import type { Control } from '../shared/controls.js';
-import { compareColours, differsBesides, type ColourDifference } from '../shared/differences.js';
+import { compareColours, differsBesides, generatedDiffers, type ColourDifference } from '../shared/differences.js';
 import { floorRatio } from '../shared/ink.js';
 import { changedLooks } from '../shared/marks.js';
 import { currentBeside, type CurrentLook } from '../shared/current-looks.js';
@@ -56,10 +56,7 @@ function hovered(control: Control, subject: Subject): Observation[] {
   const changed = changedLooks(base.styles, styles);
   if (changed.length === 0 || !changed.every((e) => isAround(e, element))) return [];
   const beside = (e: ElementNode) =>
-    differsBesides(base.styles.of(e), styles.of(e)) ||
-    (['before', 'after'] as const).some(
-      (name) => styles.hasPseudo(e) && base.styles.pseudo(e, name) !== styles.pseudo(e, name),
-    );
+    differsBesides(base.styles.of(e), styles.of(e)) || generatedDiffers(base.styles, e, styles, e);
   if (changed.some(beside)) return [];
   const difference = compareColours(element, subject.scene, element, subject.after(move));
   const style = styles.of(changed.find((e) => e === element) ?? changed[0]!);
