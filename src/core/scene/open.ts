@@ -193,6 +193,7 @@ function programOf(draft: PageDraft, scripts: readonly PageScript[]): Pick<PageP
     medium: mediumOf(setting(width), true),
     touch: false,
     scroll: { x: 0, y: 0 },
+    rung: 0,
     layouts: null,
   }));
   const changes = [...program.possible(looks)].flatMap(([element, own]) =>

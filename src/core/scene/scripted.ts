@@ -56,7 +56,11 @@ export class Scripted {
   }
 
   look(s: Setting): Look {
-    return { medium: mediumOf(s, true), touch: s.visitor === 'touch', scroll: s.scroll, layouts: this.#layouts(s) };
+    const { width, scroll, visitor } = s;
+    const rung = this.page.ruleSet.thresholds.filter(({ px, side }) =>
+      side === 'from' ? width >= px : width > px,
+    ).length;
+    return { medium: mediumOf(s, true), rung, touch: visitor === 'touch', scroll, layouts: this.#layouts(s) };
   }
 
   #layouts(s: Setting): Layouts {

@@ -201,7 +201,7 @@ export class Program {
   /** Where scripts leave a narrower and a wider page alike, they leave those in between so. */
   #between(look: Look): Loaded | undefined {
     const { width } = look.medium;
-    const like = this.#loaded.filter((one) => isLike(one.look, look));
+    const like = this.#loaded.filter((one) => isLike(one.look, look) && (!one.bound || one.look.rung === look.rung));
     const narrower = like
       .filter((one) => one.look.medium.width <= width)
       .sort(byWidth)
@@ -275,6 +275,7 @@ const isLike = (one: Look, other: Look): boolean =>
 const near = (one: Look, other: Look): boolean =>
   (one.layouts === null) === (other.layouts === null) &&
   one.medium.height === other.medium.height &&
+  one.rung === other.rung &&
   Math.abs(one.medium.width - other.medium.width) < NEAR;
 
 function guard(reading: Reading, steps: number, work: () => void): void {

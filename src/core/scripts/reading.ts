@@ -24,6 +24,8 @@ export interface Layouts {
 /** How the page is looked at while its scripts are followed. */
 export interface Look {
   readonly medium: Medium;
+  /** Counts the thresholds of the page's sheets below its width. */
+  readonly rung: number;
   readonly touch: boolean;
   readonly scroll: { readonly x: number; readonly y: number };
   readonly layouts: Layouts | null;
