@@ -209,12 +209,18 @@ function copyDefined(reading: Reading, base: Obj, one: Obj): void {
   if (one.open) base.open = true;
 }
 
+/** Whether deep copies go into a value: the window and the document are no records of anyone's settings. */
+function isPlainObject({ realm }: Reading, value: Obj): boolean {
+  if (value === realm.window || value === realm.documentObject || isCallable(value)) return false;
+  return value.proto === realm.protos.object;
+}
+
 function deepen(reading: Reading, base: Obj, one: Obj, depth: number): void {
   for (const key of one.keys()) {
     reading.step();
     const value = reading.get(one, key);
     if (value === base) continue;
-    const isPlain = value instanceof Obj && value.proto === reading.realm.protos.object && !isCallable(value);
+    const isPlain = value instanceof Obj && isPlainObject(reading, value);
     if (isPlain && depth < 6) {
       const own = reading.get(base, key);
       const inner = own instanceof Obj ? own : plain(reading.realm);
