@@ -5,22 +5,31 @@ const MAKERS = makersOf('stacking');
 
 /** Why a box paints its descendants as one group. @spec css2 §9.9.1, css-position-4, css-color-4 §3.2, filter-effects-1, css-transforms-1, css-will-change-1, css-contain-3 */
 export function stackingReasons(box: Box): readonly string[] {
+  let known = reasons.get(box);
+  if (!known) reasons.set(box, (known = found(box)));
+  return known;
+}
+
+/** Of finished trees: nothing they depend on changes any more. */
+const reasons = new WeakMap<Box, readonly string[]>();
+
+function found(box: Box): readonly string[] {
   if (box.anonymous || box.inner === 'text') return [];
   const { style } = box;
-  const reasons: string[] = [];
+  const out: string[] = [];
   const inFlexOrGrid =
     box.parent !== null && ['flex', 'grid'].includes(box.parent.inner) && box.style.position === 'static';
-  if (box.parent === null) reasons.push('root element');
-  if (style.position === 'fixed' || style.position === 'sticky') reasons.push(`position: ${style.position}`);
+  if (box.parent === null) out.push('root element');
+  if (style.position === 'fixed' || style.position === 'sticky') out.push(`position: ${style.position}`);
   else if (style.position !== 'static' && style.zIndex !== 'auto')
-    reasons.push(`position: ${style.position} with z-index: ${style.zIndex}`);
-  if (inFlexOrGrid && style.zIndex !== 'auto') reasons.push(`flex or grid item with z-index: ${style.zIndex}`);
+    out.push(`position: ${style.position} with z-index: ${style.zIndex}`);
+  if (inFlexOrGrid && style.zIndex !== 'auto') out.push(`flex or grid item with z-index: ${style.zIndex}`);
   const transformable = box.outer !== 'inline' || box.inner !== 'flow';
   for (const maker of MAKERS) {
     const reason = maker.transformable && !transformable ? null : maker.says(style[maker.key]);
-    if (reason !== null) reasons.push(reason);
+    if (reason !== null) out.push(reason);
   }
-  return reasons;
+  return out;
 }
 
 /** The z-index that counts for painting: zero for contexts made by other means. */
