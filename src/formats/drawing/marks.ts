@@ -47,7 +47,7 @@ export function drawMarks(
   const wanted = (Object.keys(layers) as MarkName[]).filter((name) => names.includes(name));
   return group([
     ...wanted.map((name) => group(layers[name]())),
-    ...pins.filter((pin) => inRegion(pin.rect, region)).map((pin) => pinned(pin, brush)),
+    ...pins.filter((pin) => inRegion(pin.rect, region)).map((pin) => pinned(pin, region, brush)),
   ]);
 }
 
@@ -57,9 +57,12 @@ const inRegion = (rect: Rect, region: Rect): boolean =>
   rect.x < region.x + region.width &&
   rect.x + rect.width > region.x;
 
+const faceOf = ({ page }: Brush) => page.metrics.face([{ name: 'sans-serif', generic: true }], 700, false);
+const widthOf = (text: string, brush: Brush): number => faceOf(brush).width(text, SIZE, true) + 6;
+
 function tag(text: string, x: number, y: number, ink: Rgba, brush: Brush, filled = false): Shape {
-  const face = brush.page.metrics.face([{ name: 'sans-serif', generic: true }], 700, false);
-  const width = face.width(text, SIZE, true) + 6;
+  const face = faceOf(brush);
+  const width = widthOf(text, brush);
   const colour = filled ? { ...PAPER, a: 1 } : ink;
   return group([
     shape('rect', {
@@ -83,11 +86,14 @@ function framed(rect: Rect, text: string, ink: Rgba, brush: Brush, dash: string 
   ]);
 }
 
-/** A frame with its numbers at the upper right corner. */
-function pinned({ rect, numbers }: Pin, brush: Brush): Shape {
+/** A frame with its numbers at the upper right corner, kept inside the picture. */
+function pinned({ rect, numbers }: Pin, region: Rect, brush: Brush): Shape {
+  const text = numbers.join(' ');
+  const x = Math.min(rect.x + rect.width - 6, region.x + region.width - widthOf(text, brush) - 1);
+  const y = Math.max(rect.y - 7, region.y + 1);
   return group([
     shape('rect', { ...rect, fill: 'none', 'stroke-width': 1.25, ...paint('stroke', INK.pins) }),
-    tag(numbers.join(' '), rect.x + rect.width - 6, rect.y - 7, INK.pins, brush, true),
+    tag(text, Math.max(x, region.x + 1), y, INK.pins, brush, true),
   ]);
 }
 
