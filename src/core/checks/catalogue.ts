@@ -1,10 +1,15 @@
 import type { Check } from './define.js';
+import { brokenFragment } from './crawling/broken-fragment.js';
+import { missingInMobile } from './crawling/missing-in-mobile.js';
+import { nofollowLink } from './crawling/nofollow-link.js';
+import { scriptOnlyLinks } from './crawling/script-only-links.js';
 import { uncrawlableLink } from './crawling/uncrawlable-link.js';
 import { buriedMenu } from './layers/buried-menu.js';
 import { clippedMenu } from './layers/clipped-menu.js';
 import { coveredItem } from './layers/covered-item.js';
 import { deadLayer } from './layers/dead-layer.js';
 import { seeThroughPanel } from './layers/see-through-panel.js';
+import { hoverJump } from './motion/hover-jump.js';
 import { currentUnmarked } from './names/current-unmarked.js';
 import { danglingReference } from './names/dangling-reference.js';
 import { headingAsLabel } from './names/heading-as-label.js';
@@ -46,10 +51,19 @@ import { stickyInert } from './sticky/sticky-inert.js';
 import { stickyStack } from './sticky/sticky-stack.js';
 import { overlappingTargets } from './targets/overlapping-targets.js';
 import { smallTarget } from './targets/small-target.js';
+import { doubleMenu } from './widths/double-menu.js';
+import { needsScript } from './widths/needs-script.js';
+import { noMenu } from './widths/no-menu.js';
+import { sidewaysScroll } from './widths/sideways-scroll.js';
+import { tallPanel } from './widths/tall-panel.js';
+import { toggleDead } from './widths/toggle-dead.js';
+import { wrappedRow } from './widths/wrapped-row.js';
+import { zoomLocked } from './widths/zoom-locked.js';
 
 /** Every check, sorted by id. */
 export const CHECKS: readonly Check[] = Object.freeze([
   anchorCovered,
+  brokenFragment,
   buriedMenu,
   clippedMenu,
   colourOnlyCurrent,
@@ -59,6 +73,7 @@ export const CHECKS: readonly Check[] = Object.freeze([
   currentUnmarked,
   danglingReference,
   deadLayer,
+  doubleMenu,
   faintState,
   fixedTrapped,
   focusCovered,
@@ -66,22 +81,29 @@ export const CHECKS: readonly Check[] = Object.freeze([
   forcedTabOrder,
   headingAsLabel,
   hoverGap,
+  hoverJump,
   hoverOnlyOpening,
   labelNotInName,
   listStructure,
   mainLandmark,
   menuRoleMisuse,
+  missingInMobile,
   namelessControl,
   navUnlabelled,
+  needsScript,
   noClose,
   noFocusMark,
+  noMenu,
   noSkipRoute,
+  nofollowLink,
   openAtLoad,
   overlappingTargets,
   pressOnlyControl,
   repeatedId,
+  scriptOnlyLinks,
   scrollContrast,
   seeThroughPanel,
+  sidewaysScroll,
   smallTarget,
   smallText,
   stateUnannounced,
@@ -89,11 +111,15 @@ export const CHECKS: readonly Check[] = Object.freeze([
   stickyInert,
   stickyStack,
   submenuUncued,
+  tallPanel,
   textContrast,
   textOverImage,
+  toggleDead,
   touchDead,
   uncrawlableLink,
   unreachableLink,
   unseenFocus,
   weakFocusMark,
+  wrappedRow,
+  zoomLocked,
 ]);

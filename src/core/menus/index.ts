@@ -4,5 +4,5 @@ export { effectOf, effectsAt, type Effect } from './effects.js';
 export { formOf, seenItems, type MenuForm } from './form.js';
 export { isControl } from './items.js';
 export { firstRoutes, lastMove, mayOpen, openingsAt, type Opening } from './openings.js';
-export { unseenMenus } from './unseen.js';
+export { filledByScripts, unseenMenus } from './unseen.js';
 export { shapeOf } from './shape.js';

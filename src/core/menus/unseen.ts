@@ -48,21 +48,35 @@ function untaken({ document }: Page): readonly Limit[] {
   ];
 }
 
+/** A part marked or named as a menu that is empty in the markup, and the script that fills it. */
+export interface Filled {
+  readonly element: ElementNode;
+  readonly by: string;
+}
+
 /** Empty parts that are marked or named as menus and that a script writes into. */
-function filled(page: Page, menus: readonly Menu[]): readonly Limit[] {
+export function filledByScripts(page: Page, menus: readonly Menu[]): readonly Filled[] {
   const { written } = page.hearing;
-  return page.document.elements.flatMap((e): Limit[] => {
+  return page.document.elements.flatMap((e): Filled[] => {
     if (!isLandmark(e) && !(hasWord(e, MENU_WORDS) && ['div', 'ul', 'aside', 'header'].includes(e.tag))) return [];
     if (collapseSpace(textContent(e)) !== '' || [...descendants(e)].some((x) => x.tag !== 'div' && x.tag !== 'ul'))
       return [];
     if (closest(e, (a) => a !== e && menus.some((menu) => menu.root === a)) !== null) return [];
     if (!written.some((w) => isAncestorOrSelf(e, w))) return [];
-    const names = [...(e.id ? [e.id] : []), ...e.classes];
+    const names = [e, ...descendants(e)].flatMap((x) => [...(x.id ? [x.id] : []), ...x.classes]);
     const script = page.scripts.find(({ text }) => names.some((name) => name.length > 3 && text.includes(name)));
-    const by = script?.name ?? 'a script';
-    return [limit(selectorOf(e), `it is empty in the markup and filled by ${by}: what it holds then is not judged`, e)];
+    return [{ element: e, by: script?.name ?? 'a script' }];
   });
 }
+
+const filled = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
+  filledByScripts(page, menus).map(({ element, by }) =>
+    limit(
+      selectorOf(element),
+      `it is empty in the markup and filled by ${by}: what it holds then is not judged`,
+      element,
+    ),
+  );
 
 /** Menus into which scripts write more than is in the markup; words of a single control are no part of a menu. */
 const added = (page: Page, menus: readonly Menu[]): readonly Limit[] =>

@@ -1,0 +1,57 @@
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { addressOf, leadsOn, reachedAddresses, wideItems } from '../shared/destinations.js';
+import type { Subject } from '../subject.js';
+
+/** Destinations of the wide menu that narrow screens do not have. */
+export const missingInMobile = defineCheck(
+  {
+    id: 'missing-in-mobile',
+    title: 'The narrow menu leads wherever the wide one does',
+    weight: 'hinders',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    explains: {
+      means:
+        'Most visitors come by phone, and search engines read the page as phones show it. What is missing there is missing for them.',
+      rule: [
+        'Every address of the main menu on a wide screen can be got to at this width too: in view, or in something that opens.',
+        'Under other words, in another menu or elsewhere on the page counts.',
+      ],
+      faulty: '@media (max-width: 48em) { .menu .extra { display: none } }',
+      mended: '@media (max-width: 48em) { .menu .extra { display: block } }',
+    },
+    worse: null,
+    messages: {
+      missing: {
+        says: '{subject} is in the wide menu and nowhere at these widths: whoever comes by phone does not get to {address}.',
+        mends: 'Show it in the narrow menu as well.',
+        criteria: [],
+      },
+    },
+  },
+  inspect,
+);
+
+/** Where nearly everything is gone the menu as a whole is the fault. */
+const MOST = 0.8;
+
+function inspect(subject: Subject): readonly Observation[] {
+  const { scene, routes, page, menus } = subject;
+  const wide = wideItems(subject);
+  const reached = reachedAddresses(scene, routes, page);
+  return menus
+    .filter(({ kind }) => kind === 'main')
+    .flatMap((menu): Observation[] => {
+      const items = menu.items.filter(({ element, href }) => leadsOn(href) && (wide.get(menu) ?? []).includes(element));
+      const missing = items.filter(({ href }) => !reached.has(addressOf(href!, page)));
+      if (missing.length === 0 || missing.length > items.length * MOST) return [];
+      return missing.map(({ element, label, href }) => ({
+        at: onElement(element),
+        menus: [menu],
+        state: 'normal',
+        message: 'missing',
+        data: { subject: `“${label}”`, address: href! },
+        common: menu.root.path,
+      }));
+    });
+}

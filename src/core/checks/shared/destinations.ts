@@ -1,0 +1,45 @@
+import type { ElementNode } from '../../html/index.js';
+import { openingsAt, type Menu, type Opening } from '../../menus/index.js';
+import { setting, type Page, type Scene } from '../../scene/index.js';
+import { resolveUrl } from '../../sheets/index.js';
+import type { Subject } from '../subject.js';
+
+/** Whether an address leads somewhere: not to the top of the page and not to a script. */
+export const leadsOn = (href: string | null): href is string =>
+  href !== null && /^(?!\s*(#|javascript:|$))/i.test(href);
+
+/** The address an item leads to, for comparison. */
+export const addressOf = (href: string, page: Page): string =>
+  (resolveUrl(href.trim(), page.url) ?? href.trim()).replace(/\/index\.html?(?=$|[?#])/, '/');
+
+/** Addresses that can be got to from what shows and from what opens. */
+export function reachedAddresses(
+  scene: Scene,
+  routes: readonly Pick<Opening, 'shows'>[],
+  page: Page,
+): ReadonlySet<string> {
+  const out = new Set<string>();
+  for (const element of scene.document.elements) {
+    const href = element.tag === 'a' ? (element.attributes.get('href') ?? null) : null;
+    if (!leadsOn(href)) continue;
+    if (scene.reach(element) !== null || routes.some(({ shows }) => shows.has(element))) out.add(addressOf(href, page));
+  }
+  return out;
+}
+
+const WIDE = 1920;
+const wide = new WeakMap<Page, ReadonlyMap<Menu, readonly ElementNode[]>>();
+
+/** Items of each menu that can be got to on a wide screen. */
+export function wideItems({ page, menus }: Subject): ReadonlyMap<Menu, readonly ElementNode[]> {
+  let known = wide.get(page);
+  if (!known) {
+    const at = setting(WIDE);
+    const scene = page.scene(at);
+    const routes = openingsAt(menus, page, at);
+    const reached = (e: ElementNode) => scene.reach(e) !== null || routes.some(({ shows }) => shows.has(e));
+    known = new Map(menus.map((menu) => [menu, menu.items.map(({ element }) => element).filter(reached)]));
+    wide.set(page, known);
+  }
+  return known;
+}

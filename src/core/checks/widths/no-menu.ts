@@ -1,0 +1,59 @@
+import { selectorOf } from '../../html/index.js';
+import type { Menu } from '../../menus/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { addressOf, leadsOn, reachedAddresses } from '../shared/destinations.js';
+import type { Subject } from '../subject.js';
+
+/** Widths at which there is neither menu nor toggle. @spec WCAG 2.2 SC 2.4.5 */
+export const noMenu = defineCheck(
+  {
+    id: 'no-menu',
+    title: 'There is a menu at every width',
+    weight: 'blocks',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    explains: {
+      means:
+        'Between two breakpoints the wide menu is gone and the narrow one is not there yet: on such screens nobody gets anywhere.',
+      rule: [
+        'At every width some item of the main menu is in view, or a toggle is, or most of its destinations stand elsewhere in view.',
+        'A toggle that shows and opens nothing is told as a dead one.',
+      ],
+      faulty:
+        '@media (max-width: 900px) { .menu { display: none } } @media (max-width: 600px) { .toggle { display: block } }',
+      mended: '@media (max-width: 900px) { .menu { display: none } .toggle { display: block } }',
+    },
+    worse: null,
+    messages: {
+      none: {
+        says: '{menu} is out of view at these widths, and no button shows that would open it.',
+        mends: 'Let the two queries meet: the toggle begins to show where the menu goes.',
+        criteria: [{ number: '2.4.5', level: 'AA' }],
+      },
+    },
+  },
+  (subject) => subject.menus.flatMap((menu) => observe(menu, subject)),
+);
+
+/** Of its destinations this share must be elsewhere for a menu not to be missed. */
+const ELSEWHERE = 0.5;
+
+function observe(menu: Menu, subject: Subject): Observation[] {
+  const { scene, routes, page } = subject;
+  if (menu.kind !== 'main') return [];
+  const shows = [...menu.items, ...menu.toggles].some(({ element }) => scene.reach(element) !== null);
+  if (shows || menu.items.some(({ element }) => routes.some((o) => o.shows.has(element)))) return [];
+  const reached = reachedAddresses(scene, routes, page);
+  const addresses = menu.items.flatMap(({ href }) => (leadsOn(href) ? [addressOf(href, page)] : []));
+  const elsewhere = addresses.filter((address) => reached.has(address)).length;
+  if (addresses.length === 0 || elsewhere >= addresses.length * ELSEWHERE) return [];
+  return [
+    {
+      at: onElement(menu.root),
+      menus: [menu],
+      state: 'normal',
+      message: 'none',
+      data: { menu: menu.label || selectorOf(menu.root) },
+    },
+  ];
+}

@@ -1,0 +1,81 @@
+import { right } from '../../base/index.js';
+import { figure } from '../../findings/index.js';
+import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
+import type { Scene } from '../../scene/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { menusAround } from '../shared/around.js';
+import { causeOf } from '../shared/causes.js';
+import type { Subject } from '../subject.js';
+
+/** Pages that scroll sideways because of their menu. @spec WCAG 2.2 SC 1.4.10 */
+export const sidewaysScroll = defineCheck(
+  {
+    id: 'sideways-scroll',
+    title: 'The menu does not make the page scroll sideways',
+    weight: 'hinders',
+    scope: 'page',
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'inside' },
+    explains: {
+      means:
+        'A menu that is wider than the screen makes the whole page slide to and fro under the finger. Whoever enlarges the page has to scroll for each line.',
+      rule: [
+        'No part of a menu reaches beyond the screen so that the page can be scrolled sideways.',
+        'Strips that scroll by themselves, and parts parked beside the screen that nothing scrolls to, are no fault. Where something else of the page is wider still, it is not the menu’s.',
+      ],
+      faulty: '.menu { display: flex } .menu a { white-space: nowrap }',
+      mended: '.menu { display: flex; overflow-x: auto }',
+    },
+    worse: 'higher',
+    messages: {
+      wide: {
+        says: '{element} reaches {px} px beyond the right edge of the screen, and the page scrolls sideways because of it.',
+        mends:
+          'Let it shrink or wrap (flex-wrap, min-width: 0), scroll by itself (overflow-x: auto), or begin the narrow menu earlier.',
+        criteria: [{ number: '1.4.10', level: 'AA' }],
+      },
+    },
+  },
+  inspect,
+);
+
+const LEAST = 1.5;
+
+function inspect({ scene, menus }: Subject): readonly Observation[] {
+  const { width } = scene.medium;
+  if (scene.scrollSize.width <= width + LEAST) return [];
+  const around = menusAround(menus);
+  const beyond = (e: ElementNode): number => {
+    const seen = scene.box(e) ? scene.seen(e) : null;
+    return seen && !scene.nodes(e).some(({ fixed }) => fixed) ? right(seen) - width : 0;
+  };
+  const end = scene.scrollSize.width - width;
+  // What makes the page that wide, innermost; if it is none of a menu's, the menu is not to blame.
+  const makers = scene.document.elements.filter((e) => beyond(e) >= end - LEAST);
+  const innermost = makers.filter((e) => !makers.some((other) => other !== e && isAncestorOrSelf(e, other)));
+  const own = innermost.find((e) => around.has(e));
+  if (!own || innermost.some((e) => !around.has(e))) return [];
+  const part = outermost(own, makers, scene);
+  const px = Math.round(end * 10) / 10;
+  return [
+    {
+      at: onElement(part),
+      menus: around.get(own) ?? [],
+      state: 'normal',
+      message: 'wide',
+      data: { element: selectorOf(own), px },
+      measured: figure(px, 'px'),
+      needed: figure(0, 'px'),
+      cause:
+        causeOf(scene.style(own), 'whiteSpaceCollapse') ??
+        causeOf(scene.style(part), 'display') ??
+        causeOf(scene.style(own), 'width'),
+    },
+  ];
+}
+
+/** The innermost element around it that is itself no wider than the screen: what it hangs out of. */
+function outermost(element: ElementNode, makers: readonly ElementNode[], scene: Scene): ElementNode {
+  let e = element;
+  while (e.parent && makers.includes(e.parent) && e.parent !== scene.document.body) e = e.parent;
+  return e;
+}

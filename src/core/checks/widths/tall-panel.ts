@@ -1,0 +1,91 @@
+import { bottom } from '../../base/index.js';
+import { figure } from '../../findings/index.js';
+import { closest, selectorOf, type ElementNode } from '../../html/index.js';
+import { subjectOf } from '../../naming/index.js';
+import { scrolledScene, type Scene } from '../../scene/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { causeOf } from '../shared/causes.js';
+import { shownPanels, type ShownPanel } from '../shared/shown-panels.js';
+import type { Subject } from '../subject.js';
+
+/** Opened panels whose end nobody gets to. @spec WCAG 2.2 SC 1.4.10 */
+export const tallPanel = defineCheck(
+  {
+    id: 'tall-panel',
+    title: 'An opened panel can be scrolled to its end',
+    weight: 'blocks',
+    scope: 'menu',
+    asks: { visitors: ['mouse', 'short-screen'], poses: 'opened', widths: 'ends' },
+    explains: {
+      means:
+        'A panel that keeps to the screen, is taller than it and does not scroll hides its last links from everyone, first on low and enlarged screens.',
+      rule: [
+        'The last item of an opened panel can be brought into view: the panel is no taller than the screen, scrolls by itself, or scrolls with the page. Also on a screen 375 px high.',
+      ],
+      faulty: '.panel { position: fixed; inset: 0 auto auto 0 }',
+      mended: '.panel { position: fixed; inset: 0 auto 0 0; overflow-y: auto }',
+    },
+    worse: 'higher',
+    messages: {
+      tall: {
+        says: 'The panel of {handle} reaches {px} px below the screen ({height} px high), keeps to it and does not scroll: {count} of {all} items cannot be reached.',
+        mends: 'Give {panel} max-height: 100dvh (less the bar above it) and overflow-y: auto.',
+        criteria: [{ number: '1.4.10', level: 'AA' }],
+      },
+    },
+  },
+  (subject) => shownPanels(subject).flatMap((panel) => observe(panel, subject)),
+);
+
+/** Less than this share of an item below the edge leaves it usable. */
+const SHARE = 0.5;
+
+function observe({ root, handle, menu, controls }: ShownPanel, subject: Subject): Observation[] {
+  const { scene } = subject;
+  const parents = new Set(menu.items.filter(({ element }) => controls.includes(element)).map(({ parent }) => parent));
+  const members = menu.items.filter((item) => parents.has(item.parent)).map(({ element }) => element);
+  const { height } = scene.medium;
+  const lost = members.filter((e) => isBelow(e, scene, height) && !isReached(e, subject));
+  const low = Math.max(0, ...lost.flatMap((e) => scene.rect(e) ?? []).map(bottom));
+  if (lost.length === 0) return [];
+  return [
+    {
+      at: onElement(root),
+      menus: [menu],
+      state: 'normal',
+      message: 'tall',
+      data: {
+        handle: handle ? subjectOf(handle, scene).replace(/^The /, 'the ') : selectorOf(root),
+        px: Math.round(low - height),
+        height,
+        count: lost.length,
+        all: members.length,
+        panel: selectorOf(root),
+      },
+      measured: figure(Math.round(low), 'px'),
+      needed: figure(height, 'px'),
+      cause:
+        causeOf(scene.style(root), 'maxHeight') ??
+        causeOf(scene.style(root), 'height') ??
+        causeOf(scene.style(root), 'position'),
+    },
+  ];
+}
+
+/** Whether most of an item lies below the screen in something that keeps to it. */
+function isBelow(element: ElementNode, scene: Scene, height: number): boolean {
+  const rect = scene.rect(element);
+  if (!rect || !scene.isVisible(element) || bottom(rect) - height < rect.height * SHARE) return false;
+  const nodes = scene.nodes(element);
+  if (nodes.some(({ clips }) => clips.some((clip) => clip.scrolls))) return false;
+  return nodes.some(({ fixed }) => fixed) || closest(element, (e) => scene.style(e).position === 'sticky') !== null;
+}
+
+/** Whether scrolling the page brings an item of a sticky part into view. */
+function isReached(element: ElementNode, { page, setting, scene }: Subject): boolean {
+  if (scene.nodes(element).some(({ fixed }) => fixed)) return false;
+  const rect = scene.rect(element)!;
+  const at = scrolledScene(page, setting, bottom(rect));
+  const now = at.rect(element);
+  return now !== null && bottom(now) - at.setting.scroll.y <= at.medium.height + 1;
+}

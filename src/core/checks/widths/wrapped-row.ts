@@ -1,0 +1,129 @@
+import { bottom } from '../../base/index.js';
+import { figure } from '../../findings/index.js';
+import { selectorOf, type ElementNode } from '../../html/index.js';
+import type { Menu } from '../../menus/index.js';
+import { setting, type Page, type Scene } from '../../scene/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { causeOf } from '../shared/causes.js';
+import type { Subject } from '../subject.js';
+
+/** Rows of items that break into several lines. */
+export const wrappedRow = defineCheck(
+  {
+    id: 'wrapped-row',
+    title: 'A row of items stays one row',
+    weight: 'polish',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'inside' },
+    explains: {
+      means:
+        'A bar made for one row that breaks in two pushes the page down, hangs over what comes next, and looks broken.',
+      rule: [
+        'The items of a menu that stand in one row on a wide screen stay in one row for as long as the menu is a row.',
+        'Meant to wrap, and no fault: grids, lists in a footer or beside text, rows with a gap between lines or with centred lines, and two lines of equal length.',
+      ],
+      faulty: '.menu li { display: inline-block } /* seven items, too wide between 768 and 831 px */',
+      mended: '@media (max-width: 52em) { .menu { display: none } .menu-button { display: block } }',
+    },
+    worse: 'higher',
+    messages: {
+      wrapped: {
+        says: 'The {all} items of {menu} need {needed} px and have {room} px: they stand in {lines} lines, {last} in the last one.',
+        mends:
+          'Move the query at which the narrow menu begins to where one row fits, or shrink gaps and padding there.',
+        criteria: [],
+      },
+    },
+  },
+  (subject) => subject.menus.flatMap((menu) => observe(menu, subject)),
+);
+
+const WIDE = 1920;
+const ROWS: ReadonlySet<Menu['kind']> = new Set(['main', 'utility', 'tabs', 'bottom-bar', 'languages', 'other']);
+
+interface Line {
+  readonly items: readonly ElementNode[];
+  readonly width: number;
+}
+
+/** Top-level items in view, line by line. */
+function linesOf(menu: Menu, scene: Scene): readonly Line[] {
+  const lines: { items: ElementNode[]; width: number; low: number }[] = [];
+  for (const { element, level } of menu.items) {
+    const rect = level === 1 ? scene.seen(element) : null;
+    const whole = rect && scene.rect(element);
+    if (!rect || !whole) continue;
+    const line = lines[lines.length - 1];
+    // The next one begins below the middle of the line.
+    if (line && whole.y < line.low - whole.height / 2) {
+      line.items.push(element);
+      line.width += whole.width;
+      line.low = Math.max(line.low, bottom(whole));
+    } else lines.push({ items: [element], width: whole.width, low: bottom(whole) });
+  }
+  return lines;
+}
+
+function observe(menu: Menu, subject: Subject): Observation[] {
+  if (!ROWS.has(menu.kind)) return [];
+  const { scene, page } = subject;
+  const lines = linesOf(menu, scene);
+  const [first, ...rest] = lines;
+  const last = rest[rest.length - 1];
+  if (!first || !last || first.items.length < 2 || lines.length > 3 || last.items.length * 2 > first.items.length + 1)
+    return [];
+  const list = listOf(first.items[0]!, last.items[0]!);
+  if (!list || isMeant(list, scene) || !isOneRow(menu, page)) return [];
+  const room = scene.rect(list)?.width ?? 0;
+  const needed = lines.reduce((sum, { width }) => sum + width, 0);
+  return [
+    {
+      at: onElement(list),
+      menus: [menu],
+      state: 'normal',
+      message: 'wrapped',
+      data: {
+        all: lines.reduce((sum, { items }) => sum + items.length, 0),
+        menu: menu.label || selectorOf(menu.root),
+        needed: Math.ceil(needed),
+        room: Math.round(room),
+        lines: lines.length,
+        last: last.items.length,
+      },
+      measured: figure(lines.length, 'lines'),
+      needed: figure(1, 'lines'),
+      cause: causeOf(scene.style(list), 'display') ?? causeOf(scene.style(first.items[0]!), 'paddingLeft'),
+    },
+  ];
+}
+
+/** The element both items stand in. */
+function listOf(one: ElementNode, other: ElementNode): ElementNode | null {
+  const around = new Set<ElementNode>();
+  for (let e = one.parent; e; e = e.parent) around.add(e);
+  for (let e = other.parent; e; e = e.parent) if (around.has(e)) return e;
+  return null;
+}
+
+/** Whether a list is made to stand in several lines. */
+function isMeant(list: ElementNode, scene: Scene): boolean {
+  const style = scene.style(list);
+  if (/grid|table/.test(style.display)) return true;
+  if (!/flex/.test(style.display)) return style.textAlign === 'center' || style.columnCount !== 'auto';
+  if (/column/.test(style.flexDirection)) return true;
+  const gap = style.rowGap;
+  const gapped = gap !== 'normal' && 'px' in gap && (gap.px > 0 || gap.percent > 0);
+  return gapped || /center|evenly|around/.test(String(style.justifyContent));
+}
+
+const known = new WeakMap<Menu, boolean>();
+
+/** Whether its items stand in one row on a wide screen. */
+function isOneRow(menu: Menu, page: Page): boolean {
+  let one = known.get(menu);
+  if (one === undefined) {
+    const lines = linesOf(menu, page.scene(setting(WIDE)));
+    known.set(menu, (one = lines.length === 1 && lines[0]!.items.length > 2));
+  }
+  return one;
+}
