@@ -148,7 +148,8 @@ export class Plan {
     const { height, level } = this.options;
     const routes = () => this.#routes(width, visitor);
     const before = () => page.scene(setting(width, { height, visitor }));
-    const parts = { page, menus, level, width, height, visitor, routes, before };
+    const usual = () => this.rest(width);
+    const parts = { page, menus, level, width, height, visitor, routes, before, usual };
     const rest = new Subject({ ...parts, pose: AT_REST, opened: null });
     return opening ? rest.opened(opening) : rest;
   }

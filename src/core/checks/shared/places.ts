@@ -1,6 +1,6 @@
 import { positionOf } from '../../base/index.js';
 import type { Place } from '../../findings/index.js';
-import { selectorOf, type ElementNode } from '../../html/index.js';
+import { closest, selectorOf, type ElementNode } from '../../html/index.js';
 import { labelOf } from '../../naming/index.js';
 import type { Glance } from '../../scene/index.js';
 import type { Spot } from '../define.js';
@@ -10,11 +10,14 @@ export function placeOf(element: ElementNode, view: Glance): Place {
     kind: 'element',
     selector: selectorOf(element),
     path: element.path,
-    label: labelOf(element, view),
+    label: inHead(element) ? '' : labelOf(element, view),
     at: element.startTag ? positionOf(element.startTag) : null,
     widths: null,
   };
 }
+
+/** What stands in the head says nothing a visitor reads. */
+const inHead = (element: ElementNode): boolean => closest(element, ({ tag }) => tag === 'head') !== null;
 
 /** The place of whatever an observation points at. */
 export function placeAt(spot: Spot, view: Glance): Place {

@@ -40,8 +40,13 @@ const LEAST = 3;
 const SHARE = 0.7;
 
 function inspect({ scene, menus, page }: Subject): readonly Observation[] {
+  // What repeats at the end of the page is there for those who have read to it.
+  const atHead = (menu: Menu) => {
+    const tops = menu.items.flatMap(({ element }) => scene.seen(element)?.y ?? []);
+    return tops.length > 0 && Math.min(...tops) < scene.medium.height;
+  };
   const shown = menus
-    .filter(({ kind }) => KINDS.has(kind))
+    .filter((menu) => KINDS.has(menu.kind) && atHead(menu))
     .map((menu) => ({
       menu,
       addresses: new Set(

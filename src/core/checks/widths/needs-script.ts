@@ -45,7 +45,14 @@ const MOST = 0.5;
 function inspect(subject: Subject): readonly Observation[] {
   const { scene, menus, routes, page } = subject;
   const reached = reachedAddresses(scene, routes, page);
-  const hidden = (menu: Menu) => menu.items.filter(({ href }) => leadsOn(href) && !reached.has(addressOf(href, page)));
+  const usual = subject.parts.usual();
+  const withScripts = reachedAddresses(usual.scene, usual.routes, usual.page);
+  const hidden = (menu: Menu) =>
+    menu.items.filter(({ href }) => {
+      if (!leadsOn(href)) return false;
+      const address = addressOf(href, page);
+      return withScripts.has(address) && !reached.has(address);
+    });
   const out = menus.flatMap((menu): Observation[] => {
     const links = menu.items.filter(({ href }) => leadsOn(href));
     const lost = hidden(menu);

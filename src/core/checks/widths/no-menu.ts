@@ -42,7 +42,8 @@ function observe(menu: Menu, subject: Subject): Observation[] {
   const { scene, routes, page } = subject;
   if (menu.kind !== 'main') return [];
   const shows = [...menu.items, ...menu.toggles].some(({ element }) => scene.reach(element) !== null);
-  if (shows || menu.items.some(({ element }) => routes.some((o) => o.shows.has(element)))) return [];
+  const opens = subject.menus.some(({ toggles }) => toggles.some(({ element }) => scene.reach(element) !== null));
+  if (shows || opens || menu.items.some(({ element }) => routes.some((o) => o.shows.has(element)))) return [];
   const reached = reachedAddresses(scene, routes, page);
   const addresses = menu.items.flatMap(({ href }) => (leadsOn(href) ? [addressOf(href, page)] : []));
   const elsewhere = addresses.filter((address) => reached.has(address)).length;

@@ -1,9 +1,8 @@
 import { right } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
-import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
+import { closest, descendants, isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { menusAround } from '../shared/around.js';
 import { causeOf } from '../shared/causes.js';
 import type { Subject } from '../subject.js';
 
@@ -43,7 +42,13 @@ const LEAST = 1.5;
 function inspect({ scene, menus }: Subject): readonly Observation[] {
   const { width } = scene.medium;
   if (scene.scrollSize.width <= width + LEAST) return [];
-  const around = menusAround(menus);
+  const own = new Map(
+    menus.flatMap((menu) =>
+      [menu.root, ...descendants(menu.root), ...menu.toggles.map(({ element }) => element)].map(
+        (e) => [e, menu] as const,
+      ),
+    ),
+  );
   const beyond = (e: ElementNode): number => {
     const seen = scene.box(e) ? scene.seen(e) : null;
     return seen && !scene.nodes(e).some(({ fixed }) => fixed) ? right(seen) - width : 0;
@@ -52,23 +57,25 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
   // What makes the page that wide, innermost; if it is none of a menu's, the menu is not to blame.
   const makers = scene.document.elements.filter((e) => beyond(e) >= end - LEAST);
   const innermost = makers.filter((e) => !makers.some((other) => other !== e && isAncestorOrSelf(e, other)));
-  const own = innermost.find((e) => around.has(e));
-  if (!own || innermost.some((e) => !around.has(e))) return [];
-  const part = outermost(own, makers, scene);
+  const widest = innermost.find((e) => own.has(e));
+  if (!widest || innermost.some((e) => !own.has(e))) return [];
+  // What is fixed and held by something around it is a fault of its own.
+  if (closest(widest, (e) => scene.style(e).position === 'fixed') !== null) return [];
+  const part = outermost(widest, makers, scene);
   const px = Math.round(end * 10) / 10;
   return [
     {
       at: onElement(part),
-      menus: around.get(own) ?? [],
+      menus: [own.get(widest)!],
       state: 'normal',
       message: 'wide',
-      data: { element: selectorOf(own), px },
+      data: { element: selectorOf(widest), px },
       measured: figure(px, 'px'),
       needed: figure(0, 'px'),
       cause:
-        causeOf(scene.style(own), 'whiteSpaceCollapse') ??
+        causeOf(scene.style(widest), 'whiteSpaceCollapse') ??
         causeOf(scene.style(part), 'display') ??
-        causeOf(scene.style(own), 'width'),
+        causeOf(scene.style(widest), 'width'),
     },
   ];
 }

@@ -1,0 +1,43 @@
+import { links, menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const RANGE = { from: 320, to: 1000 };
+const ITEMS = `${links('Home', 'Fares')}<li class=extra><a href=crew.html>Crew</a></li>`;
+const page = (css: string, more = '') => menuPage(`a{color:#222}${css}`, ITEMS, more);
+
+const FAULTY: readonly Faulty[] = [
+  {
+    name: 'an entry hidden below a width',
+    page: page('@media(max-width:600px){.extra{display:none}}'),
+    finds: ['missing normal Crew'],
+    widths: '320–600',
+    options: RANGE,
+    mended: page(''),
+  },
+  {
+    name: 'kept for wide screens by a wide query',
+    page: page('.extra{visibility:hidden}@media(min-width:700px){.extra{visibility:visible}}'),
+    finds: ['missing normal '],
+    widths: '320–699',
+    options: RANGE,
+    mended: page('.extra{visibility:visible}'),
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  {
+    name: 'under other words',
+    page: page('@media(max-width:600px){.extra{display:none}}', '<p><a href=crew.html>The people on board</a></p>'),
+    options: RANGE,
+  },
+  {
+    name: 'in a panel that opens',
+    page: page(
+      '@media(max-width:600px){.extra{display:none}}',
+      '<details><summary>More</summary><nav aria-label=More><a href=crew.html>Crew</a> <a href=shop.html>Shop</a></nav></details>',
+    ),
+    options: RANGE,
+  },
+  { name: 'missing on the wide screen', page: page('@media(min-width:600px){.extra{display:none}}'), options: RANGE },
+];
+
+describeCheck('missing-in-mobile', FAULTY, NEAR);

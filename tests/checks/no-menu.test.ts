@@ -1,0 +1,47 @@
+import { links, menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const RANGE = { from: 320, to: 1000 };
+const page = (css: string, more = '<button id=b>Menu</button>') =>
+  menuPage(
+    `a{color:#222}button{display:none}nav.open ul.open,nav.open ul{display:block!important}${css}`,
+    links('Home', 'Fares', 'Times'),
+    `${more}<script>if(window.b)b.onclick=()=>document.querySelector('nav').classList.toggle('open')</script>`,
+  );
+
+const FAULTY: readonly Faulty[] = [
+  {
+    name: 'a gap between two queries',
+    page: page('@media(max-width:900px){ul{display:none}}@media(max-width:600px){button{display:block}}'),
+    finds: ['none normal Main'],
+    widths: '601–900',
+    options: RANGE,
+    mended: page('@media(max-width:900px){ul{display:none}button{display:block}}'),
+  },
+  {
+    name: 'no toggle at all',
+    page: page('@media(max-width:500px){nav{visibility:hidden}}'),
+    finds: ['none normal Main'],
+    widths: '320–500',
+    options: RANGE,
+    mended: page(''),
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  {
+    name: 'queries that meet',
+    page: page('@media(max-width:600px){ul{display:none}button{display:block}}'),
+    options: RANGE,
+  },
+  {
+    name: 'the same links elsewhere',
+    page: page(
+      '@media(max-width:600px){nav{display:none}}',
+      '<p><a href=home.html>Home</a> and <a href=fares.html>Fares</a></p>',
+    ),
+    options: RANGE,
+  },
+  { name: 'a menu in view at every width', page: page(''), options: RANGE },
+];
+
+describeCheck('no-menu', FAULTY, NEAR);

@@ -1,0 +1,41 @@
+import { links, menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const RANGE = { from: 320, to: 1000 };
+const page = (css: string, around = '<main>Text</main>') =>
+  menuPage(
+    `a{color:#222;display:block;width:112px}ul{display:flex}li{flex:none}${css}`,
+    links('Home', 'Fares', 'Times', 'Boats', 'Crew'),
+    around,
+  );
+
+const FAULTY: readonly Faulty[] = [
+  {
+    name: 'a row that does not shrink',
+    page: page(''),
+    finds: ['wide normal '],
+    widths: '320–558',
+    options: RANGE,
+    mended: page('ul{flex-wrap:wrap}'),
+  },
+  {
+    name: 'a list of fixed width',
+    page: page('ul{display:block;width:600px}'),
+    finds: ['wide normal '],
+    widths: '320–598',
+    options: RANGE,
+    mended: page('ul{display:block;max-width:600px}'),
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  { name: 'a strip that scrolls by itself', page: page('ul{overflow-x:auto}'), options: RANGE },
+  {
+    name: 'something else is wider',
+    page: page('', '<main><div style="width:900px">Map</div></main>'),
+    options: RANGE,
+  },
+  { name: 'parked beside the screen', page: page('nav{position:fixed;right:-700px}'), options: RANGE },
+  { name: 'clipped by the page', page: page('html,body{overflow-x:clip}'), options: RANGE },
+];
+
+describeCheck('sideways-scroll', FAULTY, NEAR);

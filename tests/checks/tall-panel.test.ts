@@ -1,0 +1,39 @@
+import { menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const ITEMS = Array.from({ length: 20 }, (_, i) => `<li><a href=p${i}.html>Part ${i}</a></li>`).join('');
+const page = (css: string) =>
+  menuPage(
+    `a{color:#222;display:block;height:48px}nav ul{display:none}nav.open ul{display:block;position:fixed;top:0;left:0;width:240px;background:#fff}main{height:3000px}${css}`,
+    ITEMS,
+    "<button id=b style='position:absolute;right:0;top:0'>Menu</button><main>Text</main><script>b.onclick=()=>document.querySelector('nav').classList.toggle('open')</script>",
+  );
+const STICKY = 'nav{position:sticky;top:0;height:40px}nav.open ul.l,nav.open ul{position:absolute}';
+
+const FAULTY: readonly Faulty[] = [
+  {
+    name: 'a fixed panel taller than the screen',
+    page: page(''),
+    finds: ['tall normal '],
+    mended: page('nav.open ul{max-height:100vh;overflow-y:auto}'),
+  },
+  {
+    name: 'on a low screen alone',
+    page: page('a{height:30px}'),
+    finds: ['tall normal '],
+    mended: page('a{height:30px}nav.open ul{bottom:0;overflow:auto}'),
+  },
+  {
+    name: 'hanging from a sticky bar',
+    page: page(STICKY),
+    finds: ['tall normal '],
+    mended: page(`${STICKY}nav.open ul{max-height:90vh;overflow:auto}`),
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  { name: 'a panel that scrolls with the page', page: page('nav.open ul{position:absolute}') },
+  { name: 'in the flow', page: page('nav.open ul{position:static}') },
+  { name: 'short enough for a low screen', page: page('a{height:15px}') },
+];
+
+describeCheck('tall-panel', FAULTY, NEAR);

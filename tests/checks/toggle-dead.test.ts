@@ -1,0 +1,38 @@
+import { links, menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const page = (button: string, script = '', css = '') =>
+  menuPage(
+    `a{color:#222}nav ul{display:none}nav.open ul,ul.open{display:block}${css}`,
+    links('Home', 'Fares', 'Times'),
+    `<script>${script}</script>`,
+  ).replace('<ul>', `${button}<ul id=m>`);
+const BUTTON = '<button class=menu-button aria-controls=m aria-expanded=false>Menu</button>';
+const OPENS =
+  "document.querySelector('.menu-button').onclick=()=>document.querySelector('nav').classList.toggle('open')";
+
+const FAULTY: readonly Faulty[] = [
+  {
+    name: 'nothing listens',
+    page: page(BUTTON, "const b=document.querySelector('.menu-btn');if(b)b.onclick=()=>0"),
+    finds: ['dead normal Menu'],
+    mended: page(BUTTON, OPENS),
+  },
+  {
+    name: 'a handler that does nothing of the kind is looked at',
+    page: page(BUTTON, "document.querySelector('.menu-button').onclick=()=>document.body.classList.toggle('x')"),
+    finds: ['dead normal Menu'],
+    mended: page(BUTTON, OPENS),
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  { name: 'a script opens it', page: page(BUTTON, OPENS) },
+  {
+    name: 'a checkbox opens it',
+    page: page('<input type=checkbox id=c><label for=c>Menu</label>', '', '#c:checked~ul{display:block}'),
+  },
+  { name: 'the items are in view', page: page(BUTTON, '', 'nav ul{display:block}') },
+  { name: 'the button does not show', page: page(BUTTON, '', 'button{display:none}') },
+];
+
+describeCheck('toggle-dead', FAULTY, NEAR);
