@@ -9,7 +9,7 @@ const { ArgumentError, audit, draw, measure, menus, openFile, openPageNow, openT
   library;
 
 const HTML =
-  '<!doctype html><link rel=stylesheet href=site.css><nav aria-label=Main><ul><li><a href=a.html>Home</a></li><li><a href=b.html>Fares</a></li></ul></nav><main></main>';
+  '<!doctype html><meta name=viewport content="width=device-width"><link rel=stylesheet href=site.css><nav aria-label=Main><ul><li><a href=a.html>Home</a></li><li><a href=b.html>Fares</a></li></ul></nav><main></main>';
 const CSS =
   'a{color:#999;display:block;line-height:24px}a:hover{color:#000}@media (max-width:600px){nav{display:none}}';
 const site = new Site({ 'index.html': HTML, 'site.css': CSS });

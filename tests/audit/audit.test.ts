@@ -17,13 +17,17 @@ describe('an audit', () => {
   });
 
   test('findings hold where they hold, nowhere else', () => {
-    expect(result.findings.map((f) => f.widths)).toEqual([[{ from: 601, to: 1199 }]]);
+    expect(result.findings.map((f) => [f.check, f.widths])).toEqual([
+      ['no-menu', [{ from: 320, to: 600 }]],
+      ['text-contrast', [{ from: 601, to: 1199 }]],
+    ]);
   });
 
   test('chosen widths only', () => {
     const at = auditText(menuPage(css, links('Home', 'Fares'), '<main></main>'), { at: [500, 700] });
     expect(at.rungs.map((r) => r.from)).toEqual([500, 700]);
-    expect(at.findings[0]!.widths).toEqual([{ from: 700, to: 700 }]);
+    const pale = at.findings.find((f) => f.check === 'text-contrast')!;
+    expect(pale.widths).toEqual([{ from: 700, to: 700 }]);
   });
 
   test('chosen checks only', () => {

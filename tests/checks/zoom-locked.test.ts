@@ -1,7 +1,8 @@
 import { links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
-const page = (meta: string) => menuPage('a{color:#222}', links('Home', 'Fares')).replace('<head>', `<head>${meta}`);
+const page = (meta: string) =>
+  menuPage('a{color:#222}', links('Home', 'Fares')).replace(/<meta name=viewport[^>]*>/, meta);
 const viewport = (content: string) => page(`<meta name=viewport content="${content}">`);
 const MENDED = viewport('width=device-width, initial-scale=1');
 

@@ -9,7 +9,7 @@ import { Site } from '../support/command.js';
 const MENU =
   '<nav aria-label="Main"><ul><li><a href="a.html">Home</a></li><li><a href="b.html">Fares</a></li></ul></nav>';
 const page = (css: string, body = MENU) =>
-  `<!doctype html><html lang="en"><head><title>Pier</title><link rel="stylesheet" href="site.css"><style>${css}</style></head><body>${body}<main></main></body></html>`;
+  `<!doctype html><html lang="en"><head><title>Pier</title><meta name="viewport" content="width=device-width"><link rel="stylesheet" href="site.css"><style>${css}</style></head><body>${body}<main></main></body></html>`;
 
 const site = new Site({
   'clean.html': page('a{color:#111;display:inline-block;padding:8px}'),

@@ -18,7 +18,7 @@ export const auditOnly =
 
 /** A page whose one menu has the given items. */
 export const menuPage = (css: string, items: string, around = ''): string =>
-  `<!doctype html><html><head><style>body{margin:0;font:16px/24px Arial}nav ul{margin:0;padding:0;list-style:none}${css}</style></head><body><nav aria-label="Main"><ul>${items}</ul></nav>${around}</body></html>`;
+  `<!doctype html><html><head><meta name=viewport content="width=device-width"><style>body{margin:0;font:16px/24px Arial}nav ul{margin:0;padding:0;list-style:none}${css}</style></head><body><nav aria-label="Main"><ul>${items}</ul></nav>${around}</body></html>`;
 
 export const links = (...labels: string[]): string =>
   labels.map((label) => `<li><a href="${label.toLowerCase()}.html">${label}</a></li>`).join('');

@@ -1,4 +1,5 @@
 import type { Check } from './define.js';
+import { ambiguousText } from './crawling/ambiguous-text.js';
 import { brokenFragment } from './crawling/broken-fragment.js';
 import { missingInMobile } from './crawling/missing-in-mobile.js';
 import { nofollowLink } from './crawling/nofollow-link.js';
@@ -10,6 +11,9 @@ import { coveredItem } from './layers/covered-item.js';
 import { deadLayer } from './layers/dead-layer.js';
 import { seeThroughPanel } from './layers/see-through-panel.js';
 import { hoverJump } from './motion/hover-jump.js';
+import { motionUnguarded } from './motion/motion-unguarded.js';
+import { textSpacingClip } from './motion/text-spacing-clip.js';
+import { zoomedTextClip } from './motion/zoomed-text-clip.js';
 import { currentUnmarked } from './names/current-unmarked.js';
 import { danglingReference } from './names/dangling-reference.js';
 import { headingAsLabel } from './names/heading-as-label.js';
@@ -51,6 +55,8 @@ import { stickyInert } from './sticky/sticky-inert.js';
 import { stickyStack } from './sticky/sticky-stack.js';
 import { overlappingTargets } from './targets/overlapping-targets.js';
 import { smallTarget } from './targets/small-target.js';
+import { breakpointSeam } from './widths/breakpoint-seam.js';
+import { crookedRow } from './widths/crooked-row.js';
 import { doubleMenu } from './widths/double-menu.js';
 import { needsScript } from './widths/needs-script.js';
 import { noMenu } from './widths/no-menu.js';
@@ -62,7 +68,9 @@ import { zoomLocked } from './widths/zoom-locked.js';
 
 /** Every check, sorted by id. */
 export const CHECKS: readonly Check[] = Object.freeze([
+  ambiguousText,
   anchorCovered,
+  breakpointSeam,
   brokenFragment,
   buriedMenu,
   clippedMenu,
@@ -70,6 +78,7 @@ export const CHECKS: readonly Check[] = Object.freeze([
   contentCovered,
   controlContrast,
   coveredItem,
+  crookedRow,
   currentUnmarked,
   danglingReference,
   deadLayer,
@@ -88,6 +97,7 @@ export const CHECKS: readonly Check[] = Object.freeze([
   mainLandmark,
   menuRoleMisuse,
   missingInMobile,
+  motionUnguarded,
   namelessControl,
   navUnlabelled,
   needsScript,
@@ -114,6 +124,7 @@ export const CHECKS: readonly Check[] = Object.freeze([
   tallPanel,
   textContrast,
   textOverImage,
+  textSpacingClip,
   toggleDead,
   touchDead,
   uncrawlableLink,
@@ -122,4 +133,5 @@ export const CHECKS: readonly Check[] = Object.freeze([
   weakFocusMark,
   wrappedRow,
   zoomLocked,
+  zoomedTextClip,
 ]);

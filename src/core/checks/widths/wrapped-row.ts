@@ -39,6 +39,8 @@ export const wrappedRow = defineCheck(
 );
 
 const WIDE = 1920;
+/** A space between two inline items is no wider than this, px. */
+const SPACE = 8;
 const ROWS: ReadonlySet<Menu['kind']> = new Set(['main', 'utility', 'tabs', 'bottom-bar', 'languages', 'other']);
 
 interface Line {
@@ -78,8 +80,9 @@ function observe(menu: Menu, subject: Subject): Observation[] {
   if (!list || isMeant(list, scene) || !isOneRow(menu, page)) return [];
   const room = scene.rect(list)?.width ?? 0;
   const needed = lines.reduce((sum, { width }) => sum + width, 0);
+  const count = lines.reduce((sum, { items }) => sum + items.length, 0);
   // Lines that would fit beside one another were not broken for want of room.
-  if (needed < room - 1) return [];
+  if (needed + SPACE * count < room - 1) return [];
   return [
     {
       at: onElement(list),
@@ -87,7 +90,7 @@ function observe(menu: Menu, subject: Subject): Observation[] {
       state: 'normal',
       message: 'wrapped',
       data: {
-        all: lines.reduce((sum, { items }) => sum + items.length, 0),
+        all: count,
         menu: menu.label || selectorOf(menu.root),
         needed: Math.ceil(needed),
         room: Math.round(room),

@@ -38,6 +38,7 @@ export const zoomLocked = defineCheck(
 const LEAST = 2;
 
 function inspect({ scene, menus }: Subject): readonly Observation[] {
+  if (menus.length === 0) return [];
   const { elements, root } = scene.document;
   const metas = elements.filter(
     (e) => e.tag === 'meta' && e.attributes.get('name')?.trim().toLowerCase() === 'viewport',
@@ -46,7 +47,8 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
   const meta = metas[metas.length - 1];
   if (!meta) {
     const head = elements.find((e) => e.tag === 'head' && e.startTag !== null) ?? root;
-    return [{ ...seen, at: onElement(head), message: 'missing', data: {} }];
+    const at = head.startTag ? onElement(head) : ({ kind: 'page' } as const);
+    return [{ ...seen, at, message: 'missing', data: {} }];
   }
   const values = valuesOf(meta.attributes.get('content') ?? '');
   const scalable = values.get('user-scalable');

@@ -1,0 +1,79 @@
+import { nameOf } from '../../naming/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { addressOf, leadsOn } from '../shared/destinations.js';
+import type { Subject } from '../subject.js';
+
+/** Items whose words do not say where they lead. @spec WCAG 2.2 SC 2.4.4 */
+export const ambiguousText = defineCheck(
+  {
+    id: 'ambiguous-text',
+    title: 'The words of an item say where it leads',
+    weight: 'polish',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    explains: {
+      means:
+        'Screen readers list the links of a page without what stands around them, and search engines weigh a page by the words that lead to it.',
+      rule: [
+        'No item is named by words such as “More” or “Click here” alone, and no two items of one list have the same name and lead to different pages.',
+        'The same words under different entries (an “Overview” in each submenu), and two links to one address, are no fault.',
+      ],
+      faulty: '<li><a href="/fares/">More</a></li> <li><a href="/crew/">More</a></li>',
+      mended: '<li><a href="/fares/">Fares</a></li> <li><a href="/crew/">Crew</a></li>',
+    },
+    worse: null,
+    messages: {
+      same: {
+        says: '{count} items of one list are called “{name}” and lead to different pages ({addresses}).',
+        mends: 'Name each after the page it leads to.',
+        criteria: [{ number: '2.4.4', level: 'A' }],
+      },
+      empty: {
+        says: 'An item is called “{name}”: taken out of its surroundings that says nothing of where it leads ({addresses}).',
+        mends: 'Name it after the page it leads to, or add the missing words for screen readers.',
+        criteria: [{ number: '2.4.4', level: 'A' }],
+      },
+    },
+  },
+  inspect,
+);
+
+const EMPTY = /^(click here|here|more|read more|learn more|details|link|this page|go|see more|view more|continue)$/i;
+/** Words that stand for the same page wherever they are. */
+const plain = (text: string): string =>
+  text
+    .replace(/[\s\u00a0]+/g, ' ')
+    .replace(/[.…»›→:]+$/u, '')
+    .trim();
+
+function inspect({ menus, scene, page }: Subject): readonly Observation[] {
+  return menus.flatMap((menu): Observation[] => {
+    const links = menu.items.flatMap((item) =>
+      leadsOn(item.href) && scene.reach(item.element) !== null
+        ? [{ item, name: plain(nameOf(item.element, scene)), address: addressOf(item.href, page) }]
+        : [],
+    );
+    const out: Observation[] = [];
+    const told = new Set<string>();
+    for (const { item, name, address } of links) {
+      const base = { at: onElement(item.element), menus: [menu], state: 'normal' as const };
+      const alike = links.filter(
+        (one) => one.item.parent === item.parent && one.name.toLowerCase() === name.toLowerCase(),
+      );
+      const addresses = [...new Set(alike.map((one) => one.address))];
+      const key = `${item.parent?.element.index ?? ''} ${name.toLowerCase()}`;
+      if (name === '' || told.has(key)) continue;
+      const shown = addresses.map((one) => one.replace(/^file:\/\/.*\//, '')).join(', ');
+      if (addresses.length > 1 && !isNumber(name)) {
+        told.add(key);
+        out.push({ ...base, message: 'same', data: { count: alike.length, name, addresses: shown } });
+      } else if (EMPTY.test(name) && menu.kind !== 'pager') {
+        told.add(key);
+        out.push({ ...base, message: 'empty', data: { name, addresses: shown || address } });
+      }
+    }
+    return out;
+  });
+}
+
+const isNumber = (text: string): boolean => /^[\d\p{P}\p{S}]+$/u.test(text);

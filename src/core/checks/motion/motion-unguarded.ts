@@ -1,0 +1,124 @@
+import type { ComputedStyle } from '../../cascade/index.js';
+import type { PropertyKey } from '../../css/index.js';
+import { figure } from '../../findings/index.js';
+import { selectorOf, type ElementNode } from '../../html/index.js';
+import { setting, type Scene } from '../../scene/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import { menusAround } from '../shared/around.js';
+import { causeOf } from '../shared/causes.js';
+import type { Subject } from '../subject.js';
+
+/** Menus that move although stillness was asked for. @spec WCAG 2.2 SC 2.3.3, mediaqueries-5 §12.1 */
+export const motionUnguarded = defineCheck(
+  {
+    id: 'motion-unguarded',
+    title: 'Menus keep still for those who ask for it',
+    weight: 'polish',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
+    explains: {
+      means:
+        'Things that slide and grow make some people dizzy. They have told their system so, and pages can hear it.',
+      rule: [
+        'Where opening a panel moves something by a transition (transform, position, size, margin), that transition is short to nothing for those who prefer reduced motion.',
+        'Colours and opacity do not move. A universal rule for reduced motion counts.',
+        'Success criterion 2.3.3 asks for this at level AAA; it is told at every level, as polish.',
+      ],
+      faulty: '.panel { transition: transform 0.3s }',
+      mended: '@media (prefers-reduced-motion: reduce) { .panel { transition: none } }',
+    },
+    worse: 'higher',
+    messages: {
+      moves: {
+        says: 'Opening it moves {element} ({properties}) over {time} s, also for those who have asked for reduced motion.',
+        mends:
+          'Add @media (prefers-reduced-motion: reduce) with transition: none for {element}, or a universal rule that makes all transitions short.',
+        criteria: [],
+      },
+    },
+  },
+  inspect,
+);
+
+/** Properties whose change is seen as movement, by the names transitions use. */
+const MOVING: Readonly<Record<string, readonly PropertyKey[]>> = {
+  transform: ['transform'],
+  translate: ['translate'],
+  scale: ['scale'],
+  rotate: ['rotate'],
+  left: ['left'],
+  right: ['right'],
+  top: ['top'],
+  bottom: ['bottom'],
+  width: ['width'],
+  height: ['height'],
+  'max-height': ['maxHeight'],
+  'max-width': ['maxWidth'],
+  margin: ['marginTop', 'marginLeft', 'marginRight', 'marginBottom'],
+  'margin-left': ['marginLeft'],
+  'margin-right': ['marginRight'],
+  'margin-top': ['marginTop'],
+  inset: ['top', 'right', 'bottom', 'left'],
+};
+/** Shorter ones are not seen as movement, s. */
+const LEAST = 0.1;
+
+function inspect(subject: Subject): readonly Observation[] {
+  const { scene, menus, parts, page } = subject;
+  if (parts.opened === null) return [];
+  const before = parts.before();
+  const { width, height } = scene.medium;
+  const still = page.scene(setting(width, { height, visitor: 'reduced-motion' }));
+  return [...menusAround(menus)].flatMap(([element, own]): Observation[] => {
+    const [a, b] = [before.style(element), scene.style(element)];
+    if (a === b) return [];
+    const moved = movesOf(a, b);
+    const calm = longestOf(
+      still.style(element),
+      moved.map(([name]) => name),
+    );
+    const time = Math.max(0, ...moved.map(([, seconds]) => seconds));
+    if (moved.length === 0 || time < LEAST || calm < LEAST || !shows(element, before, scene)) return [];
+    return [
+      {
+        at: onElement(element),
+        menus: own,
+        state: 'normal',
+        message: 'moves',
+        data: {
+          element: selectorOf(element),
+          properties: moved.map(([name]) => name).join(', '),
+          time: Math.round(time * 100) / 100,
+        },
+        measured: figure(Math.round(time * 100) / 100, 's'),
+        needed: figure(0, 's'),
+        cause: causeOf(b, 'transitionDuration') ?? causeOf(b, 'transitionProperty'),
+      },
+    ];
+  });
+}
+
+const shows = (element: ElementNode, before: Scene, after: Scene): boolean =>
+  after.seen(element) !== null || before.seen(element) !== null;
+
+/** Properties that change and move, with the time they take, s. */
+function movesOf(a: ComputedStyle, b: ComputedStyle): readonly (readonly [string, number])[] {
+  return Object.entries(MOVING).flatMap(([name, keys]) => {
+    if (keys.every((key) => JSON.stringify(a[key]) === JSON.stringify(b[key]))) return [];
+    const seconds = durationOf(b, name);
+    return seconds >= LEAST ? [[name, seconds] as const] : [];
+  });
+}
+
+const longestOf = (style: ComputedStyle, names: readonly string[]): number =>
+  Math.max(0, ...names.map((name) => durationOf(style, name)));
+
+/** How long a property takes to change, s. @spec css-transitions-1 §2.1 */
+function durationOf({ transitionProperty, transitionDuration }: ComputedStyle, name: string): number {
+  let seconds = 0;
+  transitionProperty.forEach((one, i) => {
+    if (one === 'all' || one === name || (one === 'margin' && name.startsWith('margin')))
+      seconds = transitionDuration[i % transitionDuration.length] ?? 0;
+  });
+  return seconds;
+}

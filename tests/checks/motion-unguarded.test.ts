@@ -1,0 +1,42 @@
+import { DROP_LINK, dropPage, links, menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const slide = (css: string) =>
+  menuPage(
+    `a{color:#222}nav{position:fixed;top:0;left:0;width:240px;transform:translateX(-100%);transition:transform .3s}nav.open{transform:none}button{float:right}${css}`,
+    links('Home', 'Fares', 'Times'),
+    "<button id=b>Menu</button><script>b.onclick=()=>document.querySelector('nav').classList.toggle('open')</script>",
+  );
+const drop = (css: string) =>
+  dropPage(
+    `.s{display:block;visibility:hidden;top:40px;transition:top .25s,visibility 0s}.p:hover .s{visibility:visible;top:24px}${css}`,
+    DROP_LINK,
+  );
+const STILL = '@media(prefers-reduced-motion:reduce)';
+
+const FAULTY: readonly Faulty[] = [
+  {
+    name: 'a panel that slides in',
+    page: slide(''),
+    finds: ['moves normal Main'],
+    mended: slide(`${STILL}{nav{transition:none}}`),
+  },
+  {
+    name: 'a panel that moves up',
+    page: drop(''),
+    finds: ['moves normal '],
+    mended: drop(`${STILL}{.s{transition-duration:.01ms}}`),
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  { name: 'a universal rule', page: slide(`${STILL}{*,*::before,*::after{transition-duration:.01ms!important}}`) },
+  { name: 'opacity alone', page: drop('.s{transition:opacity .3s;top:24px;opacity:0}.p:hover .s{opacity:1}') },
+  { name: 'too short to be seen', page: slide('nav{transition-duration:.05s}') },
+  { name: 'moves at once', page: slide('nav{transition:none}') },
+  {
+    name: 'motion for those who want it',
+    page: slide(`nav{transition:none}@media(prefers-reduced-motion:no-preference){nav{transition:transform .3s}}`),
+  },
+];
+
+describeCheck('motion-unguarded', FAULTY, NEAR);

@@ -1,0 +1,30 @@
+import { links, menuPage } from '../support/audit.js';
+import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
+
+const page = (css: string) =>
+  menuPage(`a{color:#222;display:block;line-height:20px}li{float:left}${css}`, links('Home', 'Departures'));
+
+const FAULTY: readonly Faulty[] = [
+  {
+    name: 'boxes of a fixed width',
+    page: page('a{width:84px;overflow:hidden;white-space:nowrap}'),
+    finds: ['cut normal Departures'],
+    mended: page('a{min-width:84px;white-space:nowrap}'),
+  },
+  {
+    name: 'a bar of a fixed height',
+    page: page('nav{height:20px;overflow:hidden}a{padding-top:4px;line-height:1}'),
+    finds: ['cut normal Home', 'cut normal Departures'],
+    mended: page('nav{min-height:20px;overflow:hidden}a{padding-top:4px;line-height:1}ul{display:flow-root}'),
+  },
+];
+const NEAR: readonly NearMiss[] = [
+  { name: 'an ellipsis', page: page('a{width:84px;overflow:hidden;white-space:nowrap;text-overflow:ellipsis}') },
+  {
+    name: 'cut off without it too',
+    page: page('a{width:50px;overflow:hidden;white-space:nowrap}li:first-child a{width:90px}'),
+  },
+  { name: 'a strip that scrolls', page: page('ul{display:flex;overflow:auto;width:120px}') },
+];
+
+describeCheck('text-spacing-clip', FAULTY, NEAR);
