@@ -32,6 +32,12 @@ const NEAR: readonly NearMiss[] = [
   { name: 'a universal rule', page: slide(`${STILL}{*,*::before,*::after{transition-duration:.01ms!important}}`) },
   { name: 'opacity alone', page: drop('.s{transition:opacity .3s;top:24px;opacity:0}.p:hover .s{opacity:1}') },
   { name: 'too short to be seen', page: slide('nav{transition-duration:.05s}') },
+  {
+    name: 'a caret that turns',
+    page: drop(
+      '.s{transition:none}.p>a::after{content:none}.p i{display:inline-block;width:12px;height:12px;transition:transform .3s}.p:hover i{transform:rotate(180deg)}',
+    ),
+  },
   { name: 'moves at once', page: slide('nav{transition:none}') },
   {
     name: 'motion for those who want it',

@@ -21,7 +21,7 @@ export const motionUnguarded = defineCheck(
         'Things that slide and grow make some people dizzy. They have told their system so, and pages can hear it.',
       rule: [
         'Where opening a panel moves something by a transition (transform, position, size, margin), that transition is short to nothing for those who prefer reduced motion.',
-        'Colours and opacity do not move. A universal rule for reduced motion counts.',
+        'Colours and opacity do not move, and carets that turn are too small to matter. A universal rule for reduced motion counts.',
         'Success criterion 2.3.3 asks for this at level AAA; it is told at every level, as polish.',
       ],
       faulty: '.panel { transition: transform 0.3s }',
@@ -60,6 +60,8 @@ const MOVING: Readonly<Record<string, readonly PropertyKey[]>> = {
   'margin-top': ['marginTop'],
   inset: ['top', 'right', 'bottom', 'left'],
 };
+/** No larger than an icon, px. */
+const SMALL = 48;
 /** Shorter ones are not seen as movement, s. */
 const LEAST = 0.1;
 
@@ -78,6 +80,7 @@ function inspect(subject: Subject): readonly Observation[] {
       moved.map(([name]) => name),
     );
     const time = Math.max(0, ...moved.map(([, seconds]) => seconds));
+    if (isSmall(element, scene)) return [];
     if (moved.length === 0 || time < LEAST || calm < LEAST || !shows(element, before, scene)) return [];
     return [
       {
@@ -93,9 +96,16 @@ function inspect(subject: Subject): readonly Observation[] {
         measured: figure(Math.round(time * 100) / 100, 's'),
         needed: figure(0, 's'),
         cause: causeOf(b, 'transitionDuration') ?? causeOf(b, 'transitionProperty'),
+        common: 'movement',
       },
     ];
   });
+}
+
+/** Carets that turn move nobody’s sense of balance. */
+function isSmall(element: ElementNode, scene: Scene): boolean {
+  const rect = scene.rect(element);
+  return rect !== null && rect.width <= SMALL && rect.height <= SMALL;
 }
 
 const shows = (element: ElementNode, before: Scene, after: Scene): boolean =>

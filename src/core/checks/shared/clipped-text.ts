@@ -23,8 +23,10 @@ export function cutText(element: ElementNode, scene: Scene): CutText | null {
   for (const item of textsIn(element, scene)) {
     const owner = elementOf(item);
     if (!owner || !scene.isVisible(owner)) continue;
-    for (const clip of item.node.clips) {
-      if (clip.scrolls || !clip.box.element || isMeant(clip, scene)) continue;
+    // What a part that scrolls keeps below its fold is scrolled to, whatever lies around that part.
+    const { clips } = item.node;
+    for (const clip of clips.slice(clips.findLastIndex(({ scrolls }) => scrolls) + 1)) {
+      if (!clip.box.element || isMeant(clip, scene)) continue;
       const whole = placeOf(item);
       const left = intersect(whole, boundsOf(clip.matrix, clip.rect));
       const share = 1 - (left ? (left.width * left.height) / (whole.width * whole.height) : 0);

@@ -53,7 +53,9 @@ function placeOf(element: ElementNode, scene: Scene): Placed | null {
   if (!box) return null;
   const lines = textsIn(element, scene).map(({ node }) => boundsOf(node.matrix, node.rect));
   const level = lines.filter((line) => Math.abs(centre(line).y - centre(lines[0]!).y) < 2);
-  const y = lines.length > 0 && level.length === lines.length ? centre(lines[0]!).y : centre(box).y;
+  const y = lines.length > 0 ? centre(lines[0]!).y : centre(box).y;
+  // Words on several lines have no level of their own.
+  if (lines.length > 0 && level.length < lines.length) return null;
   return { element, box, y };
 }
 
@@ -72,7 +74,8 @@ function observe(menu: Menu, { scene }: Subject): Observation[] {
     const px = Math.round(Math.abs(one.y - usual) * 10) / 10;
     // One that is level with most of them is not the crooked one.
     const level = row.filter(({ y }) => Math.abs(y - usual) <= MOST).length;
-    if (px <= MOST || level * 2 <= row.length) return [];
+    // Farther off it stands in another line.
+    if (px > Math.min(...row.map(({ box }) => box.height)) / 2 || px <= MOST || level * 2 <= row.length) return [];
     const other = row.find(({ y }) => Math.abs(y - usual) <= MOST)!;
     return [
       {

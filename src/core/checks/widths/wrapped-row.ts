@@ -1,4 +1,4 @@
-import { bottom, right } from '../../base/index.js';
+import { bottom } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
 import { selectorOf, type ElementNode } from '../../html/index.js';
 import type { Menu } from '../../menus/index.js';
@@ -45,13 +45,13 @@ const ROWS: ReadonlySet<Menu['kind']> = new Set(['main', 'utility', 'tabs', 'bot
 
 interface Line {
   readonly items: readonly ElementNode[];
-  /** From the left edge of the first to the right edge of the last, px. */
+  /** Of its items together, px. */
   readonly width: number;
 }
 
 /** Top-level items in view, line by line. */
 function linesOf(menu: Menu, scene: Scene): readonly Line[] {
-  const lines: { items: ElementNode[]; from: number; to: number; low: number }[] = [];
+  const lines: { items: ElementNode[]; width: number; low: number }[] = [];
   for (const { element, level } of menu.items) {
     const rect = level === 1 ? scene.seen(element) : null;
     const whole = rect && scene.rect(element);
@@ -60,12 +60,11 @@ function linesOf(menu: Menu, scene: Scene): readonly Line[] {
     // The next one begins below the middle of the line.
     if (line && whole.y < line.low - whole.height / 2) {
       line.items.push(element);
-      line.from = Math.min(line.from, whole.x);
-      line.to = Math.max(line.to, right(whole));
+      line.width += whole.width;
       line.low = Math.max(line.low, bottom(whole));
-    } else lines.push({ items: [element], from: whole.x, to: right(whole), low: bottom(whole) });
+    } else lines.push({ items: [element], width: whole.width, low: bottom(whole) });
   }
-  return lines.map(({ items, from, to }) => ({ items, width: to - from }));
+  return lines;
 }
 
 function observe(menu: Menu, subject: Subject): Observation[] {
