@@ -105,7 +105,7 @@ export function footer(page, edition) {
   const column = (title, links) => `    <div class="footer-column">
       <h2>${title}</h2>
       <ul>
-${links.map(([href, text]) => `        <li><a href="${href}">${text}</a></li>`).join('\n')}
+${links.map(([href, text, more = '']) => `        <li><a href="${href}"${more}>${text}</a></li>`).join('\n')}
       </ul>
     </div>`;
   return `<footer class="site-footer">
@@ -114,8 +114,8 @@ ${column('Islands', islands)}
 ${column('Travel', travel)}
 ${column('Company', [
   ['contact.html', 'Talk to us'],
-  ['contact.html#crew', 'Work on board'],
-  ['contact.html#history', 'Our boats since 1931'],
+  ['contact.html#crew', 'Work on board', launched ? ' rel="nofollow"' : ''],
+  ['contact.html#history', launched ? 'More' : 'Our boats since 1931'],
   ['timetable.html#notices', 'Service notices'],
 ])}
   </nav>

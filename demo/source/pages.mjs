@@ -123,9 +123,9 @@ ${isles.map(([id, name, text]) => `      <li class="card"><h3><a href="islands.h
     title: 'Timetable',
     tint: '#16465a',
     description: 'Sailing times between Port Averley and the islands.',
-    body: () =>
+    body: (edition) =>
       main(`${hero('Timetable', 'Summer timetable, from the first of April to the last of October.')}
-${folded([['#sailings', 'Sailings'], ['#notices', 'Notices']])}
+${folded([['#sailings', 'Sailings'], [edition === 'launched' ? '#notice' : '#notices', 'Notices']])}
 <section class="band band--paper" id="sailings">
   <div class="wrap">
     <h2>Daily crossings</h2>

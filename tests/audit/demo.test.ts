@@ -32,15 +32,11 @@ describe('the demo site as launched', () => {
   test('most built checks have faults planted for them', () => {
     const planted = new Set(due.map((f) => f.check));
     expect([...built].filter((id) => !planted.has(id)).sort()).toEqual([
-      'ambiguous-text',
       'breakpoint-seam',
-      'broken-fragment',
-      'crooked-row',
       'dangling-reference',
       'double-menu',
       'focus-order',
       'heading-as-label',
-      'hover-jump',
       'label-not-in-name',
       'list-structure',
       'main-landmark',
@@ -49,7 +45,6 @@ describe('the demo site as launched', () => {
       'needs-script',
       'no-menu',
       'no-skip-route',
-      'nofollow-link',
       'open-at-load',
       'repeated-id',
       'script-only-links',
