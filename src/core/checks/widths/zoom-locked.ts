@@ -43,7 +43,7 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
   const metas = elements.filter(
     (e) => e.tag === 'meta' && e.attributes.get('name')?.trim().toLowerCase() === 'viewport',
   );
-  const seen = { menus, state: 'normal' as const };
+  const seen = { menus: [], state: 'normal' as const };
   const meta = metas[metas.length - 1];
   if (!meta) {
     const head = elements.find((e) => e.tag === 'head' && e.startTag !== null) ?? root;
