@@ -1,7 +1,16 @@
 import { bottom, type Range, type Rect } from '../base/index.js';
 import { descendants } from '../html/index.js';
 import { findMenus, formOf, type Menu, type MenuForm, type MenuItem } from '../menus/index.js';
-import { destinationOf, poseAfter, setting, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
+import {
+  destinationOf,
+  poseAfter,
+  scrollEnd,
+  setting,
+  type Move,
+  type Page,
+  type Scene,
+  type Setting,
+} from '../scene/index.js';
 import { rungsTouching } from './rungs.js';
 
 /** One picture of a page's menus: where, how they stand, and which part of the page shows them. */
@@ -69,7 +78,7 @@ export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
 function scrolledTo(page: Page, s: Setting, scroll: number | string = 0): Setting {
   if (typeof scroll === 'string') return destinationOf(page, s, scroll).setting;
   const scene = page.scene(s);
-  return { ...s, scroll: { x: 0, y: Math.min(scroll, Math.max(0, scene.scrollSize.height - scene.medium.height)) } };
+  return { ...s, scroll: { x: 0, y: Math.min(scroll, scrollEnd(scene)) } };
 }
 
 const scrolledBy = ({ scroll: { y } }: Setting, asked: number | string): string =>

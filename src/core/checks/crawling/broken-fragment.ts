@@ -1,3 +1,4 @@
+import { decoded } from '../../html/index.js';
 import { resolveUrl } from '../../sheets/index.js';
 import { leadsSomewhere } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
@@ -40,7 +41,7 @@ function inspect({ menus, page, routes }: Subject): readonly Observation[] {
       const { element, href } = item;
       const address = href === null ? null : resolveUrl(href.trim(), page.url);
       const [where, fragment] = address?.split(/#(.*)/s) ?? [];
-      if (where !== own || !fragment || /^[!/]/.test(fragment) || leadsSomewhere(page, decode(fragment))) return [];
+      if (where !== own || !fragment || /^[!/]/.test(fragment) || leadsSomewhere(page, fragment)) return [];
       if (item.submenu !== null || routes.some((o) => endsOn(o, element, 'press', 'key'))) return [];
       return [
         {
@@ -49,17 +50,9 @@ function inspect({ menus, page, routes }: Subject): readonly Observation[] {
           state: 'normal',
           message: 'broken',
           ...(page.hearing.written.length > 0 ? { verdict: 'look' as const } : {}),
-          data: { subject: `“${item.label}”`, fragment: decode(fragment) },
+          data: { subject: `“${item.label}”`, fragment: decoded(fragment) },
         },
       ];
     }),
   );
-}
-
-function decode(text: string): string {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
 }

@@ -2,7 +2,7 @@ import { bottom, intersect, right } from '../../base/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { firstRoutes, lastMove } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
-import { boundsOf, elementOf, type PaintItem } from '../../paint/index.js';
+import { boundsOf, elementOf } from '../../paint/index.js';
 import { scrollEnd, scrolledScene, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusAround } from '../shared/around.js';
@@ -11,6 +11,8 @@ import { causeOf } from '../shared/causes.js';
 import { contestInWords, contestOf, contestRemedy } from '../shared/layers.js';
 import { partAround, stuckAt, type StuckPart } from '../shared/stuck.js';
 import type { Subject } from '../subject.js';
+import { capital, lower } from '../shared/wording.js';
+import { isOf } from '../shared/items.js';
 
 /** Panels and bars that are painted under what they should lie over. */
 export const buriedMenu = defineCheck(
@@ -48,8 +50,6 @@ export const buriedMenu = defineCheck(
   (subject) => [...buriedPanels(subject).flatMap((bury) => ofPanel(bury, subject)), ...bars(subject)],
 );
 
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
 function ofPanel({ panel, cover, share }: Bury, { scene }: Subject): Observation[] {
   const contest = contestOf(cover, panel.root, scene);
   const lost = contest?.below?.element ?? panel.root;
@@ -64,14 +64,12 @@ function ofPanel({ panel, cover, share }: Bury, { scene }: Subject): Observation
         cover: selectorOf(cover),
         share: Math.round(share * 100),
         why: contest ? capital(contestInWords(contest, panel.root)) : 'What covers it comes later in the markup',
-        remedy: contest ? contestRemedy(contest, panel.root) : 'Move the two apart.',
+        remedy: contest ? contestRemedy(contest, panel.root, scene) : 'Move the two apart.',
       },
       cause: causeOf(scene.style(lost), 'zIndex') ?? (contest && causeOf(scene.style(contest.above.element), 'zIndex')),
     },
   ];
 }
-
-const lower = (text: string): string => text.replace(/^The /, 'the ');
 
 /** Stuck bars that hold a menu, and what is painted over them as it passes. */
 function bars(subject: Subject): Observation[] {
@@ -113,7 +111,7 @@ function ofBar(part: StuckPart, cover: ElementNode, menus: Observation['menus'],
       cover: selectorOf(cover),
       bar: selectorOf(part.element),
       why: contest ? capital(contestInWords(contest, part.element)) : 'It comes later in the markup',
-      remedy: contest ? contestRemedy(contest, part.element) : `Give ${selectorOf(part.element)} a z-index.`,
+      remedy: contest ? contestRemedy(contest, part.element, scene) : `Give ${selectorOf(part.element)} a z-index.`,
     },
     cause: causeOf(scene.style(part.element), 'zIndex') ?? causeOf(scene.style(part.element), 'position'),
   };
@@ -124,7 +122,7 @@ const MOST = 12;
 
 /** Something painted above a bar that comes to lie over its middle at some scroll position. */
 function passingOver(part: StuckPart, scene: Scene, { page, setting, scene: rest }: Subject): ElementNode | null {
-  const own = scene.items.filter((item) => isIn(item, part.element));
+  const own = scene.items.filter((item) => isOf(item, part.element));
   const last = own[own.length - 1];
   if (!last) return null;
   const { x, y, width, height } = part.rect;
@@ -152,8 +150,3 @@ function passingOver(part: StuckPart, scene: Scene, { page, setting, scene: rest
   }
   return null;
 }
-
-const isIn = (item: PaintItem, element: ElementNode): boolean => {
-  const own = elementOf(item);
-  return own !== null && isAncestorOrSelf(element, own);
-};

@@ -8,6 +8,7 @@ import { middleOf, pressedInstead } from '../shared/presses.js';
 import { onScreen } from '../shared/stuck.js';
 import type { Subject } from '../subject.js';
 import { buryOf } from '../shared/buried.js';
+import { capital } from '../shared/wording.js';
 
 /** Items whose middle something else takes the press from. */
 export const coveredItem = defineCheck(
@@ -62,15 +63,13 @@ function observe(control: Control, subject: Subject): Observation[] {
         remedy: inside
           ? `Let the pointer through what covers it (pointer-events: none), or lift the items above it.`
           : contest
-            ? `Move the two apart, or: ${contestRemedy(contest, element)}`
+            ? `Move the two apart, or: ${contestRemedy(contest, element, scene)}`
             : 'Move the two apart.',
       },
       common: `by ${cover.path}`,
     },
   ];
 }
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 /** Something that moves with the page under a part that does not: scrolling brings it out again. */
 function passesUnder(element: ElementNode, cover: ElementNode, scene: Scene): boolean {

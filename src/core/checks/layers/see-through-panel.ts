@@ -1,13 +1,15 @@
 import { intersect, type Rect } from '../../base/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { subjectOf } from '../../naming/index.js';
-import { boundsOf, elementOf, type PaintItem } from '../../paint/index.js';
+import { elementOf, type PaintItem } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { buryOf } from '../shared/buried.js';
 import { causeOf } from '../shared/causes.js';
 import { shownPanels, type ShownPanel } from '../shared/shown-panels.js';
 import type { Subject } from '../subject.js';
+import { lower } from '../shared/wording.js';
+import { isOf, placeOfItem } from '../shared/items.js';
 
 /** What lies beneath shows through a ground thinner than this. */
 const DENSE = 0.9;
@@ -47,7 +49,7 @@ function observe(panel: ShownPanel, subject: Subject): Observation[] {
   const { scene } = subject;
   const rect = scene.seen(panel.root);
   if (!rect || buryOf(subject, panel.root)) return [];
-  const first = scene.items.find((item) => isIn(item, panel.root));
+  const first = scene.items.find((item) => isOf(item, panel.root));
   if (!first) return [];
   const through = contentBeneath(panel.root, rect, first, scene)
     .map((item) => ({ item, ground: groundOver(item, rect, panel.root, scene) }))
@@ -64,7 +66,7 @@ function observe(panel: ShownPanel, subject: Subject): Observation[] {
       message: 'through',
       ...(worst.ground.blurred ? { verdict: 'look' as const } : {}),
       data: {
-        handle: panel.handle ? subjectOf(panel.handle, scene).replace(/^The /, 'the ') : selectorOf(panel.root),
+        handle: panel.handle ? lower(subjectOf(panel.handle, scene)) : selectorOf(panel.root),
         what: selectorOf(element),
         cover: Math.round(worst.ground.cover * 100),
         panel: selectorOf(panel.root),
@@ -74,12 +76,6 @@ function observe(panel: ShownPanel, subject: Subject): Observation[] {
   ];
 }
 
-const isIn = (item: PaintItem, element: ElementNode): boolean => {
-  const own = elementOf(item);
-  return own !== null && isAncestorOrSelf(element, own);
-};
-
-const placeOf = ({ node }: PaintItem): Rect => boundsOf(node.matrix, node.rect);
 /** Less of a text beneath a panel is not noticed, px. */
 const LEAST = 4;
 
@@ -93,7 +89,7 @@ function contentBeneath(panel: ElementNode, rect: Rect, until: PaintItem, scene:
     if (!isText && !isPicture) return false;
     const element = elementOf(item);
     if (!element || isAncestorOrSelf(panel, element) || !scene.isVisible(element)) return false;
-    const shared = intersect(placeOf(item), rect);
+    const shared = intersect(placeOfItem(item), rect);
     return shared !== null && shared.width >= LEAST && shared.height >= LEAST && scene.seen(element) !== null;
   });
 }
@@ -105,14 +101,14 @@ function groundOver(
   panel: ElementNode,
   scene: Scene,
 ): { readonly cover: number; readonly blurred: boolean } {
-  const shared = intersect(placeOf(item), rect)!;
+  const shared = intersect(placeOfItem(item), rect)!;
   const point = { x: shared.x + shared.width / 2, y: shared.y + shared.height / 2 };
   let shows = 1;
   let blurred = false;
   for (const above of scene.above(point, item)) {
     const { box, fragment } = above.node;
     if (fragment.kind !== 'box' || box.style.visibility !== 'visible') continue;
-    if (isIn(item, elementOf(above) ?? panel)) continue;
+    if (isOf(item, elementOf(above) ?? panel)) continue;
     const style = scene.paintStyle(box);
     if (box.inner === 'replaced' || style.backgroundImage.length > 0) shows = 0;
     shows *= 1 - style.backgroundColor.a * (above.group?.opacity ?? 1);

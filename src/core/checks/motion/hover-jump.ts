@@ -1,10 +1,12 @@
-import { figure } from '../../findings/index.js';
+import type { ComputedStyle } from '../../cascade/index.js';
+import { figure, type Cause } from '../../findings/index.js';
 import { descendants, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import type { Control } from '../shared/controls.js';
 import type { Subject } from '../subject.js';
+import { round } from '../shared/wording.js';
 
 /** Items that grow, or push others aside, under the pointer. */
 export const hoverJump = defineCheck(
@@ -110,14 +112,8 @@ const SIZES = [
   'marginTop',
 ] as const;
 
-function causeFor(
-  element: ElementNode,
-  scene: Scene,
-  style: ReturnType<Scene['style']>,
-): (Observation['cause'] & {}) | null {
+function causeFor(element: ElementNode, scene: Scene, style: ComputedStyle): Cause | null {
   const before = scene.style(element);
   const key = SIZES.find((name) => JSON.stringify(before[name]) !== JSON.stringify(style[name]));
   return key ? causeOf(style, key) : null;
 }
-
-const round = (value: number): number => Math.round(value * 10) / 10;

@@ -1,9 +1,5 @@
-import { figure } from '../../findings/index.js';
-import { selectorOf } from '../../html/index.js';
-import { defineCheck, onElement, type Observation } from '../define.js';
-import { causeOf } from '../shared/causes.js';
-import { cutText } from '../shared/clipped-text.js';
-import type { Subject } from '../subject.js';
+import { defineCheck } from '../define.js';
+import { newlyCut } from '../shared/clipped-text.js';
 
 /** Text that is cut off once it is set twice as large. @spec WCAG 2.2 SC 1.4.4 */
 export const zoomedTextClip = defineCheck(
@@ -33,27 +29,5 @@ export const zoomedTextClip = defineCheck(
       },
     },
   },
-  inspect,
+  newlyCut,
 );
-
-function inspect(subject: Subject): readonly Observation[] {
-  const usual = subject.parts.usual();
-  return subject.controls.flatMap((control): Observation[] => {
-    const cut = cutText(control.element, subject.scene);
-    if (!cut || cutText(control.element, usual.scene)) return [];
-    const percent = Math.round(cut.share * 100);
-    return [
-      {
-        at: onElement(control.element),
-        menus: control.menus,
-        state: 'normal',
-        message: 'cut',
-        data: { subject: control.subject, percent, cutter: selectorOf(cut.by) },
-        measured: figure(percent, '%'),
-        needed: figure(0, '%'),
-        cause: causeOf(subject.scene.style(cut.by), 'overflowX') ?? causeOf(subject.scene.style(cut.by), 'height'),
-        common: `by ${cut.by.path}`,
-      },
-    ];
-  });
-}

@@ -2,7 +2,7 @@ import type { Rect } from '../../base/index.js';
 import { resolveLength } from '../../css/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { subjectOf, tabOrder } from '../../naming/index.js';
-import type { Scene } from '../../scene/index.js';
+import { scrollEnd, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Subject } from '../subject.js';
 
@@ -49,7 +49,7 @@ function inspect(subject: Subject): readonly Observation[] {
     menus.flatMap((menu) => [...menu.items, ...menu.toggles].map(({ element }) => [element, menu] as const)),
   );
   const bands = stuck.flatMap((e) => scene.seen(e)?.height ?? []);
-  const most = Math.max(0, scene.scrollSize.height - scene.medium.height);
+  const most = scrollEnd(scene);
   const out: Observation[] = [];
   let y = 0;
   for (const element of tabOrder(scene)) {

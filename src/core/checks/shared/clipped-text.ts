@@ -1,11 +1,16 @@
-import { intersect, type Rect } from '../../base/index.js';
+import { intersect } from '../../base/index.js';
 import { selectorOf, type ElementNode } from '../../html/index.js';
 import { boundsOf, elementOf, type Clip, type PaintItem } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { textsIn } from './texts.js';
+import { figure } from '../../findings/index.js';
+import { onElement, type Observation } from '../define.js';
+import type { Subject } from '../subject.js';
+import { causeOf } from './causes.js';
+import { placeOfItem } from './items.js';
 
 /** A text of a control that something cuts off. */
-export interface CutText {
+interface CutText {
   readonly item: PaintItem;
   readonly by: ElementNode;
   /** Share of it that is lost. */
@@ -15,10 +20,8 @@ export interface CutText {
 /** Less lost is a hair of a letter. */
 const LEAST = 0.12;
 
-const placeOf = ({ node }: PaintItem): Rect => boundsOf(node.matrix, node.rect);
-
 /** The text of a control of which most is cut off; what can be scrolled to, and what a clamp or ellipsis ends, is not meant. */
-export function cutText(element: ElementNode, scene: Scene): CutText | null {
+function cutText(element: ElementNode, scene: Scene): CutText | null {
   let worst: CutText | null = null;
   for (const item of textsIn(element, scene)) {
     const owner = elementOf(item);
@@ -27,7 +30,7 @@ export function cutText(element: ElementNode, scene: Scene): CutText | null {
     const { clips } = item.node;
     for (const clip of clips.slice(clips.findLastIndex(({ scrolls }) => scrolls) + 1)) {
       if (!clip.box.element || isMeant(clip, scene)) continue;
-      const whole = placeOf(item);
+      const whole = placeOfItem(item);
       const left = intersect(whole, boundsOf(clip.matrix, clip.rect));
       const share = 1 - (left ? (left.width * left.height) / (whole.width * whole.height) : 0);
       if (share >= LEAST && (!worst || share > worst.share)) worst = { item, by: clip.box.element, share };
@@ -42,4 +45,26 @@ function isMeant({ box }: Clip, scene: Scene): boolean {
   return style.textOverflow !== 'clip' || style.webkitLineClamp !== 'none';
 }
 
-export const cutterOf = ({ by }: CutText): string => selectorOf(by);
+/** Controls whose text is cut off for the visitor of a subject and not for most people. */
+export function newlyCut(subject: Subject): readonly Observation[] {
+  const usual = subject.parts.usual();
+  return subject.controls.flatMap((control): Observation[] => {
+    const cut = cutText(control.element, subject.scene);
+    if (!cut || cutText(control.element, usual.scene)) return [];
+    const percent = Math.round(cut.share * 100);
+    const style = subject.scene.style(cut.by);
+    return [
+      {
+        at: onElement(control.element),
+        menus: control.menus,
+        state: 'normal',
+        message: 'cut',
+        data: { subject: control.subject, percent, cutter: selectorOf(cut.by) },
+        measured: figure(percent, '%'),
+        needed: figure(0, '%'),
+        cause: causeOf(style, 'overflowX') ?? causeOf(style, 'height'),
+        common: `by ${cut.by.path}`,
+      },
+    ];
+  });
+}

@@ -75,11 +75,16 @@ export function contestInWords({ within, above, below, inner }: Contest, lower: 
 }
 
 /** The smallest change that lets the lower one win. */
-export function contestRemedy({ above, below }: Contest, lower: ElementNode): string {
+export function contestRemedy({ above, below }: Contest, lower: ElementNode, scene: Scene): string {
   const z = above.z + 1;
-  const [element, placed] = below ? [below.element, below.reasons.length > 0 || below.z !== 0] : [lower, false];
-  const name = selectorOf(element);
-  return placed || below
-    ? `Give ${name} z-index: ${z} or more, or ${selectorOf(above.element)} less than ${below?.z || 1}.`
-    : `Give ${name} position: relative and z-index: ${z}.`;
+  const element = below?.element ?? lower;
+  const give = takesZIndex(element, scene) ? `z-index: ${z} or more` : `position: relative and z-index: ${z}`;
+  const instead = below ? `, or ${selectorOf(above.element)} less than ${below.z || 1}` : '';
+  return `Give ${selectorOf(element)} ${give}${instead}.`;
+}
+
+/** Whether a z-index on an element counts as it stands. @spec css2 §9.9.1, css-flexbox-1 §5.4, css-grid-2 §5.4 */
+function takesZIndex(element: ElementNode, scene: Scene): boolean {
+  const box = scene.box(element);
+  return box !== null && (isPositioned(box) || ['flex', 'grid'].includes(box.parent?.inner ?? ''));
 }

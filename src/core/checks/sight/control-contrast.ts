@@ -5,6 +5,7 @@ import type { Control } from '../shared/controls.js';
 import { drawnParts, hasWords, shapesIn, type DrawnPart } from '../shared/drawn.js';
 import { floorRatio, remedyFor } from '../shared/ink.js';
 import type { Subject } from '../subject.js';
+import { lower } from '../shared/wording.js';
 
 const NEEDED = 3;
 
@@ -82,5 +83,3 @@ function observation(control: Control, best: DrawnPart, subject: Subject, messag
     cause: best.cause,
   };
 }
-
-const lower = (subject: string): string => subject.replace(/^The /, 'the ');

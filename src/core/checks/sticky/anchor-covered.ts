@@ -1,13 +1,14 @@
-import { bottom, centre, contains, type Rect } from '../../base/index.js';
+import { bottom, centre, contains } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
-import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
-import { boundsOf, elementOf, type PaintItem } from '../../paint/index.js';
+import { decoded, isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
+import { elementOf, type PaintItem } from '../../paint/index.js';
 import { destinationOf, landingOf, scrolledScene, scrollEnd, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusAround } from '../shared/around.js';
 import { causeOf } from '../shared/causes.js';
 import { partAround, stuckAt, type StuckPart } from '../shared/stuck.js';
 import type { Subject } from '../subject.js';
+import { placeOfItem } from '../shared/items.js';
 
 /** In-page targets that end up beneath a stuck bar. @spec WCAG 2.2 SC 2.4.11 */
 export const anchorCovered = defineCheck(
@@ -69,7 +70,7 @@ function observation(
   scene: Scene,
 ): Observation {
   const edge = bottom(bar.rect);
-  const hidden = Math.round(edge - (placeOf(line).y - scroll));
+  const hidden = Math.round(edge - (placeOfItem(line).y - scroll));
   return {
     at: onElement(target),
     menus,
@@ -83,11 +84,9 @@ function observation(
   };
 }
 
-const placeOf = ({ node }: PaintItem): Rect => boundsOf(node.matrix, node.rect);
-
 /** The part that lies over the middle of a line once the page is scrolled that far, by where they stand. */
 function barOver(line: PaintItem, scroll: number, parts: readonly StuckPart[], scene: Scene): StuckPart | null {
-  const { x, y } = centre(placeOf(line));
+  const { x, y } = centre(placeOfItem(line));
   return parts.find(({ rect, element }) => contains(rect, x, y - scroll) && scene.isVisible(element)) ?? null;
 }
 
@@ -97,7 +96,7 @@ function isCovered(id: string, target: ElementNode, bar: StuckPart, { page, sett
   const landed = scrolledScene(page, { ...at, scroll: { x: 0, y: 0 } }, at.scroll.y);
   const line = firstLine(target, landed);
   if (!line) return false;
-  const { x, y } = centre(placeOf(line));
+  const { x, y } = centre(placeOfItem(line));
   const hit = y >= landed.setting.scroll.y ? landed.hit(x, y) : null;
   return hit !== null && partAround(hit, stuckAt(landed, scene))?.element === bar.element;
 }
@@ -109,19 +108,11 @@ function targetsOf({ scene }: Subject): ReadonlyMap<string, ElementNode> {
     const href = link.tag === 'a' ? link.attributes.get('href') : undefined;
     if (!href || !/^#./.test(href) || link.attributes.get('role') === 'button' || link.attributes.has('aria-expanded'))
       continue;
-    const id = decode(href.slice(1));
+    const id = decoded(href.slice(1));
     const target = scene.document.elements.find((e) => e.id === id);
     if (target && scene.rect(target) && scene.isVisible(target) && !isAncestorOrSelf(target, link)) out.set(id, target);
   }
   return out;
-}
-
-function decode(text: string): string {
-  try {
-    return decodeURIComponent(text);
-  } catch {
-    return text;
-  }
 }
 
 /** The first text of a target, or the first one after an empty target. */

@@ -7,6 +7,7 @@ import { menusAround } from '../shared/around.js';
 import { causeOf } from '../shared/causes.js';
 import { stuckAt, type StuckPart } from '../shared/stuck.js';
 import type { Subject } from '../subject.js';
+import { round } from '../shared/wording.js';
 
 /** Smaller overlaps and gaps are rounding, px. */
 const LEAST = 1.5;
@@ -108,8 +109,6 @@ function hiddenBy(lower: ElementNode, upper: ElementNode, scene: Scene): boolean
     return hit !== null && inside.has(hit);
   });
 }
-
-const round = (value: number): number => Math.round(value * 10) / 10;
 
 function observation(
   message: 'overlap' | 'gap',

@@ -8,6 +8,7 @@ import { causeOf } from '../shared/causes.js';
 import type { Control } from '../shared/controls.js';
 import { meansSame, piecesOf, pressedInstead } from '../shared/presses.js';
 import type { Subject } from '../subject.js';
+import { lower, round } from '../shared/wording.js';
 
 /** Targets share this much before a press goes astray, px each way. */
 const LEAST = 4;
@@ -86,8 +87,6 @@ function sharedBy(
   return null;
 }
 
-const round = (value: number): number => Math.round(value * 10) / 10;
-
 function observation(
   control: Control,
   other: ElementNode,
@@ -95,7 +94,6 @@ function observation(
   scene: Scene,
 ): Observation {
   const style = scene.style(control.element);
-  const lower = (text: string) => text.replace(/^The /, 'the ');
   const otherSubject = lower(subjectOf(other, scene));
   return {
     at: onElement(control.element),

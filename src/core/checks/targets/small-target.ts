@@ -7,6 +7,7 @@ import { causeOf } from '../shared/causes.js';
 import type { Control } from '../shared/controls.js';
 import { isSameTarget, type Target, type TargetIndex } from '../shared/targets.js';
 import type { Subject } from '../subject.js';
+import { round } from '../shared/wording.js';
 
 const LEAST = 24;
 const LEAST_AAA = 44;
@@ -98,7 +99,6 @@ function observation(
   };
 }
 
-const round = (value: number): number => Math.round(value * 10) / 10;
 const ROUNDING = 0.01;
 /** Large enough by itself: what is left of it is small because something cuts it off. */
 function isCut({ element, rect }: Target, scene: Scene): boolean {

@@ -1,6 +1,5 @@
 import type { Span } from '../../base/index.js';
 import { seamsOf } from '../../ladder/index.js';
-import type { SheetThreshold } from '../../sheets/index.js';
 import { formOf } from '../../menus/index.js';
 import { setting, type Page } from '../../scene/index.js';
 import { defineCheck, type Observation } from '../define.js';
@@ -81,8 +80,6 @@ function inspect({ page, menus, parts }: Subject): readonly Observation[] {
 }
 
 function thresholdOf(page: Page, condition: string): Span | null {
-  const found = (page.ruleSet.thresholds as readonly SheetThreshold[])
-    .flatMap(({ places }) => places)
-    .find(({ text }) => text === condition);
+  const found = page.ruleSet.thresholds.flatMap(({ places }) => places).find(({ text }) => text === condition);
   return found?.span ?? null;
 }

@@ -80,7 +80,7 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
   ];
 }
 
-/** The innermost element around it that is itself no wider than the screen: what it hangs out of. */
+/** The outermost element around it that reaches as far: what sticks out as a whole. */
 function outermost(element: ElementNode, makers: readonly ElementNode[], scene: Scene): ElementNode {
   let e = element;
   while (e.parent && makers.includes(e.parent) && e.parent !== scene.document.body) e = e.parent;
