@@ -26,8 +26,10 @@ const common = {
   outdir: 'dist',
   logLevel: 'warning',
   legalComments: 'none',
+  // Its usual entry looks for its parts at run time.
+  alias: { 'jsonc-parser': 'jsonc-parser/lib/esm/main.js' },
   // They load native code or modules beside them.
-  external: ['@resvg/resvg-js', 'harfbuzzjs'],
+  external: ['@resvg/resvg-js', 'harfbuzzjs', 'piscina'],
 };
 // Some packages still use require() and __filename; in a module they have to be made first.
 const banner = {
@@ -43,6 +45,7 @@ await build({
   minify: !process.argv.includes('--plain'),
   entryPoints: {
     'rope-ladder': 'src/cli/main.ts',
+    worker: 'src/cli/jobs/worker.ts',
     index: 'src/index.ts',
     core: 'src/core/index.ts',
     schema: 'src/formats/schema.ts',

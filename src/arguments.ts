@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { ArgumentError, nearest } from './core/index.js';
+import { ArgumentError, nearest, WEIGHTS } from './core/index.js';
 import { MARKS } from './formats/index.js';
 
 /*
@@ -20,6 +20,7 @@ export const AUDIT = z.strictObject({
   level: z.string().optional(),
   only: z.array(z.string()).nullable().optional(),
   skip: z.array(z.string()).optional(),
+  weights: z.record(z.string(), z.enum(WEIGHTS)).optional(),
   onCheck: z.function().optional(),
 });
 

@@ -41,3 +41,8 @@ export function sentence(text: string): string {
   const first = /[./\\]|^-/.test(word) ? trimmed : `${trimmed.charAt(0).toUpperCase()}${trimmed.slice(1)}`;
   return `${first}${/[.!?]$/.test(trimmed) ? '' : '.'}`;
 }
+
+/** Tells a failure on standard error, with the page where several were asked for. */
+export function tellFailure({ name, message, remedy }: Failure, among: boolean): void {
+  process.stderr.write(`${sentence(among && !message.includes(name) ? `${name}: ${message}` : message)} ${remedy}\n`);
+}

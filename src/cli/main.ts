@@ -1,4 +1,3 @@
-import { createRequire } from 'node:module';
 import yargs, { type Argv } from 'yargs';
 import { ArgumentError, nearest } from '../core/index.js';
 import { FormatError } from '../formats/index.js';
@@ -6,6 +5,7 @@ import { SourceError } from '../sources/index.js';
 import { auditCommand } from './commands/audit.js';
 import { checksCommand } from './commands/checks.js';
 import { drawCommand } from './commands/draw.js';
+import { linksCommand } from './commands/links.js';
 import { measureCommand } from './commands/measure.js';
 import { menusCommand } from './commands/menus.js';
 import { rungsCommand } from './commands/rungs.js';
@@ -14,9 +14,8 @@ import { whyCommand } from './commands/why.js';
 import { EXIT, sentence, UsageError } from './errors.js';
 import { finish } from './finish.js';
 import { STANDARD_INPUT } from './options.js';
+import { VERSION } from './version.js';
 import { runPending } from './work.js';
-
-const { version } = createRequire(import.meta.url)('../package.json') as { version: string };
 
 /** Parses the command line and runs one command; every failure ends in a sentence and an exit code. */
 async function main(words: readonly string[]): Promise<void> {
@@ -29,6 +28,7 @@ async function main(words: readonly string[]): Promise<void> {
     .command(measureCommand)
     .command(menusCommand)
     .command(walkCommand)
+    .command(linksCommand)
     .command(rungsCommand)
     .command(whyCommand)
     .command(drawCommand)
@@ -36,7 +36,7 @@ async function main(words: readonly string[]): Promise<void> {
     .demandCommand(1, 'Name a command; --help lists them.')
     .strict()
     .option('color', { type: 'boolean', describe: 'Colour in the terminal (--no-color: none)' })
-    .version(version)
+    .version(VERSION)
     .help()
     .alias('help', 'h')
     .completion('completion', 'Print a completion script for your shell')
@@ -58,6 +58,7 @@ const COMMANDS = [
   measureCommand,
   menusCommand,
   walkCommand,
+  linksCommand,
   rungsCommand,
   whyCommand,
   drawCommand,

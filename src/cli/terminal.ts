@@ -7,6 +7,10 @@ export interface Terminal {
   readonly colours: Colours;
   /** Columns; lines are wrapped to it. */
   readonly columns: number;
+  /** Whether it knows nothing beyond ASCII. */
+  readonly plain: boolean;
+  /** Colour of a weight, or of what a person has to look at. */
+  readonly paint: (word: 'blocks' | 'hinders' | 'polish' | 'look') => (text: string) => string;
 }
 
 const NARROWEST = 40;
@@ -18,7 +22,20 @@ export function terminalOf(stream: NodeJS.WriteStream, option: boolean | undefin
   const refused = (env.NO_COLOR ?? '') !== '' || env.TERM === 'dumb';
   const colour = option ?? (refused ? false : forced || stream.isTTY === true);
   const given = stream.columns ?? Number(env.COLUMNS ?? 100);
-  return { colours: pc.createColors(colour), columns: Math.min(WIDEST, Math.max(NARROWEST, given || 100)) };
+  const colours = pc.createColors(colour);
+  const paints = { blocks: colours.red, hinders: colours.yellow, polish: colours.magenta, look: colours.cyan };
+  return {
+    colours,
+    columns: Math.min(WIDEST, Math.max(NARROWEST, given || 100)),
+    plain: isPlain(env),
+    paint: (word) => paints[word],
+  };
+}
+
+/** Whether the environment names an encoding other than UTF-8, or a terminal that shows no more. */
+function isPlain({ TERM, LC_ALL, LC_CTYPE, LANG }: NodeJS.ProcessEnv): boolean {
+  const locale = LC_ALL || LC_CTYPE || LANG || '';
+  return TERM === 'dumb' || TERM === 'linux' || (locale !== '' && !/utf-?8/i.test(locale));
 }
 
 /** Control codes of page text never reach the terminal. */

@@ -10,6 +10,7 @@ export {
   Scene,
   setting,
   type PageParts,
+  type Resource,
   type PageText,
   type Setting,
   type Visitor,

@@ -1,4 +1,16 @@
 export { checkPage, sampled } from './check-page.js';
-export { MODEL, toJson } from './json.js';
-export { checkWritable, formatFor, FormatError, writeWhole, type Format } from './write.js';
-export { drawSheet, MARKS, toPng, type Drawing, type MarkName, type Outlines, type Pin } from './drawing/index.js';
+export { MODEL, toModel } from './json.js';
+export { inert, type Format, type RunEnd, type RunStart, type Writer } from './format.js';
+export { checkWritable, FORMAT_NAMES, formatFor, FormatError, writeWhole } from './write.js';
+export {
+  drawFrame,
+  drawSheet,
+  MARKS,
+  toPng,
+  type Drawing,
+  type MarkName,
+  type Outlines,
+  type Pictures,
+  type Pin,
+} from './drawing/index.js';
+export { materialOf, type PageMaterial } from './report/material.js';

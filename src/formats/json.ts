@@ -1,9 +1,29 @@
 import type { AuditResult } from '../core/index.js';
+import type { Format } from './format.js';
 
 /** Name and version of the model; the version rises when a reader of the old one would break. */
-export const MODEL = { name: 'rope-ladder-audit', version: 2 } as const;
+export const MODEL = { name: 'rope-ladder-audit', version: 3 } as const;
+
+const indented = (value: unknown, by: number): string =>
+  JSON.stringify(value, null, 2)
+    .split('\n')
+    .join(`\n${' '.repeat(by)}`);
 
 /** The whole result of an audit run. Its shape is the schema in `schema.ts`. */
-export function toJson(results: readonly AuditResult[]): string {
-  return `${JSON.stringify({ model: MODEL.name, version: MODEL.version, pages: results }, null, 2)}\n`;
-}
+export const json: Format = {
+  material: false,
+  open: () => {
+    const pages: string[] = [];
+    return {
+      page: (result: AuditResult) => {
+        pages.push(`    ${indented(result, 4)}`);
+      },
+      end: ({ across }) =>
+        `{\n  "model": "${MODEL.name}",\n  "version": ${MODEL.version},\n  "pages": ${pages.length === 0 ? '[]' : `[\n${pages.join(',\n')}\n  ]`},\n  "across": ${indented(across, 2)}\n}\n`,
+    };
+  },
+};
+
+/** What a reading command found, with the name and version of its model. */
+export const toModel = (command: string, found: object): string =>
+  `${JSON.stringify({ model: `rope-ladder-${command}`, version: 1, ...found }, null, 2)}\n`;

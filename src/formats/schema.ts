@@ -56,17 +56,31 @@ const menu = z.strictObject({
     z.strictObject({
       label: z.string(),
       path: z.string(),
+      selector: z.string(),
+      at: position.nullable(),
       href: z.string().nullable(),
+      address: z.string().nullable(),
       level: z.number().int().positive(),
       submenu: z.boolean(),
       current: z.boolean(),
     }),
   ),
-  toggles: z.array(z.strictObject({ label: z.string(), path: z.string(), selector: z.string(), by: z.string() })),
+  toggles: z.array(
+    z.strictObject({
+      label: z.string(),
+      path: z.string(),
+      selector: z.string(),
+      at: position.nullable(),
+      by: z.string(),
+    }),
+  ),
 });
+
+const crashed = z.array(z.strictObject({ check: z.string(), message: z.string() }));
 
 const page = z.strictObject({
   page: z.string(),
+  language: z.string(),
   widths: range,
   level: z.enum(LEVELS),
   menus: z.array(menu),
@@ -80,7 +94,8 @@ const page = z.strictObject({
   ),
   checks: z.array(z.string()),
   findings: z.array(finding),
-  crashed: z.array(z.strictObject({ check: z.string(), message: z.string() })),
+  accepted: z.array(z.strictObject({ finding, reason: z.string(), until: z.string().nullable() })),
+  crashed,
   limits: z.array(
     z.strictObject({
       kind: z.enum(LIMIT_KINDS),
@@ -97,6 +112,7 @@ export const auditModel = z.strictObject({
   model: z.literal(MODEL.name),
   version: z.literal(MODEL.version),
   pages: z.array(page),
+  across: z.strictObject({ checks: z.array(z.string()), findings: z.array(finding), crashed }),
 });
 
 export type AuditModel = z.infer<typeof auditModel>;

@@ -1,18 +1,34 @@
 import { accessSync, constants, existsSync, statSync } from 'node:fs';
 import { dirname, extname, join } from 'node:path';
 import writeFileAtomic from 'write-file-atomic';
-import type { AuditResult } from '../core/index.js';
-import { toJson } from './json.js';
+import { csv } from './csv.js';
+import { earl } from './earl.js';
+import type { Format } from './format.js';
+import { json } from './json.js';
+import { junit } from './junit.js';
+import { markdown } from './markdown.js';
+import { report } from './report/report.js';
+import { sarif } from './sarif.js';
 
-export type Format = (results: readonly AuditResult[]) => string;
+/** Formats by the ending that asks for them. */
+const FORMATS: Readonly<Record<string, Format>> = {
+  '.json': json,
+  '.html': report,
+  '.sarif': sarif,
+  '.xml': junit,
+  '.jsonld': earl,
+  '.csv': csv,
+  '.md': markdown,
+};
 
-const FORMATS: Readonly<Record<string, Format>> = { '.json': toJson };
+/** Names of formats where no file has an ending: `csv`. */
+export const FORMAT_NAMES: readonly string[] = Object.keys(FORMATS).map((ending) => ending.slice(1));
 
 /** An output that cannot be written: its ending names no format, or its place takes no file. */
 export class FormatError extends Error {
   constructor(
     message: string,
-    readonly remedy = `Endings known so far: ${Object.keys(FORMATS).join(', ')}.`,
+    readonly remedy = `Endings: ${Object.keys(FORMATS).join(', ')}.`,
   ) {
     super(message);
   }

@@ -1,7 +1,7 @@
 import { readFileSync, readdirSync, statSync } from 'node:fs';
-import { basename, dirname, join, relative, resolve } from 'node:path';
+import { basename, dirname, join, resolve, sep } from 'node:path';
 import { pathToFileURL } from 'node:url';
-import { nearest, openPage, type OpenOptions, type Page } from '../core/index.js';
+import { nearest, openPage, type OpenOptions, type Page, type PageText } from '../core/index.js';
 import { decodePage, looksBinary } from './decode.js';
 import { SourceError } from './errors.js';
 import { fileReader, inside, nameOf, SIZE_CAP, type Site } from './reader.js';
@@ -9,6 +9,8 @@ import { fileReader, inside, nameOf, SIZE_CAP, type Site } from './reader.js';
 export interface FileOptions extends OpenOptions {
   /** Folder the site's absolute addresses start from and beyond which nothing is read. */
   readonly root?: string;
+  /** Folder reports name files from; the site root if that is named, else the working folder. */
+  readonly here?: string;
   /** Font files that are there without the page bringing them, as if they were installed. */
   readonly fonts?: readonly string[];
 }
@@ -26,9 +28,8 @@ export async function loadFile(path: string, options: FileOptions = {}): Promise
   const html = decodePage(bytes);
   if (html.trim() === '')
     throw new SourceError(`${path} is empty`, 'Name the built page: the file a browser would be given.');
-  const fromHere = relative(process.cwd(), file);
-  const name = nameOf(options.root !== undefined || fromHere.startsWith('..') ? root : process.cwd(), file);
-  return open({ name, url: pathToFileURL(file).href, html }, { root, fonts: options.fonts ?? [] }, options);
+  const site = siteOf(root, options);
+  return open({ name: nameOf(site, file), url: pathToFileURL(file).href, html }, site, options);
 }
 
 /** Larger input than this is no page, bytes. */
@@ -57,11 +58,22 @@ export async function loadText(html: string, options: FileOptions = {}): Promise
   if (html.trim() === '') throw new SourceError('standard input is empty', 'Pipe a built page into the command.');
   const root = resolve(options.root ?? process.cwd());
   const url = pathToFileURL(join(root, 'standard-input.html')).href;
-  return open({ name: 'standard input', url, html }, { root, fonts: options.fonts ?? [] }, options);
+  return open({ name: 'standard input', url, html }, siteOf(root, options), options);
 }
 
-const open = (text: { name: string; url: string; html: string }, site: Site, options: FileOptions): Promise<Page> =>
-  openPage(text, fileReader(site), options);
+/** The site a page on disk belongs to. */
+export const siteOfFile = (path: string, options: FileOptions = {}): Site =>
+  siteOf(resolve(options.root ?? defaultRoot(resolve(path))), options);
+
+const siteOf = (root: string, options: FileOptions): Site => ({
+  root,
+  here: options.here ?? (options.root === undefined ? process.cwd() : root),
+  rooted: options.root !== undefined,
+  fonts: options.fonts ?? [],
+});
+
+const open = (text: PageText, site: Site, options: FileOptions): Promise<Page> =>
+  openPage({ ...text, root: pathToFileURL(join(site.root, sep)).href }, fileReader(site), options);
 
 function readPage(path: string, file: string): Uint8Array {
   const stats = statSync(file, { throwIfNoEntry: false });

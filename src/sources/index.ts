@@ -1,3 +1,5 @@
-export { loadFile, loadStream, loadText, type FileOptions } from './files.js';
+export { loadFile, loadStream, loadText, siteOfFile, type FileOptions } from './files.js';
 export { SourceError } from './errors.js';
 export { shippedOutlines, type ShippedOutlines } from './fonts.js';
+export { expandPages, globsHold, type Expanded } from './expand.js';
+export { picturesOf } from './pictures.js';

@@ -65,7 +65,7 @@ describe('an audit', () => {
     auditPage(pageFrom(menuPage(css, links('Home', 'Fares'))), {
       onCheck: (id, i, n) => told.push(`${i + 1}/${n} ${id}`),
     });
-    const ids = CHECKS.map((check) => check.meta.id);
+    const ids = CHECKS.filter(({ meta }) => meta.scope !== 'site').map(({ meta }) => meta.id);
     expect(told).toEqual(ids.map((id, i) => `${i + 1}/${ids.length} ${id}`));
   });
 

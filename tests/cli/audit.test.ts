@@ -40,13 +40,17 @@ describe('what is printed', () => {
 
   test('menus, ladder, findings and a summary', () => {
     expect(out).toContain('menu-1 Main: 2 items');
-    expect(out).toMatch(/320–600\s+column/);
+    expect(out).toMatch(/px\s+320\s+601\s+1920\n/);
+    expect(out).toMatch(/menu-1 Main\s+column─+\n/);
+    expect(out).toMatch(/1 text-contrast\s+▓+\n/);
+    expect(out).toMatch(/Matters most: 1 text-contrast, 601–1920 px: “Home” is #aaaaaa/);
+    expect(out).toContain('Begin with: Make the text');
     expect(out).toMatch(/hinders\s+text-contrast\s+601–1920 px\s+WCAG 1\.4\.3 AA/);
     expect(out).toContain('“Home” is #aaaaaa on #ffffff');
     expect(out).toContain('and    1 more of the same cause: “Fares”');
     expect(out).toMatch(/by {5}pale\.html:1:\d+\s+a \{ color: #aaa \}/);
     expect(out).toContain('1 finding: 1 hinders.');
-    expect(out).toContain(`${CHECKS.length} checks, 1 menu, 2 rungs.`);
+    expect(out).toContain(`${CHECKS.filter(({ meta }) => meta.scope !== 'site').length} checks, 1 menu, 2 rungs.`);
   });
 
   test('no colour in a pipe, nothing on standard error, exit code 1', () => {
@@ -117,7 +121,7 @@ describe('wrong use', () => {
     [['audit', 'clean.html', '--only', 'text-contrst'], /no check “text-contrst”.*Did you mean text-contrast\?/s],
     [['audit', 'clean.html', '--write', 'sub'], /no format is known for “sub”/i],
     [['audit', 'clean.html', '--write', 'folder.json'], /folder\.json is a folder.*folder\.json\/audit\.json/s],
-    [['audit'], /Not enough non-option arguments/],
+    [['audit'], /No page is named.*rope-ladder\.json/is],
     [['audit', 'clean.html', '--nonsense'], /Unknown argument: nonsense/],
     [['audit', 'clean.html', '--at', 'wide'], /--at takes whole px.*not “wide”.*For example/s],
     [['audit', 'clean.html', '--at', '0'], /--at takes whole px/],
@@ -141,7 +145,8 @@ describe('pages that cannot be read', () => {
     ['gone.html', /gone\.html does not exist.*Check the path/s],
     ['empty.html', /empty\.html is empty/],
     ['picture.html', /picture\.html is not a text file/],
-    ['sub', /sub is a folder.*sub\/index\.html/is],
+    ['folder.json', /no page is found at folder\.json.*\.html/is],
+    ['sub/*.htm', /no page is found at sub\/\*\.htm/is],
   ])('%s', (name, message) => {
     const { code, err } = site.run(['audit', name]);
     expect(code).toBe(3);

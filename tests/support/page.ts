@@ -23,9 +23,13 @@ export function pageFrom(
     return text === undefined ? null : { name, text };
   };
   const text = { name: 'page.html', url: `${URL_BASE}page.html`, html };
+  // Pages among the files make a site of it.
+  const isSite = Object.keys(files).some((name) => name.endsWith('.html'));
+  const answers = (url: string): boolean | null =>
+    isSite && url.startsWith(URL_BASE) ? url === text.url || files[url.replace(URL_BASE, '')] !== undefined : null;
   return openPageNow(
     text,
-    { sheet, script: sheet },
+    { sheet, script: sheet, answers },
     { scripting: options.scripting ?? true, ...(options.changes ? { changes: options.changes } : {}) },
   );
 }

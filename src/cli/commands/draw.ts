@@ -3,6 +3,7 @@ import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import {
   auditPage,
   framesOf,
+  holdsAt,
   leadsSomewhere,
   printWidths,
   type AuditResult,
@@ -147,12 +148,9 @@ function parseMarks(given: readonly string[] | undefined): readonly Overlay[] {
   return names.length > 0 ? (names as Overlay[]) : ['targets', 'order'];
 }
 
-const holdsAt = ({ widths }: Pick<Finding, 'widths'>, width: number): boolean =>
-  widths.some(({ from, to }) => width >= from && width <= to);
-
 /** Findings that hold at some width that is drawn. */
 const findingsAt = (frames: readonly Frame[], { findings }: AuditResult): readonly Finding[] =>
-  findings.filter((finding) => frames.some(({ setting }) => holdsAt(finding, setting.width)));
+  findings.filter((finding) => frames.some(({ setting }) => holdsAt(finding.widths, setting.width)));
 
 const legendOf = (finding: Finding): string => `${finding.check}, ${printWidths(finding.widths)} px: ${finding.says}`;
 
@@ -162,10 +160,9 @@ function pinsOf(page: Page, findings: readonly Finding[]): (frame: Frame) => rea
     const scene = page.scene(setting);
     const byPath = new Map<string, number[]>();
     findings.forEach((finding, i) => {
-      if (!holdsAt(finding, setting.width)) return;
+      if (!holdsAt(finding.widths, setting.width)) return;
       for (const { path, widths } of finding.places)
-        if (holdsAt({ widths: widths ?? finding.widths }, setting.width))
-          byPath.set(path, [...(byPath.get(path) ?? []), i + 1]);
+        if (holdsAt(widths ?? finding.widths, setting.width)) byPath.set(path, [...(byPath.get(path) ?? []), i + 1]);
     });
     return [...byPath].flatMap(([path, numbers]): Pin[] => {
       const element = page.document.elements.find((e) => e.path === path);

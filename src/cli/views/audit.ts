@@ -1,7 +1,7 @@
-import Table from 'cli-table3';
 import wrapAnsi from 'wrap-ansi';
 import {
   asksForLook,
+  byWeight,
   compareText,
   formatPosition,
   printWidths,
@@ -9,22 +9,24 @@ import {
   type AuditResult,
   type Finding,
   type Limit,
+  type Range,
 } from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
-import { indent, NO_LINES, PLAIN_STYLE, plural } from './layout.js';
-import { countedFindings, WEIGHT_PAINT } from './summary.js';
-
-type Paint = (text: string) => string;
+import { chartView } from './chart.js';
+import { indent, plural } from './layout.js';
+import { countedFindings, findingWord, mattersMost } from './summary.js';
 
 /** The audit of one page as a person reads it: menus, ladder, findings, what was not judged, summary. */
 export function auditView(result: AuditResult, terminal: Terminal): string {
+  const numbered = numberFindings(result);
+  const heaviest = [...numbered].sort((a, b) => byWeight(a.finding, b.finding));
   const parts = [
     heading(result, terminal),
     menusPart(result, terminal),
-    ladderPart(result, terminal),
-    ...findingsParts(result, terminal),
+    ladderPart(result, numbered, terminal),
+    ...findingsParts(result, numbered, terminal),
     limitsPart(result, terminal),
-    summary(result, terminal),
+    [mattersMost(heaviest, terminal), summary(result, terminal)].filter((part) => part !== '').join('\n'),
   ];
   return `${parts.filter((part) => part !== '').join('\n\n')}\n`;
 }
@@ -56,62 +58,59 @@ function toggleName({ label, selector }: AuditedMenu['toggles'][number]): string
   return label === '' ? `a control without a name (${last})` : `“${harmless(label)}”`;
 }
 
-function ladderPart({ menus, rungs }: AuditResult, terminal: Terminal): string {
-  const { colours, columns } = terminal;
+function ladderPart({ widths, menus, rungs }: AuditResult, numbered: readonly Numbered[], terminal: Terminal): string {
   if (menus.length === 0) return '';
-  const form = (pair: readonly [string, string]) => (pair[0] === pair[1] ? pair[0] : `${pair[0]} → ${pair[1]}`);
-  const head = ['px', ...menus.map((m) => m.id)];
-  const rows = rungs.map((rung) => [`${rung.from}–${rung.to}`, ...menus.map((m) => form(rung.forms[m.id]!))]);
-  const taken = head.map((title, i) => Math.max(title.length, ...rows.map((row) => row[i]!.length)) + 2);
-  const room = columns - taken.reduce((sum, wide) => sum + wide, 2);
-  const wide = room >= 20;
-  const table = new Table({ head: [...head, ...(wide ? ['begins with'] : [])], style: PLAIN_STYLE, chars: NO_LINES });
-  rungs.forEach((rung, i) => table.push([...rows[i]!, ...(wide ? [colours.dim(beginning(rung, room))] : [])]));
-  return `${colours.bold('Ladder')}  ${colours.dim('the form each menu shows between two breakpoints')}\n${table
-    .toString()
-    .split('\n')
-    .map((line) => line.trimEnd())
-    .join('\n')}`;
+  const { colours } = terminal;
+  const title = `${colours.bold('Ladder')}  ${colours.dim('widths along the top, the form of each menu, and where each finding holds')}`;
+  return `${wrapAnsi(title, terminal.columns)}\n${chartView({ widths, menus, rungs, findings: numbered }, terminal)}`;
 }
 
-/** The condition a rung begins with and, where there is room, its place. */
-function beginning({ starts }: AuditResult['rungs'][number], room: number): string {
-  const [first] = starts;
-  if (!first) return '';
-  const more = starts.length > 1 ? ` +${starts.length - 1}` : '';
-  const condition = first.change === 'ends' ? `end of ${first.condition}` : first.condition;
-  const whole = `${condition}  ${first.place}${more}`;
-  if (whole.length <= room) return whole;
-  const short = `${condition}${more}`;
-  return short.length <= room ? short : `${condition.slice(0, Math.max(8, room - more.length - 1))}…${more}`;
+/** A finding and its number in the view. */
+export interface Numbered {
+  readonly number: number;
+  readonly finding: Finding;
 }
 
-function findingsParts(result: AuditResult, terminal: Terminal): string[] {
-  const groups = new Map<string | null, Finding[]>();
-  for (const finding of result.findings)
-    groups.set(finding.menus[0] ?? null, [...(groups.get(finding.menus[0] ?? null) ?? []), finding]);
-  const ordered = [...groups].sort(([a], [b]) => compareText(a ?? '~', b ?? '~'));
-  return ordered.map(([menu, findings]) => {
+/** Findings in the order they are told: by menu, what concerns the page last. */
+function numberFindings({ findings }: AuditResult): readonly Numbered[] {
+  const menus = [...new Set(findings.map(({ menus: [menu] }) => menu ?? null))];
+  const ordered = menus.sort((a, b) => compareText(a ?? '~', b ?? '~'));
+  return ordered
+    .flatMap((menu) => findings.filter((finding) => (finding.menus[0] ?? null) === menu))
+    .map((finding, i) => ({ number: i + 1, finding }));
+}
+
+function findingsParts(result: AuditResult, numbered: readonly Numbered[], terminal: Terminal): string[] {
+  const groups = new Map<string | null, Numbered[]>();
+  for (const one of numbered) {
+    const menu = one.finding.menus[0] ?? null;
+    groups.set(menu, [...(groups.get(menu) ?? []), one]);
+  }
+  return [...groups].map(([menu, own]) => {
     const title = titleOf(result.menus.find((m) => m.id === menu));
-    return `${terminal.colours.bold(title)}\n${findings.map((f) => findingView(f, result, terminal)).join('\n\n')}`;
+    return `${terminal.colours.bold(title)}\n${own.map((one) => findingView(one, result.widths, terminal)).join('\n\n')}`;
   });
 }
 
 const titleOf = (menu: AuditedMenu | undefined): string => (menu ? `${harmless(menu.label)} (${menu.id})` : 'Page');
 
-function findingView(finding: Finding, result: AuditResult, terminal: Terminal): string {
+/** A finding as a person reads it. @param pages the pages that have it, where several were audited */
+export function findingView(
+  { number, finding }: Numbered,
+  range: Range,
+  terminal: Terminal,
+  pages: readonly string[] = [],
+): string {
   const { colours, columns } = terminal;
-  const paint: Paint = finding.verdict === 'look' ? colours.magenta : colours[WEIGHT_PAINT[finding.weight]];
-  const weight = finding.verdict === 'look' ? 'look' : finding.weight;
+  const weight = findingWord(finding);
+  const paint = terminal.paint(weight);
   const criteria = finding.criteria.map((c) => `WCAG ${c.number} ${c.level}`).join(', ');
   const everywhere =
-    finding.widths.length === 1 &&
-    finding.widths[0]!.from === result.widths.from &&
-    finding.widths[0]!.to === result.widths.to;
+    finding.widths.length === 1 && finding.widths[0]!.from === range.from && finding.widths[0]!.to === range.to;
   const widths = everywhere ? 'every width' : `${printWidths(finding.widths)} px`;
   const shown = finding.states.filter((state) => state !== 'normal');
   const state = shown.length === 0 ? '' : `  ${finding.states.join(', ')}`;
-  const head = `  ${paint(weight.padEnd(7))}  ${colours.bold(finding.check)}  ${widths}${state}${criteria ? `  ${colours.dim(criteria)}` : ''}`;
+  const head = `${colours.dim(String(number).padStart(3))} ${paint(weight.padEnd(7))}  ${colours.bold(finding.check)}  ${widths}${state}${criteria ? `  ${colours.dim(criteria)}` : ''}`;
   const [place, ...others] = finding.places;
   const row = (word: string, text: string) => indent(colours.dim(`${word.padEnd(6)} ${text}`), 4, columns);
   const lines = [
@@ -132,7 +131,14 @@ function findingView(finding: Finding, result: AuditResult, terminal: Terminal):
       row('and', `${others.length} more of the same cause: ${named.join(', ')}${others.length > 6 ? ' …' : ''}`),
     );
   }
-  if (finding.menus.length > 1) lines.push(row('also', `in ${finding.menus.slice(1).join(', ')}`));
+  if (pages.length > 0)
+    lines.push(
+      row(
+        'on',
+        `${pages.slice(0, 6).map(harmless).join(', ')}${pages.length > 6 ? ` and ${pages.length - 6} more pages` : ''}`,
+      ),
+    );
+  else if (finding.menus.length > 1) lines.push(row('also', `in ${finding.menus.slice(1).join(', ')}`));
   return lines.join('\n');
 }
 
@@ -160,7 +166,7 @@ function limitsPart({ limits, crashed }: AuditResult, terminal: Terminal): strin
   return `${colours.bold('Not taken into account')}\n${lines.join('\n')}`;
 }
 
-function summary({ findings, checks, menus, rungs, limits }: AuditResult, terminal: Terminal): string {
+function summary({ findings, accepted, checks, menus, rungs, limits }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
   const unseen = limits.filter(asksForLook).length;
   // A page on which nothing was judged is not one without faults.
@@ -170,5 +176,8 @@ function summary({ findings, checks, menus, rungs, limits }: AuditResult, termin
       ? colours.yellow('No menu was found, so none was judged.')
       : countedFindings(findings, terminal);
   const scope = `${plural(checks.length, 'check')}, ${plural(menus.length, 'menu')}, ${plural(rungs.length, 'rung')}.`;
-  return wrapAnsi(`${colours.bold(counted)}${open} ${colours.dim(scope)}`, columns);
+  return wrapAnsi(
+    `${colours.bold(counted)}${open}${accepted.length > 0 ? ` ${accepted.length} accepted.` : ''} ${colours.dim(scope)}`,
+    columns,
+  );
 }

@@ -1,9 +1,10 @@
 import { formatPosition, positionOf, type Limit, type Position, type Range } from '../base/index.js';
-import { mergeCauses, type Finding, type Level } from '../findings/index.js';
-import { selectorOf } from '../html/index.js';
+import { byWeight, mergeCauses, type AcceptedFinding, type Finding, type Level } from '../findings/index.js';
+import { selectorOf, type ElementNode } from '../html/index.js';
 import { endsOf, type Rung } from '../ladder/index.js';
 import { findMenus, formOf, unseenMenus, type Menu, type MenuForm } from '../menus/index.js';
 import type { Page } from '../scene/index.js';
+import { addressFrom } from './addresses.js';
 import { auditOptions, chooseChecks, type AuditOptions } from './options.js';
 import { Plan } from './plan.js';
 import { runCheck } from './run.js';
@@ -25,7 +26,11 @@ export interface AuditedMenu {
   readonly items: readonly {
     readonly label: string;
     readonly path: string;
+    readonly selector: string;
+    readonly at: Position | null;
     readonly href: string | null;
+    /** Where it leads, from the root of the site; null where it leads nowhere by itself. */
+    readonly address: string | null;
     readonly level: number;
     readonly submenu: boolean;
     readonly current: boolean;
@@ -34,6 +39,7 @@ export interface AuditedMenu {
     readonly label: string;
     readonly path: string;
     readonly selector: string;
+    readonly at: Position | null;
     readonly by: string;
   }[];
 }
@@ -41,12 +47,16 @@ export interface AuditedMenu {
 /** What an audit found on one page. */
 export interface AuditResult {
   readonly page: string;
+  /** Language of the page as its markup says; empty where it does not. */
+  readonly language: string;
   readonly widths: Range;
   readonly level: Level;
   readonly menus: readonly AuditedMenu[];
   readonly rungs: readonly AuditedRung[];
   readonly checks: readonly string[];
   readonly findings: readonly Finding[];
+  /** Findings someone has decided to live with; none of them is among the findings. */
+  readonly accepted: readonly AcceptedFinding[];
   /** Checks that broke off, with what they said. */
   readonly crashed: readonly { readonly check: string; readonly message: string }[];
   readonly limits: readonly Limit[];
@@ -73,16 +83,24 @@ export function auditPage(page: Page, given: Partial<AuditOptions> = {}): AuditR
   const { rungs, menus } = plan;
   return Object.freeze({
     page: page.name,
+    language: (page.document.root.attributes.get('lang') ?? '').trim().toLowerCase(),
     widths: { from: rungs[0]!.from, to: rungs[rungs.length - 1]!.to },
     level: options.level,
-    menus: menus.map(describeMenu),
+    menus: menus.map((menu) => describeMenu(menu, page)),
     rungs: rungs.map((rung) => describeRung(rung, plan)),
     checks: chosen.map((check) => check.meta.id),
-    findings: mergeCauses(findings),
+    findings: weighed(mergeCauses(findings), options.weights),
+    accepted: [],
     crashed,
     limits: [...page.limits, ...unseenMenus(page, menus), ...menus.flatMap((menu) => unopened(menu, plan))],
   });
 }
+
+/** Findings in the weights that were asked for. */
+const weighed = (findings: readonly Finding[], weights: AuditOptions['weights']): readonly Finding[] =>
+  Object.keys(weights).length === 0
+    ? findings
+    : findings.map((one) => Object.freeze({ ...one, weight: weights[one.check] ?? one.weight })).sort(byWeight);
 
 /** Parts of a menu that show only once a script opens them are not opened yet, and the result says so. */
 function unopened(menu: Menu, plan: Plan): Limit[] {
@@ -108,29 +126,34 @@ function unopened(menu: Menu, plan: Plan): Limit[] {
 }
 
 /** The menus of a page as plain data. */
-export const describeMenus = (page: Page): readonly AuditedMenu[] => findMenus(page).map(describeMenu);
+export const describeMenus = (page: Page): readonly AuditedMenu[] =>
+  findMenus(page).map((menu) => describeMenu(menu, page));
 
-export function describeMenu(menu: Menu): AuditedMenu {
+const placed = (element: ElementNode) => ({
+  path: element.path,
+  selector: selectorOf(element),
+  at: element.startTag ? positionOf(element.startTag) : null,
+});
+
+export function describeMenu(menu: Menu, page: Page): AuditedMenu {
   return {
     id: menu.id,
     kind: menu.kind,
     label: menu.label,
-    selector: selectorOf(menu.root),
-    path: menu.root.path,
-    at: menu.root.startTag ? positionOf(menu.root.startTag) : null,
+    ...placed(menu.root),
     landmark: menu.landmark,
     items: menu.items.map((item) => ({
       label: item.label,
-      path: item.element.path,
+      ...placed(item.element),
       href: item.href,
+      address: addressFrom(item.href, page),
       level: item.level,
       submenu: item.submenu !== null,
       current: item.current !== null,
     })),
     toggles: menu.toggles.map((toggle) => ({
       label: toggle.label,
-      path: toggle.element.path,
-      selector: selectorOf(toggle.element),
+      ...placed(toggle.element),
       by: toggle.by,
     })),
   };

@@ -6,3 +6,12 @@ export { longhandsNamed, why, type WhyBand, type WhyEntry, type WhyOptions, type
 export { walkOf, type Stop, type WalkOptions, type WalkResult } from './walk.js';
 export { menusOf, type MenuModel, type MenuReach, type MenuRoute, type MenusResult } from './menus.js';
 export { framesOf, type Frame, type FrameOptions } from './frames.js';
+export { linksOf, type LinkBand, type LinkForm, type LinkLess, type LinkRow, type LinksResult } from './links.js';
+export {
+  compareAcross,
+  likenessOf,
+  SharedFindings,
+  type AcrossPages,
+  type AuditRun,
+  type SharedFinding,
+} from './site.js';

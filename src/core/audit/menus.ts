@@ -77,7 +77,7 @@ export function menusOf(page: Page, options: Range & { readonly height: number }
     page: page.name,
     widths: { from, to },
     menus: menus.map((menu, i) => ({
-      ...describeMenu(menu),
+      ...describeMenu(menu, page),
       forms: formsOver(rungs, (width) => formOf(menu, sceneAt(width))),
       routes: routesOf(menu, looks),
       reach: looks.map((look) => reachOf(menu, look)),

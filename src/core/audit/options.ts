@@ -1,6 +1,6 @@
 import { ArgumentError, nearest } from '../base/index.js';
-import { CHECKS, type Check } from '../checks/index.js';
-import { LEVELS, type Level } from '../findings/index.js';
+import { CHECKS, isPageCheck, type Check, type PageCheck, type SiteCheck } from '../checks/index.js';
+import { LEVELS, type Level, type Weight } from '../findings/index.js';
 
 export interface AuditOptions {
   /** Narrowest and widest width, px. */
@@ -13,6 +13,8 @@ export interface AuditOptions {
   /** Ids of checks: these only, or all but these. */
   readonly only: readonly string[] | null;
   readonly skip: readonly string[];
+  /** Weights of checks that are not to have their own. */
+  readonly weights: Readonly<Record<string, Weight>>;
   /** Told before each check; for progress. */
   readonly onCheck?: (id: string, index: number, count: number) => void;
 }
@@ -25,6 +27,7 @@ export const DEFAULTS: AuditOptions = Object.freeze({
   level: 'AA',
   only: null,
   skip: [],
+  weights: {},
 });
 
 /** The widest a page is looked at, px. */
@@ -33,10 +36,10 @@ export const WIDEST = 10_000;
 /** The options of an audit, made whole. Throws ArgumentError where one cannot be meant so. */
 export function auditOptions(given: Partial<AuditOptions>): AuditOptions {
   const options = { ...DEFAULTS, ...given };
-  const { level, only, skip } = options;
+  const { level, only, skip, weights } = options;
   checkView(options);
   if (!LEVELS.includes(level)) throw new ArgumentError(`there is no level ${level}`, `Levels: ${LEVELS.join(', ')}.`);
-  for (const id of [...(only ?? []), ...skip]) checkId(id);
+  for (const id of [...(only ?? []), ...skip, ...Object.keys(weights)]) checkId(id);
   return options;
 }
 
@@ -68,7 +71,15 @@ export function checkId(id: string): void {
 }
 
 /** Checks asked for that have something to say at the level asked for. */
-export function chooseChecks({ only, skip, level }: AuditOptions): readonly Check[] {
+export const chooseChecks = (options: Choice): readonly PageCheck[] => chosen(options).filter(isPageCheck);
+
+/** The same of checks across pages. */
+export const chooseSiteChecks = (options: Choice): readonly SiteCheck[] =>
+  chosen(options).filter((check): check is SiteCheck => !isPageCheck(check));
+
+type Choice = Pick<AuditOptions, 'only' | 'skip' | 'level'>;
+
+function chosen({ only, skip, level }: Choice): readonly Check[] {
   return CHECKS.filter(
     ({ meta }) =>
       (only === null || only.includes(meta.id)) &&

@@ -1,4 +1,4 @@
-import { placeAt, type Check, type Observation, type Spot, type Subject } from '../checks/index.js';
+import { placeAt, type PageCheck, type Observation, type Spot, type Subject } from '../checks/index.js';
 import { fill, type Single } from '../findings/index.js';
 import { spread } from '../ladder/index.js';
 import { isSaid } from './options.js';
@@ -19,7 +19,7 @@ class Sightings {
   readonly #byWidth = new Map<string, Map<string, Seen>>();
 
   constructor(
-    readonly check: Check,
+    readonly check: PageCheck,
     readonly plan: Plan,
   ) {}
 
@@ -49,7 +49,7 @@ class Sightings {
  * One check over all a plan shows it: a finding for each place and state, with exact widths. At rest the page is looked
  * at wherever its geometry changes inside a rung; in other poses and states at the ends of each band, then halved.
  */
-export function runCheck(check: Check, plan: Plan): readonly Single[] {
+export function runCheck(check: PageCheck, plan: Plan): readonly Single[] {
   const sightings = new Sightings(check, plan);
   const stations = new Map(plan.rungs.map((rung) => [rung, plan.stations(rung, check.meta.asks)]));
   const ends = new Set(plan.bands.flatMap(bandEnds));
@@ -83,7 +83,7 @@ export function runCheck(check: Check, plan: Plan): readonly Single[] {
 
 type Band = Plan['bands'][number];
 
-function lookAt(check: Check, subjects: readonly Subject[], plan: Plan): Map<string, Seen> {
+function lookAt(check: PageCheck, subjects: readonly Subject[], plan: Plan): Map<string, Seen> {
   const out = new Map<string, Seen>();
   for (const subject of subjects)
     for (const observation of check.inspect(subject)) {
@@ -115,13 +115,13 @@ function spotKey(spot: Spot): string {
 }
 
 /** How far a figure misses what is needed, as a share: more is worse. */
-function badness({ measured, needed }: Observation, { meta }: Check): number {
+function badness({ measured, needed }: Observation, { meta }: PageCheck): number {
   if (!measured || !needed || needed.value <= 0) return 0;
   const short = (needed.value - measured.value) / needed.value;
   return meta.worse === 'higher' ? -short : short;
 }
 
-function makeFinding(check: Check, worst: Seen, all: readonly Seen[], widths: Single['widths']): Single {
+function makeFinding(check: PageCheck, worst: Seen, all: readonly Seen[], widths: Single['widths']): Single {
   const { meta } = check;
   const { observation: o, subject } = worst;
   const message = meta.messages[o.message]!;

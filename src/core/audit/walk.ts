@@ -49,8 +49,12 @@ export interface WalkOptions {
   readonly until: string | null;
 }
 
-/** The keyboard's way through a page in a pose, stop by stop. @spec html §6.6.4, accname-1.2 */
-export function walkOf(page: Page, { width, height, moves, poseText, until }: WalkOptions): WalkResult {
+/** The keyboard's way through a page in a pose, stop by stop. @spec html §6.6.4, accname-1.2 @param most stops to follow */
+export function walkOf(
+  page: Page,
+  { width, height, moves, poseText, until }: WalkOptions,
+  most = Infinity,
+): WalkResult {
   const from = setting(width, { height });
   const at = { ...from, pose: poseAfter(page, moves, from) };
   const rest = page.scene(at);
@@ -58,6 +62,7 @@ export function walkOf(page: Page, { width, height, moves, poseText, until }: Wa
   const stops: Stop[] = [];
   let presses: number | null = null;
   for (const element of tabOrder(rest)) {
+    if (stops.length >= most) break;
     const focused = page.scene({ ...at, pose: poseAfter(page, [{ by: 'focus', element }], at) }, rest);
     const stop = { ...stopAt(element, rest, focused), keys: keysAt(element, page, at) };
     stops.push(stop);

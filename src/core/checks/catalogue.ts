@@ -1,6 +1,9 @@
 import type { Check } from './define.js';
+import { nameDiffers } from './across/name-differs.js';
+import { orderDiffers } from './across/order-differs.js';
 import { ambiguousText } from './crawling/ambiguous-text.js';
 import { brokenFragment } from './crawling/broken-fragment.js';
+import { brokenPage } from './crawling/broken-page.js';
 import { missingInMobile } from './crawling/missing-in-mobile.js';
 import { nofollowLink } from './crawling/nofollow-link.js';
 import { scriptOnlyLinks } from './crawling/script-only-links.js';
@@ -72,6 +75,7 @@ export const CHECKS: readonly Check[] = Object.freeze([
   anchorCovered,
   breakpointSeam,
   brokenFragment,
+  brokenPage,
   buriedMenu,
   clippedMenu,
   colourOnlyCurrent,
@@ -98,6 +102,7 @@ export const CHECKS: readonly Check[] = Object.freeze([
   menuRoleMisuse,
   missingInMobile,
   motionUnguarded,
+  nameDiffers,
   namelessControl,
   navUnlabelled,
   needsScript,
@@ -107,6 +112,7 @@ export const CHECKS: readonly Check[] = Object.freeze([
   noSkipRoute,
   nofollowLink,
   openAtLoad,
+  orderDiffers,
   overlappingTargets,
   pressOnlyControl,
   repeatedId,

@@ -1,5 +1,5 @@
 import type { ElementNode } from '../html/index.js';
-import type { Span } from '../base/index.js';
+import type { Position, Span } from '../base/index.js';
 import type { Cause, Criterion, Figure, State, Verdict, Weight } from '../findings/index.js';
 import type { Menu } from '../menus/index.js';
 import type { Visitor } from '../scene/index.js';
@@ -69,14 +69,73 @@ export interface CheckMeta {
   readonly messages: Readonly<Record<string, Message>>;
 }
 
-export interface Check {
+/** A check of one page. */
+export interface PageCheck {
   readonly meta: CheckMeta;
   readonly inspect: (subject: Subject) => readonly Observation[];
 }
 
-export function defineCheck(meta: CheckMeta, inspect: Check['inspect']): Check {
+export function defineCheck(meta: CheckMeta, inspect: PageCheck['inspect']): PageCheck {
   return Object.freeze({ meta: Object.freeze(meta), inspect });
 }
+
+/** Something in a menu, as it is known of an audited page. */
+export interface SiteEntry {
+  readonly label: string;
+  readonly path: string;
+  readonly selector: string;
+  readonly at: Position | null;
+}
+
+/** An item and where it leads, told from the root of the site; null where it leads nowhere by itself. */
+export interface SiteItem extends SiteEntry {
+  readonly address: string | null;
+}
+
+export interface SiteMenu {
+  readonly id: string;
+  readonly kind: string;
+  readonly label: string;
+  readonly selector: string;
+  readonly items: readonly SiteItem[];
+  readonly toggles: readonly SiteEntry[];
+}
+
+/** What a check across pages is shown of each. */
+export interface SitePage {
+  readonly page: string;
+  /** Language of the page as its markup says; empty where it does not. */
+  readonly language: string;
+  readonly menus: readonly SiteMenu[];
+}
+
+/** A difference between pages of one run. */
+export interface Difference {
+  readonly message: string;
+  readonly data: Readonly<Record<string, string | number>>;
+  /** Where it differs, one a page. */
+  readonly places: readonly SiteEntry[];
+  /** Tells it from other differences of the check; the same in every run. */
+  readonly key: string;
+}
+
+/** A check of several pages against each other. */
+export interface SiteCheck {
+  readonly meta: CheckMeta;
+  readonly compare: (pages: readonly SitePage[]) => readonly Difference[];
+}
+
+export function defineSiteCheck(
+  meta: Omit<CheckMeta, 'scope' | 'asks' | 'worse'>,
+  compare: SiteCheck['compare'],
+): SiteCheck {
+  const asks: Asks = { visitors: ['mouse'], poses: 'rest', widths: 'ends' };
+  return Object.freeze({ meta: Object.freeze({ ...meta, scope: 'site', asks, worse: null }), compare });
+}
+
+export type Check = PageCheck | SiteCheck;
+
+export const isPageCheck = (check: Check): check is PageCheck => 'inspect' in check;
 
 export const onElement = (element: ElementNode): Spot => ({ kind: 'element', element });
 

@@ -4,8 +4,13 @@ export {
   type Asks,
   type Check,
   type CheckMeta,
+  type Difference,
+  isPageCheck,
   type Message,
   type Observation,
+  type PageCheck,
+  type SiteCheck,
+  type SitePage,
   type Spot,
 } from './define.js';
 export { AT_REST, Subject, type NamedPose, type SubjectParts } from './subject.js';

@@ -82,6 +82,10 @@ export function printWidths(ranges: readonly Range[]): string {
   return ranges.map(({ from, to }) => (from === to ? String(from) : `${from}–${to}`)).join(', ');
 }
 
+/** Whether ranges of widths hold one, px. */
+export const holdsAt = (ranges: readonly Range[], width: number): boolean =>
+  ranges.some(({ from, to }) => width >= from && width <= to);
+
 /** Fills `{name}` in a text; a name without a value is a mistake of the check. */
 export function fill(template: string, data: Readonly<Record<string, string | number>>): string {
   return template.replace(/\{(\w+)\}/g, (_, name: string) => {

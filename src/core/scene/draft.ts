@@ -8,6 +8,7 @@ import {
   resolveUrl,
   type Collected,
   type FontFace,
+  type Resource,
   type Resources,
   type SheetCache,
 } from '../sheets/index.js';
@@ -18,6 +19,8 @@ export interface PageText {
   readonly name: string;
   /** Absolute URL relative references start from. */
   readonly url: string;
+  /** URL of the folder the site's addresses are told from, with a slash at its end. */
+  readonly root?: string;
   readonly html: string;
 }
 
@@ -26,6 +29,10 @@ export interface PageOptions {
   readonly scripting?: boolean;
   /** Parsed sheets to share between pages. */
   readonly sheets?: SheetCache;
+  /** Sheets that stand after all those of the page: changes that are tried. */
+  readonly patches?: readonly Resource[];
+  /** Scripts that run after those of the page: ways to open something that its own do not show. */
+  readonly moreScripts?: readonly Resource[];
 }
 
 /** A script of a page: its text where it stands in the page, or the address it is loaded from. */
@@ -41,6 +48,8 @@ const REFERRING: Readonly<Record<string, string>> = { input: 'src', video: 'post
 /** Properties whose pictures take room; a variable may end up in one. */
 const PICTURING = /^(content|list-style|list-style-image|--.*)$/;
 const URL_TEXT = /url\(\s*(?:"([^"]*)"|'([^']*)'|([^)"'\s]*))\s*\)/g;
+
+export const withoutFragment = (url: string): string => url.replace(/#.*$/s, '');
 
 /** A parsed page and what it refers to. */
 export class PageDraft {
@@ -64,7 +73,10 @@ export class PageDraft {
   /** The rules of all sheets among the resources, and the addresses of those still wanted; imports show only once their sheet is there. */
   collect(resources: Resources): Collected & { readonly limits: LimitLog } {
     const limits = new LimitLog();
-    return { ...collectSheets(this.document, this.text.url, resources, this.sheets, limits), limits };
+    return {
+      ...collectSheets(this.document, this.text.url, resources, this.sheets, limits, this.options.patches),
+      limits,
+    };
   }
 
   /** The fonts sheets declare, their sources as absolute URLs, in families some rule asks for. */
@@ -115,6 +127,17 @@ export class PageDraft {
       const text = e.children.map((c) => (c.kind === 'text' ? c.data : '')).join('');
       return text.trim() === '' ? [] : [{ text, offset: e.startTag?.end ?? 0, ...at }];
     });
+  }
+
+  /** Absolute URLs of what links lead to, without fragments, each once. */
+  destinations(): readonly string[] {
+    const base = baseUrl(this.document, this.text.url);
+    const found = this.document.elements.flatMap((e) => {
+      const href = e.tag === 'a' || e.tag === 'area' ? e.attributes.get('href')?.trim() : undefined;
+      const url = href ? resolveUrl(href, base) : null;
+      return url === null ? [] : [withoutFragment(url)];
+    });
+    return [...new Set(found)];
   }
 
   /** Whether the page's text asks for line breaking by the full rules. */

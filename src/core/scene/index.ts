@@ -1,5 +1,5 @@
 export { Page, type PageParts, type Preview } from './page.js';
-export { PageDraft, type PageOptions, type PageText } from './draft.js';
+export { PageDraft, withoutFragment, type PageOptions, type PageText } from './draft.js';
 export { openPage, openPageNow, type OpenOptions, type Reader } from './open.js';
 export { Scene } from './scene.js';
 export { CLOSED, setting, VISITORS, withoutScript, type Setting, type Visitor } from './setting.js';
@@ -10,3 +10,4 @@ export { type PossibleChange } from './changeable.js';
 export { activeAt, controlOf, movesOf, poseAfter, type Move } from './moves.js';
 export { Glance } from './glance.js';
 export { isGraphic } from './graphics/graphics.js';
+export type { Resource } from '../sheets/index.js';

@@ -28,6 +28,8 @@ type Awaitable<T> = T | Promise<T>;
 export interface Reader {
   sheet?(url: string): Awaitable<Resource | null>;
   script?(url: string): Awaitable<Resource | null>;
+  /** Whether something answers at an address; null where that cannot be told from here. */
+  answers?(url: string): Awaitable<boolean | null>;
   /** Natural size of a picture, px. */
   picture?(url: string): Awaitable<NaturalSize | null>;
   font?(url: string): Awaitable<OpenFont | null>;
@@ -45,7 +47,7 @@ export interface OpenOptions extends PageOptions {
 }
 
 /** More of each is not asked for: what a menu needs does not lie there. */
-const MOST = { rounds: 24, sheets: 400, scripts: 200, pictures: 4000 } as const;
+const MOST = { rounds: 24, sheets: 400, scripts: 200, pictures: 4000, destinations: 4000 } as const;
 
 /** Widths at which scripts are asked what they may change, px. */
 const SURVEYED = [1280, 375] as const;
@@ -88,6 +90,7 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
   const images = yield* picturesOf(drafts, wanted, reader);
   const metrics = yield* fontsOf(draft.fontFaces(collected), reader, options);
   const scripts = yield* scriptsOf(draft, reader);
+  const answers = yield* answersOf(draft, reader);
   const [breaks] = draft.needsFullBreaks && reader.fullBreaks ? yield [() => reader.fullBreaks!()] : [];
   const shared = { images, metrics, ...(breaks ? { breaks: breaks as LineBreaks } : {}) };
   const { program, changes: read = [] } = programOf(draft, scripts);
@@ -98,6 +101,7 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
     ...shared,
     collected,
     scripts: texts,
+    answers,
     changes,
     ...(program ? { program } : {}),
     ...(scriptless ? { scriptless } : {}),
@@ -167,7 +171,13 @@ function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScri
       () =>
         'url' in one ? (reader.script?.(one.url) ?? null) : null,
   );
-  return taken.map(({ element, when, ...one }, i): PageScript => {
+  const more = (draft.options.moreScripts ?? []).map(({ name, text }): PageScript => ({
+    element: draft.document.root,
+    when: 'after',
+    name,
+    source: new SourceText(name, text),
+  }));
+  const own = taken.map(({ element, when, ...one }, i): PageScript => {
     if ('text' in one) {
       const source = new SourceText(draft.text.name, one.text, one.offset, draft.document.source);
       return { element, when, name: draft.text.name, source };
@@ -182,6 +192,20 @@ function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScri
       );
     return { element, when, name: read?.name ?? one.url, source: read ? new SourceText(read.name, read.text) : null };
   });
+  return [...own, ...more];
+}
+
+/** Which of the pages that links lead to are there. */
+function* answersOf(draft: PageDraft, reader: Reader): Opening<Map<string, boolean | null>> {
+  const wanted = reader.answers ? draft.destinations() : [];
+  if (wanted.length > MOST.destinations) giveUp([draft], `more than ${MOST.destinations} destinations`);
+  const asked = wanted.slice(0, MOST.destinations);
+  const found = yield asked.map(
+    (url): Question =>
+      () =>
+        reader.answers!(url),
+  );
+  return new Map(asked.map((url, i) => [url, found[i] as boolean | null]));
 }
 
 /** What scripts do, and what they may change: matched sheets must know. */

@@ -47,6 +47,8 @@ export interface PageParts {
   readonly breaks?: LineBreaks;
   /** Texts of the page's scripts, in document order. */
   readonly scripts?: readonly SourceText[];
+  /** Whether something answers where links lead, by absolute URL without fragment; null where that is not known. */
+  readonly answers?: ReadonlyMap<string, boolean | null>;
   /** The same page as browsers without scripts read it, where it differs. */
   readonly scriptless?: () => Page;
   /** What the page's scripts do, as far as it can be read off them. */
@@ -74,10 +76,14 @@ export interface Preview {
 export class Page {
   readonly name: string;
   readonly url: string;
+  /** URL of the folder the site's addresses are told from; null where it is not known. */
+  readonly root: string | null;
   readonly document: HtmlDocument;
   readonly ruleSet: RuleSet;
   /** Texts of the scripts the page loads, as far as they were read. */
   readonly scripts: readonly SourceText[];
+  /** Whether something answers where links lead, by absolute URL without fragment; null where that is not known. */
+  readonly answers: ReadonlyMap<string, boolean | null>;
   readonly #makeScriptless: (() => Page) | null;
   #scriptless: Page | null = null;
   readonly #log: LimitLog;
@@ -104,6 +110,7 @@ export class Page {
     const { text, options } = draft;
     this.name = text.name;
     this.url = text.url;
+    this.root = text.root ?? null;
     this.#log = draft.limits;
     this.#scripting = options.scripting ?? true;
     this.#metrics = parts.metrics ?? bundledMetrics;
@@ -112,6 +119,7 @@ export class Page {
     this.ruleSet = parts.collected.ruleSet;
     this.#log.merge(parts.collected.limits.list());
     this.scripts = parts.scripts ?? [];
+    this.answers = parts.answers ?? new Map();
     this.#makeScriptless = parts.scriptless ?? null;
     const asks = /\dcq(w|h|i|b|min|max)\b/i;
     this.#asksContainers = this.ruleSet.rules.some(
@@ -128,6 +136,11 @@ export class Page {
     this.#cascade = new Cascade(matched, fontUnits(this.#metrics));
     this.#scripted = parts.program ? new Scripted(parts.program, this, this.#changeable, this.#log) : null;
     this.#trees = new BoxTrees(this.document, this.ruleSet, images, this.#metrics, this.#log);
+  }
+
+  /** The URL the page's own references start from. */
+  get base(): string {
+    return baseUrl(this.document, this.url);
   }
 
   /** The fonts the page's text is measured in. */

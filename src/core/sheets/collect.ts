@@ -47,6 +47,7 @@ let quirks: ParsedSheet | null = null;
 /**
  * Gathers the rules of all sheets that apply to a document, in cascade order.
  * Call again with more resources until `wanted` is empty.
+ * @param patches sheets that stand after all those of the page
  * @spec html §4.2.4 (link), §4.2.6 (style), css-cascade-5 §2
  */
 export function collectSheets(
@@ -55,6 +56,7 @@ export function collectSheets(
   resources: Resources,
   cache: SheetCache,
   limits: LimitLog,
+  patches: readonly Resource[] = [],
 ): Collected {
   const g: Gathering = {
     resources,
@@ -81,6 +83,8 @@ export function collectSheets(
   }
   const base = baseUrl(document, url);
   for (const element of document.elements) fromElement(element, document, base, g);
+  for (const { name, text } of patches)
+    add(parsedOnce(`patch:${name}\0${text}`, name, text, g), 'author', [], { url: base, depth: 0, layers: [] }, g);
   number(g.layers, { next: 0 });
   const thresholds: SheetThreshold[] = [...g.thresholds.values()].sort(
     (a, b) => a.px - b.px || (a.side === 'from' ? -1 : 1),
@@ -184,14 +188,15 @@ function load(
         : 'it could not be read; the page is looked at without it',
       span,
     );
-  const key = `${url}\0${resource.text}`;
-  let parsed = g.cache.get(key);
-  if (!parsed) {
-    parsed = parseSheet(new SourceText(resource.name, resource.text));
-    g.cache.set(key, parsed);
-  }
   g.bytes += resource.text.length;
+  const parsed = parsedOnce(`${url}\0${resource.text}`, resource.name, resource.text, g);
   add(parsed, 'author', conditions, { url, depth, layers }, g);
+}
+
+function parsedOnce(key: string, name: string, text: string, { cache }: Gathering): ParsedSheet {
+  let parsed = cache.get(key);
+  if (!parsed) cache.set(key, (parsed = parseSheet(new SourceText(name, text))));
+  return parsed;
 }
 
 interface Place {

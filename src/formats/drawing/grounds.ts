@@ -15,7 +15,6 @@ import { grown, roundedPath, SHARP, type Radii } from './corners.js';
 import { drawGradient } from './gradients.js';
 import { innerShadows, outerShadows } from './shadows.js';
 import { paint } from './paint.js';
-import { drawAddress } from './vector.js';
 import { group, shape, type Shape } from './xml.js';
 
 /** The pictures of the page's canvas in a region of it. */
@@ -23,7 +22,7 @@ export function drawCanvas(ground: CanvasGround, region: Rect, definitions: Defi
   const d = roundedPath(region, SHARP);
   return ground.style.backgroundImage.toReversed().map((image) => {
     const tiling = canvasTiling(ground, image);
-    return drawTiled(image, tiling && { ...tiling, clip: region }, ground.root.rect, d, definitions);
+    return drawTiled(image, tiling && { ...tiling, clip: region }, ground.root.rect, d, ground.style, definitions);
   });
 }
 
@@ -66,7 +65,7 @@ function drawImage(
   d: string,
   definitions: Definitions,
 ): Shape {
-  return drawTiled(image, tilingOf(node.fragment, node.rect, style, image), node.rect, d, definitions);
+  return drawTiled(image, tilingOf(node.fragment, node.rect, style, image), node.rect, d, style, definitions);
 }
 
 function drawTiled(
@@ -74,22 +73,23 @@ function drawTiled(
   tiling: Tiling | null,
   rect: Rect,
   d: string,
+  style: ComputedStyle,
   definitions: Definitions,
 ): Shape {
   const known = tiling && tiling.tile.width > 0 && tiling.tile.height > 0 ? tiling : null;
   const id = definitions.id('c', d, (name) => shape('clipPath', { id: name }, [shape('path', { d })]));
   const tile = known?.tile ?? rect;
-  const picture = drawPicture(image, tile, definitions);
+  const picture = drawPicture(image, tile, style, definitions);
   if (!picture) return shape('path', { d, ...TINT });
   return group(known ? tilesOf(known, picture, definitions) : [picture], { 'clip-path': `url(#${id})` });
 }
 
-function drawPicture(image: BackgroundImage, rect: Rect, definitions: Definitions): Shape | null {
+function drawPicture(image: BackgroundImage, rect: Rect, style: ComputedStyle, definitions: Definitions): Shape | null {
   if (image.kind === 'gradient') {
     if (image.gradient) return drawGradient(image.gradient, rect, definitions);
     return image.colours[0] ? shape('rect', { ...rect, ...paint('fill', image.colours[0]) }) : null;
   }
-  return image.kind === 'url' ? drawAddress(image.url, rect) : null;
+  return image.kind === 'url' ? definitions.picture(image.url, rect, style) : null;
 }
 
 const MOST_TILES = 400;

@@ -1,7 +1,7 @@
 import type { Rect } from '../../core/base/index.js';
 import { usedFontSize, isFormControl, type Box } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
-import type { Page, Scene } from '../../core/index.js';
+import type { ElementNode, Page, Scene } from '../../core/index.js';
 import { canvasGround } from '../../core/paint/index.js';
 import type { Group, Matrix, Outline, PaintItem, PaintNode } from '../../core/paint/index.js';
 import { drawControl, drawNative } from './controls.js';
@@ -133,7 +133,9 @@ function marker(node: PaintNode, style: ComputedStyle, scene: Scene, brush: Brus
 /** File names of background pictures, in the corner of where they show. */
 function pictureNames(style: ComputedStyle, rect: Rect, brush: Brush): Shape[] {
   const names = style.backgroundImage.flatMap((image) =>
-    image.kind === 'url' && !image.url.startsWith('data:') ? [nameOf('', image.url)] : [],
+    image.kind === 'url' && !image.url.startsWith('data:') && !brush.definitions.picture(image.url, rect, style)
+      ? [nameOf('', image.url)]
+      : [],
   );
   const face = labelFace(brush);
   const text = names.join(', ');
@@ -215,11 +217,25 @@ function drawReplaced(node: PaintNode, style: ComputedStyle, scene: Scene, brush
     return drawControl(element, inner, style, (text, x, baseline, colour) =>
       drawRun({ text, face, size: style.fontSize, x, baseline, colour }, brush.outlines, brush.definitions),
     );
+  const shown = element.tag === 'img' ? ownPicture(element, inner, style, brush) : null;
+  if (shown) return [shown];
   return labelledTint(
     inner,
     nameOf(element.attributes.get('alt') ?? '', element.attributes.get('src') ?? element.tag),
     brush,
   );
+}
+
+/** How `object-fit` and SVG say the same. @spec css-images-3 §5.5 */
+const FITS: Readonly<Record<string, string>> = {
+  cover: 'xMidYMid slice',
+  contain: 'xMidYMid meet',
+  'scale-down': 'xMidYMid meet',
+};
+
+function ownPicture(element: ElementNode, room: Rect, { objectFit }: ComputedStyle, brush: Brush): Shape | null {
+  const source = element.attributes.get('src');
+  return source ? brush.definitions.picture(source, room, null, FITS[objectFit] ?? 'none') : null;
 }
 
 /** What a picture shows is not known: its alternative text or file name stands in. */

@@ -1,6 +1,6 @@
 import type { Rect } from '../../core/base/index.js';
 import type { Frame, Page } from '../../core/index.js';
-import { Definitions } from './definitions.js';
+import { Definitions, type Pictures } from './definitions.js';
 import { drawMarks, type MarkName, type Pin } from './marks.js';
 import { paint } from './paint.js';
 import { drawScene, type Brush } from './picture.js';
@@ -13,6 +13,8 @@ export interface SheetOptions {
   readonly pins: (frame: Frame) => readonly Pin[];
   /** Lines below the pictures, numbered from 1, that say what the pins mean. */
   readonly legend: readonly string[];
+  /** Where the page's own pictures come from; tints stand in for them if left out. */
+  readonly pictures?: Pictures | null;
 }
 
 /** A drawing and its size, px. */
@@ -44,7 +46,7 @@ interface Cell {
 
 /** Draws the frames of a page: one alone at its own size, several as a contact sheet with captions. */
 export function drawSheet(page: Page, frames: readonly Frame[], options: SheetOptions, outlines: Outlines): Drawing {
-  const brush: Brush = { page, outlines, definitions: new Definitions() };
+  const brush: Brush = { page, outlines, definitions: new Definitions(page, options.pictures ?? null) };
   const alone = frames.length === 1;
   const cells = alone ? [single(frames[0]!)] : arrange(frames);
   const width = alone ? cells[0]!.width + 2 * MARGIN : WIDTH;
@@ -77,6 +79,24 @@ export function drawSheet(page: Page, frames: readonly Frame[], options: SheetOp
     ],
   );
   return { svg: toXml(root), width, height };
+}
+
+/** One frame alone, without a caption: exactly its region. */
+export function drawFrame(
+  page: Page,
+  { setting, region }: Frame,
+  outlines: Outlines,
+  pictures: Pictures | null,
+): string {
+  const brush: Brush = { page, outlines, definitions: new Definitions(page, pictures) };
+  const picture = drawScene(page.scene(setting), region, brush);
+  const { x, y, width, height } = region;
+  return toXml(
+    shape('svg', { xmlns: 'http://www.w3.org/2000/svg', width, height, viewBox: `${x} ${y} ${width} ${height}` }, [
+      brush.definitions.shape,
+      picture,
+    ]),
+  );
 }
 
 /** A line cut to a width, px. */

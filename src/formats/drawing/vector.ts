@@ -55,13 +55,44 @@ function bare(element: ElementNode): Shape | null {
   );
 }
 
-function rebuild(element: ElementNode, scene: Scene, definitions: Definitions): Shape | null {
+/** Copies of copies are followed this far. */
+const DEEPEST = 8;
+
+/** What a `use` copies, where it stands in the page itself. @spec svg2 §5.6 */
+function copied(element: ElementNode, scene: Scene, definitions: Definitions, depth: number): Shape | null {
+  const reference = element.attributes.get('href') ?? element.attributes.get('xlink:href') ?? '';
+  const target = reference.startsWith('#')
+    ? scene.document.elements.find(({ id }) => id === reference.slice(1))
+    : undefined;
+  if (!target || depth > DEEPEST) return null;
+  const length = (name: string) => Number.parseFloat(element.attributes.get(name) ?? '') || 0;
+  const move = { transform: `translate(${length('x')} ${length('y')})` };
+  if (target.tag !== 'symbol') {
+    const made = rebuild(target, scene, definitions, depth + 1);
+    return made && shape('g', move, [made]);
+  }
+  const size = (name: string) => element.attributes.get(name) ?? '100%';
+  const style = scene.style(element);
+  const children = target.elements.flatMap((child) => rebuild(child, scene, definitions, depth + 1) ?? []);
+  const inherited = { ...painted('fill', style.fill, style), ...painted('stroke', style.stroke, style) };
+  const view = target.attributes.get('viewBox') ?? null;
+  const room = {
+    width: SAFE.test(size('width')) ? size('width') : '100%',
+    height: SAFE.test(size('height')) ? size('height') : '100%',
+  };
+  return shape('g', { ...move, ...inherited }, [
+    shape('svg', { ...room, viewBox: view !== null && SAFE.test(view) ? view : null }, children),
+  ]);
+}
+
+function rebuild(element: ElementNode, scene: Scene, definitions: Definitions, depth = 0): Shape | null {
+  if (element.tag === 'use') return copied(element, scene, definitions, depth);
   if (!SHAPES.has(element.tag) || scene.style(element).display === 'none') return null;
   const style = scene.style(element);
   const attributes: Record<string, string | number | null> = {};
   for (const [name, value] of element.attributes) if (KEPT.test(name) && SAFE.test(value)) attributes[name] = value;
   Object.assign(attributes, painted('fill', style.fill, style), painted('stroke', style.stroke, style));
-  const children = element.elements.flatMap((child) => rebuild(child, scene, definitions) ?? []);
+  const children = element.elements.flatMap((child) => rebuild(child, scene, definitions, depth) ?? []);
   return shape(element.tag, attributes, children);
 }
 

@@ -1,0 +1,63 @@
+import type { MenuItem } from '../../menus/index.js';
+import { withoutFragment, type Page } from '../../scene/index.js';
+import { baseUrl, resolveUrl } from '../../sheets/index.js';
+import { defineCheck, onElement, type Observation } from '../define.js';
+import type { Subject } from '../subject.js';
+
+/** Items that lead to a page of the site that is not there. */
+export const brokenPage = defineCheck(
+  {
+    id: 'broken-page',
+    title: 'Items lead to pages that exist',
+    weight: 'hinders',
+    scope: 'menu',
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    explains: {
+      means: 'Whoever follows the link ends at an error page, and a crawler counts the way as lost.',
+      rule: [
+        'An address inside the site finds a file: itself, the first page of a folder (/fares/ is fares/index.html), or the page of that name (/fares is fares.html).',
+        'Left out: other sites, addresses with a query, those only a server answers (.php and the like), and absolute ones (/fares/) unless the site’s root folder is named.',
+        'Where most of the pages the links lead to are missing, the page was kept alone, and nothing is said.',
+      ],
+      faulty: '<a href="/fars/">Fares</a>',
+      mended: '<a href="/fares/">Fares</a>',
+    },
+    worse: null,
+    messages: {
+      missing: {
+        says: '{subject} leads to {address}, and the site has no such page.',
+        mends: 'Mend the address, or build the page that is meant.',
+        criteria: [],
+      },
+    },
+  },
+  inspect,
+);
+
+function inspect({ menus, page }: Subject): readonly Observation[] {
+  if (!isWholeSite(page)) return [];
+  return menus.flatMap((menu) =>
+    menu.items
+      .filter((item) => destination(item, page) !== null && page.answers.get(destination(item, page)!) === false)
+      .map((item): Observation => ({
+        at: onElement(item.element),
+        menus: [menu],
+        state: 'normal',
+        message: 'missing',
+        data: { subject: `“${item.label}”`, address: item.href!.trim() },
+        common: destination(item, page)!,
+      })),
+  );
+}
+
+const destination = ({ href }: MenuItem, page: Page): string | null => {
+  const url = href === null || href.trim() === '' ? null : resolveUrl(href.trim(), baseUrl(page.document, page.url));
+  return url === null ? null : withoutFragment(url);
+};
+
+/** Whether other pages of the site lie there too, more than are missing. */
+function isWholeSite({ answers, url }: Page): boolean {
+  const others = [...answers].filter(([address]) => address !== url);
+  const count = (answer: boolean) => others.filter(([, found]) => found === answer).length;
+  return count(true) > 0 && count(true) >= count(false);
+}
