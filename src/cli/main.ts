@@ -4,11 +4,14 @@ import { FormatError } from '../formats/index.js';
 import { SourceError } from '../sources/index.js';
 import { auditCommand } from './commands/audit.js';
 import { checksCommand } from './commands/checks.js';
+import { compareCommand } from './commands/compare.js';
 import { drawCommand } from './commands/draw.js';
+import { initCommand } from './commands/init.js';
 import { linksCommand } from './commands/links.js';
 import { measureCommand } from './commands/measure.js';
 import { menusCommand } from './commands/menus.js';
 import { rungsCommand } from './commands/rungs.js';
+import { schemaCommand } from './commands/schema.js';
 import { walkCommand } from './commands/walk.js';
 import { whyCommand } from './commands/why.js';
 import { EXIT, sentence, UsageError } from './errors.js';
@@ -32,6 +35,9 @@ async function main(words: readonly string[]): Promise<void> {
     .command(rungsCommand)
     .command(whyCommand)
     .command(drawCommand)
+    .command(compareCommand)
+    .command(initCommand)
+    .command(schemaCommand)
     .command(checksCommand)
     .demandCommand(1, 'Name a command; --help lists them.')
     .strict()
@@ -62,6 +68,9 @@ const COMMANDS = [
   rungsCommand,
   whyCommand,
   drawCommand,
+  compareCommand,
+  initCommand,
+  schemaCommand,
   checksCommand,
 ].map(({ command }) => String(command).split(' ')[0]!);
 

@@ -51,3 +51,11 @@ export const criteriaText = ({ criteria }: Finding): string =>
 
 /** Where a finding is mended: the declaration behind it, or else the markup. */
 export const mendedAt = ({ cause, places }: Finding) => cause?.at ?? places.find(({ at }) => at !== null)?.at ?? null;
+
+/** The first sentence of a text, and the rest: full stops inside quotes and numbers end none. */
+export function sentences(text: string): { readonly title: string; readonly rest: string } {
+  const end = /[.!?](?=\s+[A-Z“#])/.exec(text.replace(/“[^”]*”/g, (quoted) => 'x'.repeat(quoted.length)));
+  return end
+    ? { title: text.slice(0, end.index + 1), rest: text.slice(end.index + 1).trim() }
+    : { title: text, rest: '' };
+}

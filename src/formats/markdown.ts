@@ -8,14 +8,12 @@ const MOST_PAGES = 5;
 /** Text of a page as text in Markdown: no markup, no links, no mentions. */
 export const plain = (text: string): string =>
   inert(text)
-    .replace(/[\\`*_{}[\]()#+!|~<>&$]/g, (c) =>
-      c === '<' ? '&lt;' : c === '>' ? '&gt;' : c === '&' ? '&amp;' : `\\${c}`,
-    )
+    .replace(/[\\`*_[\]|~<>&$]/g, (c) => (c === '<' ? '&lt;' : c === '>' ? '&gt;' : c === '&' ? '&amp;' : `\\${c}`))
     .replace(/@(?=[\w-])/g, '@\u200b')
     .replace(/(https?):\/\//gi, '$1:\u200b//');
 
 /** Code that no back tick of its own can end. */
-function code(text: string): string {
+export function code(text: string): string {
   const inner = inert(text);
   const fence = '`'.repeat(Math.max(0, ...[...inner.matchAll(/`+/g)].map((m) => m[0].length)) + 1);
   return fence.length > 1 || inner.startsWith('`') ? `${fence} ${inner} ${fence}` : `${fence}${inner}${fence}`;

@@ -1,5 +1,5 @@
 import { statSync } from 'node:fs';
-import { relative, resolve } from 'node:path';
+import { dirname, relative, resolve } from 'node:path';
 import fastGlob from 'fast-glob';
 import picomatch from 'picomatch';
 import { compareText } from '../core/index.js';
@@ -56,11 +56,16 @@ async function found(word: string, { cwd, pattern, skip }: Search): Promise<read
   return kept.sort(byDepth);
 }
 
-/** Pages nearer to the top first, the first page of a folder before the others. */
+/** Pages nearer to the top first, then folder by folder, the first page of each before the others. */
 function byDepth(one: string, other: string): number {
   const depth = (path: string) => path.split('/').length;
   const isFirst = (path: string) => /(^|\/)index\.x?html?$/.test(path);
-  return depth(one) - depth(other) || Number(isFirst(other)) - Number(isFirst(one)) || compareText(one, other);
+  return (
+    depth(one) - depth(other) ||
+    compareText(dirname(one), dirname(other)) ||
+    Number(isFirst(other)) - Number(isFirst(one)) ||
+    compareText(one, other)
+  );
 }
 
 /** Whether globs hold a path, or a folder it lies in. */

@@ -28,7 +28,7 @@ export async function loadFile(path: string, options: FileOptions = {}): Promise
   const html = decodePage(bytes);
   if (html.trim() === '')
     throw new SourceError(`${path} is empty`, 'Name the built page: the file a browser would be given.');
-  const site = siteOf(root, options);
+  const site = siteOf(root, options, file);
   return open({ name: nameOf(site, file), url: pathToFileURL(file).href, html }, site, options);
 }
 
@@ -58,16 +58,24 @@ export async function loadText(html: string, options: FileOptions = {}): Promise
   if (html.trim() === '') throw new SourceError('standard input is empty', 'Pipe a built page into the command.');
   const root = resolve(options.root ?? process.cwd());
   const url = pathToFileURL(join(root, 'standard-input.html')).href;
-  return open({ name: 'standard input', url, html }, siteOf(root, options), options);
+  return open({ name: 'standard input', url, html }, siteOf(root, options, null), options);
+}
+
+/** Folders a file lies in, the nearest first, up to the root. */
+function foldersAround(file: string, root: string): readonly string[] {
+  const out: string[] = [];
+  for (let folder = dirname(file); folder !== root && inside(root, folder); folder = dirname(folder)) out.push(folder);
+  return out;
 }
 
 /** The site a page on disk belongs to. */
 export const siteOfFile = (path: string, options: FileOptions = {}): Site =>
-  siteOf(resolve(options.root ?? defaultRoot(resolve(path))), options);
+  siteOf(resolve(options.root ?? defaultRoot(resolve(path))), options, resolve(path));
 
-const siteOf = (root: string, options: FileOptions): Site => ({
+const siteOf = (root: string, options: FileOptions, file: string | null): Site => ({
   root,
   here: options.here ?? (options.root === undefined ? process.cwd() : root),
+  around: options.root === undefined && file !== null ? foldersAround(file, root) : [],
   rooted: options.root !== undefined,
   fonts: options.fonts ?? [],
 });

@@ -16,6 +16,8 @@ export interface Site {
   readonly root: string;
   /** Folder files are named from where they lie in it; else from the root. */
   readonly here: string;
+  /** Folders absolute addresses may start from where no root was named: those around the page, the nearest first. */
+  readonly around: readonly string[];
   /** Whether the root was named: only then absolute addresses are known to start there. */
   readonly rooted: boolean;
   /** Font files that are there without the page bringing them. */
@@ -53,7 +55,7 @@ export const nameOf = ({ root, here }: Pick<Site, 'root' | 'here'>, file: string
     .join('/');
 
 /** The file an address means: inside the root, or absolute from the root; null if neither. */
-function fileFor(url: string, { root }: Site): string | null {
+function fileFor(url: string, { root, around }: Site): string | null {
   if (!url.startsWith('file:')) return null;
   let path: string;
   try {
@@ -61,7 +63,7 @@ function fileFor(url: string, { root }: Site): string | null {
   } catch {
     return null;
   }
-  for (const candidate of [path, join(root, path)]) {
+  for (const candidate of [path, ...[...around, root].map((folder) => join(folder, path))]) {
     if (!inside(root, candidate) || !existsSync(candidate)) continue;
     if (inside(realpathSync(root), realpathSync(candidate)) && statSync(candidate).isFile()) return candidate;
   }

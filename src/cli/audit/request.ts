@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { extname } from 'node:path';
 import type { Acceptance, AuditOptions, Resource, Weight } from '../../core/index.js';
-import { checkWritable, formatFor, FormatError, type Format } from '../../formats/index.js';
+import { checkWritable, formatFor, type Format } from '../../formats/index.js';
 import { expandPages } from '../../sources/index.js';
 import { openingScript } from '../config/openings.js';
 import { ACCEPTED_FILE, CONFIG_FILE, readAccepted, readSettings, type Settings } from '../config/read.js';
@@ -148,7 +148,7 @@ function readPatch(file: string): Resource {
   try {
     return { name: file, text: readFileSync(file, 'utf8') };
   } catch (error) {
-    throw new FormatError(
+    throw new UsageError(
       `${file} cannot be read (${(error as NodeJS.ErrnoException).code ?? 'unknown reason'})`,
       'Name the sheet with the change to try.',
     );

@@ -1,9 +1,12 @@
 import type { ArgumentsCamelCase, CommandModule } from 'yargs';
 import { acceptAll, acceptanceNotes } from '../audit/acceptances.js';
 import { auditArguments, type AuditArguments } from '../audit/arguments.js';
+import { dayOf } from '../audit/day.js';
 import { logTo } from '../audit/log.js';
+import { checkPatchUse, tryPatches } from '../audit/patch.js';
 import { requestOf, type Request } from '../audit/request.js';
 import { exitCodeOf, runAudit, type Run } from '../audit/run.js';
+import { watchPages } from '../audit/watch.js';
 import { EXIT, tellFailure } from '../errors.js';
 import { finish } from '../finish.js';
 import { progressOn } from '../progress.js';
@@ -14,17 +17,14 @@ import { auditView } from '../views/audit.js';
 import { plural } from '../views/layout.js';
 import { pageLine, runView } from '../views/run.js';
 
-/** The day, as acceptances and reports tell it. SOURCE_DATE_EPOCH stands in for the clock where results must repeat. */
-export function dayOf(env: NodeJS.ProcessEnv): string {
-  const epoch = Number(env.SOURCE_DATE_EPOCH);
-  const date = env.SOURCE_DATE_EPOCH && Number.isFinite(epoch) ? new Date(epoch * 1000) : new Date();
-  return date.toISOString().slice(0, 10);
-}
-
 async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> {
   const terminal = terminalOf(process.stdout, args.color, process.env);
   const log = await logTo(args.log);
-  const request = await requestOf(args, dayOf(process.env));
+  const today = dayOf(process.env);
+  if (args.watch)
+    return watchPages(() => requestOf(args, today), await progressOn(process.stderr, args.quiet), terminal);
+  if (args.patch && args.patch.length > 0) return patched(args, today, terminal);
+  const request = await requestOf(args, today);
   log.info({ version: VERSION, pages: request.tasks.length, audit: request.audit }, 'asked for');
   const run = await auditOnce(args, request, terminal, log);
   const found = run.shared.length;
@@ -40,6 +40,16 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
     return finish(run.failures.length > 0 ? EXIT.unaudited : EXIT.clean);
   }
   finish(run.unwritten > 0 && run.failures.length === 0 ? EXIT.usage : exitCodeOf(run, request.failOn));
+}
+
+/** With sheets to try, the outputs are those of the comparison. */
+async function patched(args: AuditArguments, today: string, terminal: Terminal): Promise<void> {
+  checkPatchUse(args);
+  const { write = [], ...rest } = args;
+  const request = await requestOf({ ...rest, json: false }, today);
+  const progress = await progressOn(process.stderr, args.quiet);
+  const { code, failed } = await tryPatches(request, { files: write, json: args.json }, progress, terminal);
+  finish(failed > 0 ? EXIT.unaudited : code);
 }
 
 async function auditOnce(

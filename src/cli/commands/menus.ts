@@ -1,5 +1,6 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { menusOf } from '../../core/index.js';
+import { toModel } from '../../formats/index.js';
 import { parseRange, parseWidth } from '../options.js';
 import { readPage, withRange, type RangeArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
@@ -16,9 +17,7 @@ async function handler(args: ArgumentsCamelCase<RangeArguments>): Promise<void> 
   const height = parseWidth(args.height, '--height');
   const result = menusOf(await readPage(args.page, args), { from, to, height });
   process.stdout.write(
-    args.json
-      ? `${JSON.stringify(result, null, 2)}\n`
-      : menusView(result, terminalOf(process.stdout, args.color, process.env)),
+    args.json ? toModel('menus', result) : menusView(result, terminalOf(process.stdout, args.color, process.env)),
   );
 }
 

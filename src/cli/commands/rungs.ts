@@ -1,5 +1,6 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { ladderOf } from '../../core/index.js';
+import { toModel } from '../../formats/index.js';
 import { parseRange, parseWidth } from '../options.js';
 import { readPage, withRange, type RangeArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
@@ -20,9 +21,7 @@ async function handler(args: ArgumentsCamelCase<RangeArguments>): Promise<void> 
     height: parseWidth(args.height, '--height'),
   });
   process.stdout.write(
-    args.json
-      ? `${JSON.stringify(result, null, 2)}\n`
-      : rungsView(result, terminalOf(process.stdout, args.color, process.env)),
+    args.json ? toModel('rungs', result) : rungsView(result, terminalOf(process.stdout, args.color, process.env)),
   );
 }
 

@@ -1,5 +1,6 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { walkOf } from '../../core/index.js';
+import { toModel } from '../../formats/index.js';
 import { parseWidth } from '../options.js';
 import { parseMoves, POSE } from '../pose.js';
 import { readPage, withSources, type SourceArguments } from '../source-options.js';
@@ -40,9 +41,7 @@ async function handler(args: ArgumentsCamelCase<WalkArguments>): Promise<void> {
     until,
   });
   process.stdout.write(
-    args.json
-      ? `${JSON.stringify(result, null, 2)}\n`
-      : walkView(result, until, terminalOf(process.stdout, args.color, process.env)),
+    args.json ? toModel('walk', result) : walkView(result, until, terminalOf(process.stdout, args.color, process.env)),
   );
 }
 

@@ -1,5 +1,6 @@
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { longhandsNamed, why } from '../../core/index.js';
+import { toModel } from '../../formats/index.js';
 import { UsageError } from '../errors.js';
 import { parseRange, parseWidth, parseWidths } from '../options.js';
 import { oneElement, parseMoves, POSE } from '../pose.js';
@@ -43,9 +44,7 @@ async function handler(args: ArgumentsCamelCase<WhyArguments>): Promise<void> {
     poseText: moves.join(' ') || 'closed',
   });
   process.stdout.write(
-    args.json
-      ? `${JSON.stringify(result, null, 2)}\n`
-      : whyView(result, terminalOf(process.stdout, args.color, process.env)),
+    args.json ? toModel('why', result) : whyView(result, terminalOf(process.stdout, args.color, process.env)),
   );
 }
 

@@ -14,6 +14,8 @@ export function parseFile<T extends z.ZodType>(file: string, given: string, form
   const text = given.replace(/^\ufeff/, '');
   const errors: ParseError[] = [];
   if (depthOf(text) > DEEPEST) throw new UsageError(`${file} is nested too deeply`, 'See rope-ladder schema.');
+  if (text.trim() === '')
+    throw new UsageError(`${file}:1 is not JSON: it is empty`, 'rope-ladder init writes a first one.');
   const tree = parseTree(text, errors, { allowTrailingComma: true });
   const [first] = errors;
   if (first || !tree) {
@@ -31,7 +33,9 @@ export function parseFile<T extends z.ZodType>(file: string, given: string, form
   }
   const result = form.safeParse(plainOf(tree));
   if (result.success) return result.data;
-  throw faultOf(file, text, tree, result.error.issues[0]!, form);
+  // A name that is no setting is often why another one is missing.
+  const issues = result.error.issues.map(inner);
+  throw faultOf(file, text, tree, issues.find(({ code }) => code === 'unrecognized_keys') ?? issues[0]!, form);
 }
 
 function depthOf(text: string): number {
@@ -62,10 +66,9 @@ const printPath = (path: readonly PropertyKey[]): string =>
 type Issue = z.core.$ZodIssue;
 
 function faultOf(file: string, text: string, tree: Node, issue: Issue, form: z.ZodType): UsageError {
-  const deepest = inner(issue);
-  const path = [...deepest.path] as (string | number)[];
-  if (deepest.code === 'unrecognized_keys') {
-    const key = deepest.keys[0]!;
+  const path = [...issue.path] as (string | number)[];
+  if (issue.code === 'unrecognized_keys') {
+    const key = issue.keys[0]!;
     const known = knownKeys(form, path);
     const [near] = nearest(key, known);
     const at = lineOf(text, findNodeAtLocation(tree, [...path, key])?.parent?.offset ?? 0);
@@ -76,7 +79,7 @@ function faultOf(file: string, text: string, tree: Node, issue: Issue, form: z.Z
   }
   const node = nodeNear(tree, path);
   return new UsageError(
-    `${file}:${lineOf(text, node.offset)} cannot be used: ${path.length > 0 ? `“${printPath(path)}” ` : 'it '}${wording(deepest)}`,
+    `${file}:${lineOf(text, node.offset)} cannot be used: ${path.length > 0 ? `“${printPath(path)}” ` : 'it '}${wording(issue)}`,
     'rope-ladder schema prints what is allowed.',
   );
 }

@@ -15,3 +15,4 @@ export {
   type AuditRun,
   type SharedFinding,
 } from './site.js';
+export { compareRuns, type ComparedPage, type ComparedRuns } from './compare.js';

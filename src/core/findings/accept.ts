@@ -50,11 +50,11 @@ export function accept(
       ({ one }) => one.check === finding.check && (one.message === undefined || one.message === finding.message),
     );
     const covering = finding.places.map(({ selector }) =>
-      fitting.find(({ one }) => one.selectors === undefined || one.selectors.includes(selector)),
+      fitting.filter(({ one }) => one.selectors === undefined || one.selectors.includes(selector)),
     );
-    if (covering.some((found) => found === undefined)) return true;
-    for (const found of covering) used.add(found!.i);
-    const { reason, until } = covering[0]!.one;
+    if (covering.some((found) => found.length === 0)) return true;
+    for (const { i } of covering.flat()) used.add(i);
+    const { reason, until } = covering[0]![0]!.one;
     accepted.push({ finding, reason, until: until ?? null });
     return false;
   });

@@ -54,7 +54,7 @@ function pictureView(picture: Picture, id: string, numbers: readonly (number | n
 const FLAG = 15;
 
 /** The drawing as a picture that nothing acts in, with the findings' numbers as links upon it. */
-function pictureSvg(
+export function pictureSvg(
   { wide, high, svg }: Picture,
   pins: readonly (Picture['pins'][number] & { readonly number: number })[],
   title: string,

@@ -1,4 +1,3 @@
-import { createHash } from 'node:crypto';
 import { Eta } from 'eta';
 import {
   CHECKS,
@@ -13,11 +12,21 @@ import {
   type Finding,
   type Limit,
 } from '../../core/index.js';
-import { criteriaText, inert, weightWord, widthsText, type Format, type RunEnd, type RunStart } from '../format.js';
+import {
+  criteriaText,
+  inert,
+  sentences,
+  weightWord,
+  widthsText,
+  type Format,
+  type RunEnd,
+  type RunStart,
+} from '../format.js';
 import { ladderChart, MOST_BARS } from './chart.js';
 import type { Excerpt, PageMaterial } from './material.js';
 import { subpageOf, type PictureAt } from './pages.js';
 import { peopleOf } from './people.js';
+import { policyOf } from './policy.js';
 import { SCRIPT } from './script.js';
 import { STYLE } from './style.js';
 import { FINDING, PAGE, SUBPAGE } from './templates.js';
@@ -91,8 +100,6 @@ interface Gathered {
   readonly first: AuditResult | null;
 }
 
-const sha = (text: string): string => `'sha256-${createHash('sha256').update(text).digest('base64')}'`;
-
 function render(g: Gathered): string {
   const { told } = g;
   const numbers = new Map(told.map(({ finding }, i) => [likenessOf(finding), i + 1]));
@@ -115,7 +122,7 @@ function render(g: Gathered): string {
   return eta.renderString(PAGE, {
     title: inert(`Navigation menus of ${name}`),
     scope: inert(scopeText(g)),
-    policy: `default-src 'none'; img-src data:; style-src ${sha(STYLE)}; script-src ${sha(SCRIPT)}; base-uri 'none'; form-action 'none'`,
+    policy: policyOf({ style: STYLE, script: SCRIPT }),
     style: STYLE,
     script: SCRIPT,
     parts: [
@@ -251,14 +258,6 @@ function findingView(
     ),
     pictures: pictures.slice(0, 4).map(({ id, title }) => ({ id, text: `picture: ${title}` })),
   };
-}
-
-/** The first sentence of a text, and the rest: full stops inside quotes and numbers end none. */
-function sentences(text: string): { readonly title: string; readonly rest: string } {
-  const end = /[.!?](?=\s+[A-Z“#])/.exec(text.replace(/“[^”]*”/g, (quoted) => 'x'.repeat(quoted.length)));
-  return end
-    ? { title: text.slice(0, end.index + 1), rest: text.slice(end.index + 1).trim() }
-    : { title: text, rest: '' };
 }
 
 /** A line of source: its blanks stay, nothing in it acts. */

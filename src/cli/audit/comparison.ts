@@ -1,0 +1,84 @@
+import { extname } from 'node:path';
+import { compareRuns, WEIGHTS, type AuditRun, type Weight } from '../../core/index.js';
+import {
+  checkWritable,
+  comparisonMarkdown,
+  comparisonPage,
+  FormatError,
+  toldComparison,
+  toModel,
+  writeWhole,
+  type ComparedPictures,
+  type PageMaterial,
+  type ToldComparison,
+} from '../../formats/index.js';
+import { EXIT, type ExitCode } from '../errors.js';
+import type { Terminal } from '../terminal.js';
+import { VERSION } from '../version.js';
+import { compareView } from '../views/compare.js';
+
+/** One side of a comparison. */
+export interface Side {
+  readonly name: string;
+  readonly run: AuditRun;
+  readonly materials: ReadonlyMap<string, PageMaterial>;
+}
+
+const ENDINGS = ['.json', '.md', '.html'] as const;
+
+/** Throws FormatError where a comparison cannot be written to a file. */
+export function checkComparisonFile(file: string): void {
+  if (!(ENDINGS as readonly string[]).includes(extname(file).toLowerCase()))
+    throw new FormatError(`a comparison is not written as “${file}”`, `Endings: ${ENDINGS.join(', ')}.`);
+  checkWritable(file);
+}
+
+export interface Comparing {
+  readonly before: Side;
+  readonly after: Side;
+  readonly files: readonly string[];
+  readonly json: boolean;
+  readonly day: string;
+  readonly failOn: Weight | 'never';
+}
+
+/** Prints and writes a comparison. Gives 1 where a new fault weighs enough. */
+export async function tellComparison(
+  { before, after, files, json, day, failOn }: Comparing,
+  terminal: Terminal,
+): Promise<ExitCode> {
+  const compared = compareRuns(before.run, after.run);
+  const told = toldComparison(compared);
+  const { unmatched } = compared;
+  const model = () => toModel('compare', { before: before.name, after: after.name, ...compared });
+  process.stdout.write(json ? model() : compareView(told, before.name, after.name, terminal));
+  if (unmatched.before.length + unmatched.after.length > 0)
+    process.stderr.write(
+      `Not compared, as only one of the two runs made it: ${[...unmatched.before, ...unmatched.after].join(', ')}.\n`,
+    );
+  const pictures = (): ComparedPictures[] =>
+    compared.pages.flatMap(({ before: was, after: is }) => {
+      const [a, b] = [before.materials.get(was ?? ''), after.materials.get(is ?? '')];
+      return a && b ? [{ page: is!, before: a, after: b }] : [];
+    });
+  for (const file of files) {
+    const ending = extname(file).toLowerCase();
+    const text =
+      ending === '.json'
+        ? model()
+        : ending === '.md'
+          ? comparisonMarkdown(told, before.name, after.name)
+          : comparisonPage(told, { before: before.name, after: after.name, version: VERSION, day }, pictures());
+    await writeWhole(file, text);
+    process.stderr.write(`Written: ${file}\n`);
+  }
+  return exitOf(told, failOn);
+}
+
+function exitOf({ fresh }: ToldComparison, failOn: Weight | 'never'): ExitCode {
+  if (failOn === 'never') return EXIT.clean;
+  const counts = WEIGHTS.slice(0, WEIGHTS.indexOf(failOn) + 1);
+  return fresh.some(({ finding }) => finding.verdict === 'fault' && counts.includes(finding.weight))
+    ? EXIT.findings
+    : EXIT.clean;
+}
