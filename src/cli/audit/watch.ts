@@ -59,7 +59,7 @@ export async function watchPages(make: () => Promise<Request>, progress: Progres
       const time = `${((Date.now() - began) / 1000).toFixed(1)} s`;
       process.stdout.write(
         changed
-          ? `\n${compareView({ ...told, still: [] }, 'before', `now (${time})`, terminal)}`
+          ? `\n${compareView(told, 'before', `now (${time})`, terminal, true)}`
           : `No change in the findings (${time}).\n`,
       );
       last = next;

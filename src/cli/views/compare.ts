@@ -8,8 +8,14 @@ import { findingWord } from './summary.js';
 
 const MOST_STILL = 20;
 
-/** What changed between two runs: new findings in full, the others in a line each. */
-export function compareView(told: ToldComparison, before: string, after: string, terminal: Terminal): string {
+/** What changed between two runs: new findings in full, the others in a line each. @param brief without those still there */
+export function compareView(
+  told: ToldComparison,
+  before: string,
+  after: string,
+  terminal: Terminal,
+  brief = false,
+): string {
   const { colours, columns } = terminal;
   const head = `${colours.bold(harmless(before))} → ${colours.bold(harmless(after))}`;
   const line = ({ finding, pages }: SharedFinding): string => {
@@ -46,7 +52,7 @@ export function compareView(told: ToldComparison, before: string, after: string,
         ),
       ),
     ),
-    ...(still.length > 0 ? [`${colours.bold(`Still there: ${still.length}`)}\n${shown.join('\n')}`] : []),
+    ...(still.length > 0 && !brief ? [`${colours.bold(`Still there: ${still.length}`)}\n${shown.join('\n')}`] : []),
     wrapAnsi(colours.bold(`${comparisonCounts(told)}.`), columns),
   ];
   return `${parts.join('\n\n')}\n`;
