@@ -1,6 +1,15 @@
 import { bottom, type Range, type Rect } from '../base/index.js';
-import { descendants } from '../html/index.js';
-import { findMenus, formOf, type Menu, type MenuForm, type MenuItem } from '../menus/index.js';
+import {
+  findMenus,
+  firstRoutes,
+  formOf,
+  lastMove,
+  openingsAt,
+  type Menu,
+  type MenuForm,
+  type Opening,
+} from '../menus/index.js';
+import { labelOf } from '../naming/index.js';
 import {
   destinationOf,
   poseAfter,
@@ -70,8 +79,8 @@ export function framesOf(page: Page, options: FrameOptions): readonly Frame[] {
     };
     if (options.pose)
       return [at(poseAfter(page, options.pose.moves, setting(width, { height: options.height })), options.pose.name)];
-    const opened = openingOf(menus, page, width, options.height);
-    return [at({}, 'closed'), ...(opened ? [at(opened.pose, opened.name)] : [])];
+    const opened = openedAt(menus, page, width, options.height);
+    return [at({}, 'closed'), ...opened.map(({ pose, name }) => at(pose, name))];
   });
 }
 
@@ -98,28 +107,28 @@ function bandsOf(page: Page, menus: readonly Menu[], range: Range): readonly Ran
 const familiar = ({ from, to }: Range): number =>
   FAMILIAR.find((width) => width >= from && width <= to) ?? Math.round(Math.min((from + to) / 2, from + 100));
 
-interface Opening {
+interface Opened {
   readonly pose: Setting['pose'];
   readonly name: string;
 }
 
-/** The first submenu that hover, or else focus, opens at a width; what scripts open is not known here. */
-function openingOf(menus: readonly Menu[], page: Page, width: number, height: number): Opening | null {
-  const closed = page.scene(setting(width, { height }));
-  for (const item of menus.flatMap((menu) => menu.items)) {
-    if (!item.submenu || !closed.seen(item.element) || shows(item, closed)) continue;
-    for (const [move, pose] of [
-      ['hover', { hovered: item.element }],
-      ['focus', { focused: item.element }],
-    ] as const)
-      if (shows(item, page.scene(setting(width, { height, pose }))))
-        return { pose, name: `${move} on “${item.label}”` };
-  }
-  return null;
+/** What opens most of a menu by its toggle, and the first submenu that opens by itself: the looks people ask about. */
+function openedAt(menus: readonly Menu[], page: Page, width: number, height: number): readonly Opened[] {
+  const at = setting(width, { height });
+  const rest = page.scene(at);
+  const single = firstRoutes(openingsAt(menus, page, at)).filter(({ moves }) => moves.length === 1);
+  const handle = ({ moves }: Opening) => lastMove(moves).element;
+  const toggles = new Set(menus.flatMap((menu) => menu.toggles.map(({ element }) => element)));
+  const panels = single.filter((one) => toggles.has(handle(one))).sort((a, b) => b.shows.size - a.shows.size);
+  const submenus = single.filter((one) => !toggles.has(handle(one)));
+  return [panels[0], submenus[0]].flatMap((one): Opened[] => {
+    if (!one) return [];
+    const { by, element } = lastMove(one.moves);
+    const label = labelOf(element, rest);
+    const name = `${by} on ${label === '' ? 'a control without a name' : `“${label}”`}`;
+    return [{ pose: poseAfter(page, one.moves, at), name }];
+  });
 }
-
-const shows = ({ submenu, element }: MenuItem, scene: Scene): boolean =>
-  submenu !== null && [...descendants(submenu)].some((e) => e !== element && e.tag === 'a' && scene.seen(e) !== null);
 
 const screenOf = ({ medium, setting: { scroll } }: Scene): Rect => ({
   x: scroll.x,

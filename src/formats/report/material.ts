@@ -130,9 +130,11 @@ const LONGEST = 160;
 
 function excerptsOf({ places, cause }: Finding, sources: ReadonlyMap<string, string>): readonly Excerpt[] {
   const positions = [places[0]!.at, cause?.at].filter((at): at is Position => at !== null && at !== undefined);
+  const told = new Set<string>();
   return positions.flatMap(({ file, line, column }): Excerpt[] => {
     const lines = sources.get(file)?.split(/\r\n?|\n/);
-    if (!lines || line > lines.length) return [];
+    if (!lines || line > lines.length || told.has(`${file}:${line}`)) return [];
+    told.add(`${file}:${line}`);
     const first = Math.max(1, line - AROUND);
     // Of a sheet in one line only the part that matters.
     const cut = (text: string, number: number): string => {

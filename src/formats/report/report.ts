@@ -222,7 +222,8 @@ function findingView(
   const { check, cause, places, says, mends, measured, needed, states, poses, widths } = finding;
   const weight = weightWord(finding);
   const shown = pages.slice(0, MOST_PAGES_NAMED).join(', ');
-  const posed = poses.filter((pose) => pose !== 'closed').map(inert);
+  // Of a state the state itself says how it is reached.
+  const posed = states.includes('normal') ? poses.filter((pose) => pose !== 'closed').map(inert) : [];
   return {
     number,
     check,
@@ -251,13 +252,21 @@ function findingView(
       label: label === '' ? '' : `“${inert(label)}”`,
       where: inert(`${at ? `${formatPosition(at)} ` : ''}${selector}${own ? ` (${printWidths(own)} px)` : ''}`),
     })),
-    excerpts: excerpts.map((one) => ({ ...one, file: inert(one.file), lines: one.lines.map(sourceLine) })),
+    excerpts: excerpts.map((one) => ({ ...one, file: inert(one.file), lines: dedented(one.lines.map(sourceLine)) })),
     pages: audited > 1 ? pages.map(inert) : [],
     onPages: inert(
       pages.length > MOST_PAGES_NAMED ? `${shown} and ${pages.length - MOST_PAGES_NAMED} more pages` : shown,
     ),
     pictures: pictures.slice(0, 4).map(({ id, title }) => ({ id, text: `picture: ${title}` })),
   };
+}
+
+/** Lines without the blanks that all of them begin with. */
+function dedented(lines: readonly string[]): readonly string[] {
+  const depth = Math.min(
+    ...lines.filter((line) => line.trim() !== '').map((line) => line.length - line.trimStart().length),
+  );
+  return lines.map((line) => line.slice(Number.isFinite(depth) ? depth : 0));
 }
 
 /** A line of source: its blanks stay, nothing in it acts. */
