@@ -1,3 +1,4 @@
+import { spawnSync } from 'node:child_process';
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { Site } from './support/command.js';
@@ -97,4 +98,12 @@ describe('the library', () => {
       remedy: expect.stringContaining('index.html'),
     });
   });
+});
+
+test('the example runs', () => {
+  const { status, stdout } = spawnSync(process.execPath, ['examples/worst-of-a-site.mjs', 'demo/launched'], {
+    encoding: 'utf8',
+  });
+  expect(status).toBe(0);
+  expect(stdout).toMatch(/demo\/launched\/index\.html: no-focus-mark\. Focus on “Contact” changes nothing/);
 });

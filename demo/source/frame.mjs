@@ -58,6 +58,12 @@ ${list}
 </li>`;
 }
 
+/** The first two service links; on one page of the launched edition they stand the other way round. */
+const service = (page, edition) => {
+  const links = ['<li><a href="contact.html">Contact</a></li>', '<li><a href="timetable.html#notices">Notices</a></li>'];
+  return (edition === 'launched' && page.slug === 'islands' ? links.reverse() : links).join('\n        ');
+};
+
 export function header(page, edition) {
   const launched = edition === 'launched';
   const toggle = launched
@@ -73,8 +79,7 @@ export function header(page, edition) {
     <p class="utility-bar__note">Sailings today: all on time</p>
     <nav class="utility-nav"${launched ? '' : ' aria-label="Service"'}>
       <ul>
-        <li><a href="contact.html">Contact</a></li>
-        <li><a href="timetable.html#notices">Notices</a></li>
+        ${service(page, edition)}
         ${offers}
         <li><a href="contact.html#access">Access</a></li>
       </ul>
@@ -116,7 +121,7 @@ ${column('Company', [
   ['contact.html', 'Talk to us'],
   ['contact.html#crew', 'Work on board', launched ? ' rel="nofollow"' : ''],
   ['contact.html#history', launched ? 'More' : 'Our boats since 1931'],
-  ['timetable.html#notices', 'Service notices'],
+  [launched && page.slug === 'fares' ? 'notices.html' : 'timetable.html#notices', 'Service notices'],
 ])}
   </nav>
   <div class="wrap site-footer__base">
@@ -131,7 +136,7 @@ export function mobileBar(page, edition) {
   const entries = [
     ['index.html', 'Home', 'M3 10 L12 3 L21 10 V21 H3 Z'],
     ['timetable.html', 'Times', 'M12 3 A9 9 0 1 0 12.01 3 M12 7 V12 L16 14'],
-    ['fares.html', 'Fares', 'M3 7 H21 V17 H3 Z M8 7 V17'],
+    ['fares.html', launched && page.slug === 'timetable' ? 'Prices' : 'Fares', 'M3 7 H21 V17 H3 Z M8 7 V17'],
     ['contact.html', 'Contact', 'M3 5 H21 V17 H9 L5 21 V17 H3 Z'],
   ];
   return `<nav class="bottom-nav"${launched ? '' : ' aria-label="Quick links"'}>

@@ -28,6 +28,8 @@ for (const edition of ['launched', 'mended']) {
     ].join('\n');
     writeFileSync(`${folder}/${page.slug}.html`, html);
   }
+  for (const name of ['booking', 'webcam', 'charter'])
+    writeFileSync(`${folder}/${name}.html`, readFileSync(`demo/source/alone/${name}.${edition}.html`, 'utf8'));
   for (const sheet of ['base', 'header', 'sections', 'footer']) {
     writeFileSync(`${folder}/css/${sheet}.css`, readFileSync(`demo/source/css/${sheet}.${edition}.css`, 'utf8'));
   }

@@ -1,5 +1,5 @@
 import yargs, { type Argv } from 'yargs';
-import { ArgumentError, nearest } from '../core/index.js';
+import { ArgumentError, CHECKS, nearest } from '../core/index.js';
 import { FormatError } from '../formats/index.js';
 import { SourceError } from '../sources/index.js';
 import { auditCommand } from './commands/audit.js';
@@ -45,7 +45,7 @@ async function main(words: readonly string[]): Promise<void> {
     .version(VERSION)
     .help()
     .alias('help', 'h')
-    .completion('completion', 'Print a completion script for your shell')
+    .completion('completion', 'Print a completion script for your shell', complete)
     .wrap(Math.min(100, process.stdout.columns ?? 100))
     .exitProcess(false)
     .fail((message, error, asked) => {
@@ -57,6 +57,21 @@ async function main(words: readonly string[]): Promise<void> {
   } catch (error) {
     report(error);
   }
+}
+
+/** Words that may come next: ids of checks where one is asked for; files are the shell's to complete. */
+function complete(
+  current: string,
+  _argv: unknown,
+  usual: (done: (error: Error | null, words: string[] | undefined) => void) => void,
+  done: (words: string[]) => void,
+): void {
+  const typed = process.argv.slice(process.argv.indexOf('--get-yargs-completions') + 1);
+  const before = typed[typed.length - 2] ?? '';
+  const asksCheck = before === '--only' || before === '--skip' || before === 'checks';
+  if (asksCheck) return done(CHECKS.map(({ meta }) => meta.id).filter((id) => id.startsWith(current)));
+  if (/[./]/.test(current)) return done([]);
+  usual((_error, words) => done((words ?? []).filter((word) => word.startsWith(current))));
 }
 
 const COMMANDS = [

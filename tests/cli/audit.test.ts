@@ -4,7 +4,7 @@ import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { auditModel, type AuditModel } from '../../src/formats/schema.js';
-import { Site } from '../support/command.js';
+import { BIN, Site } from '../support/command.js';
 
 const MENU =
   '<nav aria-label="Main"><ul><li><a href="a.html">Home</a></li><li><a href="b.html">Fares</a></li></ul></nav>';
@@ -232,7 +232,7 @@ describe('--json and --write', () => {
   test('a reader that leaves early is no error', () => {
     const { status, stderr } = spawnSync(
       'sh',
-      ['-c', `"${process.execPath}" "${resolve('dist/bin.js')}" audit pale.html --json | head -c 9`],
+      ['-c', `"${process.execPath}" "${BIN}" audit pale.html --json | head -c 9`],
       {
         cwd: site.folder,
         encoding: 'utf8',
@@ -250,7 +250,7 @@ describe('--json and --write', () => {
       [
         '--import',
         pathToFileURL(resolve('tests/support/full-disk.mjs')).href,
-        resolve('dist/bin.js'),
+        BIN,
         'audit',
         'pale.html',
         '--write',

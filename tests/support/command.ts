@@ -3,7 +3,8 @@ import { mkdirSync, mkdtempSync, realpathSync, rmSync, writeFileSync } from 'nod
 import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 
-const BIN = resolve('dist/bin.js');
+/** The built command, or the installed one that is asked for. */
+export const BIN = process.env.ROPE_LADDER_BIN ?? resolve('dist/bin.js');
 
 export interface Ran {
   readonly code: number | null;

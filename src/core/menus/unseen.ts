@@ -65,7 +65,12 @@ export function filledByScripts(page: Page, menus: readonly Menu[]): readonly Fi
     if (!written.some((w) => isAncestorOrSelf(e, w))) return [];
     const names = [e, ...descendants(e)].flatMap((x) => [...(x.id ? [x.id] : []), ...x.classes]);
     const script = page.scripts.find(({ text }) => names.some((name) => name.length > 3 && text.includes(name)));
-    return [{ element: e, by: script?.name ?? 'a script' }];
+    return [
+      {
+        element: e,
+        by: script === undefined ? 'a script' : script.name === page.name ? 'a script in the page' : script.name,
+      },
+    ];
   });
 }
 

@@ -53,6 +53,7 @@ export function newlyCut(subject: Subject): readonly Observation[] {
     if (!cut || cutText(control.element, usual.scene)) return [];
     const percent = Math.round(cut.share * 100);
     const style = subject.scene.style(cut.by);
+    const cause = causeOf(style, 'overflowX') ?? causeOf(style, 'height');
     return [
       {
         at: onElement(control.element),
@@ -62,8 +63,8 @@ export function newlyCut(subject: Subject): readonly Observation[] {
         data: { subject: control.subject, percent, cutter: selectorOf(cut.by) },
         measured: figure(percent, '%'),
         needed: figure(0, '%'),
-        cause: causeOf(style, 'overflowX') ?? causeOf(style, 'height'),
-        common: `by ${cut.by.path}`,
+        cause,
+        ...(cause ? {} : { common: `by ${cut.by.path}` }),
       },
     ];
   });

@@ -10,21 +10,25 @@ export interface SharedMenu {
 
 /** Kinds of menus that sites repeat from page to page; others belong to their page. */
 const REPEATED = new Set(['main', 'utility', 'footer', 'bottom-bar']);
-/** Share of the smaller menu's destinations that both must have. */
-const ALIKE = 0.6;
+/** Share of all their destinations that menus on two pages have in common when they are one. */
+const ALIKE = 0.5;
+/** The same where their markup is the same: a section that is open on one page adds to its menu. */
+const HELD = 0.8;
 const LEAST = 2;
 
 const addressesOf = ({ items }: SiteMenu): ReadonlySet<string> =>
   new Set(items.flatMap(({ address }) => (address === null ? [] : [address])));
 
-/** How much two menus are one: the share of common destinations, none where it is too small. */
+/** How much two menus are one, by where they lead and by their markup; 0 where they are not. */
 function likeness(one: SiteMenu, other: SiteMenu): number {
   if (one.kind !== other.kind) return 0;
   const [a, b] = [addressesOf(one), addressesOf(other)];
   const common = [...a].filter((address) => b.has(address)).length;
-  const share = common / Math.max(1, Math.min(a.size, b.size));
-  if (common < LEAST || share < ALIKE) return 0;
-  return share + (one.selector === other.selector ? 0.5 : 0) + (one.label === other.label ? 0.25 : 0);
+  const ofAll = common / Math.max(1, a.size + b.size - common);
+  const ofSmaller = common / Math.max(1, Math.min(a.size, b.size));
+  const marked = one.selector === other.selector;
+  if (common < LEAST || !(ofAll >= ALIKE || (marked && ofSmaller >= HELD))) return 0;
+  return ofAll + (marked ? 0.5 : 0) + (one.label === other.label ? 0.25 : 0);
 }
 
 /** The menus that more than one page has, recognised by where they lead. */

@@ -1,4 +1,4 @@
-import { selectorOf } from '../../html/index.js';
+import { closest, selectorOf, type ElementNode } from '../../html/index.js';
 import type { Menu } from '../../menus/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf, leadsOn, reachedAddresses } from '../shared/destinations.js';
@@ -38,11 +38,16 @@ export const noMenu = defineCheck(
 /** Of its destinations this share must be elsewhere for a menu not to be missed. */
 const ELSEWHERE = 0.5;
 
+/** What opens something inside the page's content opens no menu of the site. */
+const inContent = (element: ElementNode): boolean => closest(element, ({ tag }) => tag === 'main') !== null;
+
 function observe(menu: Menu, subject: Subject): Observation[] {
   const { scene, routes, page } = subject;
   if (menu.kind !== 'main') return [];
   const shows = [...menu.items, ...menu.toggles].some(({ element }) => scene.reach(element) !== null);
-  const opens = subject.menus.some(({ toggles }) => toggles.some(({ element }) => scene.reach(element) !== null));
+  const opens = subject.menus.some(({ toggles }) =>
+    toggles.some(({ element }) => !inContent(element) && scene.reach(element) !== null),
+  );
   if (shows || opens || menu.items.some(({ element }) => routes.some((o) => o.shows.has(element)))) return [];
   const reached = reachedAddresses(scene, routes, page);
   const addresses = menu.items.flatMap(({ href }) => (leadsOn(href) ? [addressOf(href, page)] : []));

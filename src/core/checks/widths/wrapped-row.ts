@@ -47,11 +47,13 @@ interface Line {
   readonly items: readonly ElementNode[];
   /** Of its items together, px. */
   readonly width: number;
+  /** From the first of them to the end of the last, px. */
+  readonly span: number;
 }
 
 /** Top-level items in view, line by line. */
 function linesOf(menu: Menu, scene: Scene): readonly Line[] {
-  const lines: { items: ElementNode[]; width: number; low: number }[] = [];
+  const lines: { items: ElementNode[]; width: number; left: number; right: number; low: number }[] = [];
   for (const { element, level } of menu.items) {
     const rect = level === 1 ? scene.seen(element) : null;
     const whole = rect && scene.rect(element);
@@ -61,10 +63,19 @@ function linesOf(menu: Menu, scene: Scene): readonly Line[] {
     if (line && whole.y < line.low - whole.height / 2) {
       line.items.push(element);
       line.width += whole.width;
+      line.left = Math.min(line.left, whole.x);
+      line.right = Math.max(line.right, whole.x + whole.width);
       line.low = Math.max(line.low, bottom(whole));
-    } else lines.push({ items: [element], width: whole.width, low: bottom(whole) });
+    } else
+      lines.push({
+        items: [element],
+        width: whole.width,
+        left: whole.x,
+        right: whole.x + whole.width,
+        low: bottom(whole),
+      });
   }
-  return lines;
+  return lines.map(({ items, width, left, right }) => ({ items, width, span: right - left }));
 }
 
 function observe(menu: Menu, subject: Subject): Observation[] {
@@ -78,10 +89,13 @@ function observe(menu: Menu, subject: Subject): Observation[] {
   const list = listOf(first.items[0]!, last.items[0]!);
   if (!list || isMeant(list, scene) || !isOneRow(menu, page)) return [];
   const room = scene.rect(list)?.width ?? 0;
-  const needed = lines.reduce((sum, { width }) => sum + width, 0);
+  const sum = lines.reduce((all, { width }) => all + width, 0);
   const count = lines.reduce((sum, { items }) => sum + items.length, 0);
   // Lines that would fit beside one another were not broken for want of room.
-  if (needed + SPACE * count < room - 1) return [];
+  if (sum + SPACE * count < room - 1) return [];
+  // What lies between two items of a line lies between lines that become one, too.
+  const between = Math.max(0, (first.span - first.width) / (first.items.length - 1));
+  const needed = sum + between * (count - 1);
   return [
     {
       at: onElement(list),
