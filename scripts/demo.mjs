@@ -6,7 +6,16 @@ mkdirSync('out', { recursive: true });
 const audit = (edition, extra = []) =>
   spawnSync(
     process.execPath,
-    ['dist/bin.js', 'audit', `demo/${edition}/index.html`, '--write', `out/demo-${edition}.json`, ...extra],
+    [
+      'dist/bin.js',
+      'audit',
+      `demo/${edition}/index.html`,
+      '--write',
+      `out/demo-${edition}.json`,
+      '--write',
+      `out/demo-${edition}.html`,
+      ...extra,
+    ],
     { stdio: ['ignore', 'inherit', 'inherit'] },
   );
 
@@ -20,5 +29,8 @@ if (launched.status !== 1 || mended.status !== 0) {
   );
   process.exit(1);
 }
-console.log('\nThe whole results are in out/demo-launched.json and out/demo-mended.json.');
+console.log(
+  '\nThe reports to read are out/demo-launched.html and out/demo-mended.html, the whole results the .json beside them.',
+);
+console.log('What the repair cleared: node dist/bin.js compare out/demo-launched.json out/demo-mended.json');
 console.log('Try another page: node dist/bin.js audit demo/launched/fares.html --at 375');

@@ -42,7 +42,7 @@ describe('what is printed', () => {
     expect(out).toContain('menu-1 Main: 2 items');
     expect(out).toMatch(/px\s+320\s+601\s+1920\n/);
     expect(out).toMatch(/menu-1 Main\s+column─+\n/);
-    expect(out).toMatch(/1 text-contrast\s+▓+\n/);
+    expect(out).toMatch(/1 text-contrast\s+▄+\n/);
     expect(out).toMatch(/Matters most: 1 text-contrast, 601–1920 px: “Home” is #aaaaaa/);
     expect(out).toContain('Begin with: Make the text');
     expect(out).toMatch(/hinders\s+text-contrast\s+601–1920 px\s+WCAG 1\.4\.3 AA/);

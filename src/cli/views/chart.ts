@@ -14,11 +14,11 @@ export interface Charted {
 /** Columns for names at the left, on a wide terminal and on a narrow one. */
 const NAMES = 24;
 const FEWER = 16;
-const MOST_FINDINGS = 30;
+const MOST_FINDINGS = 40;
 
 /** What bars and bands are drawn with; letters of ASCII where the terminal knows no others. */
 const INK = {
-  fine: { blocks: '█', hinders: '▓', polish: '▒', look: '░', cut: '│', line: '─', more: '…', to: '–' },
+  fine: { blocks: '▆', hinders: '▄', polish: '▂', look: '┄', cut: '│', line: '─', more: '…', to: '–' },
   plain: { blocks: '#', hinders: '=', polish: '-', look: '?', cut: '|', line: '.', more: '~', to: '-' },
 } as const;
 
