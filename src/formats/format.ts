@@ -19,7 +19,7 @@ export interface RunEnd {
 /** Takes the pages of a run one by one and gives the whole text at its end. */
 export interface Writer {
   page(result: AuditResult, material: PageMaterial | null): void;
-  end(end: RunEnd): string;
+  end(end: RunEnd): string | Uint8Array;
 }
 
 export interface Format {

@@ -13,13 +13,19 @@ const indented = (value: unknown, by: number): string =>
 export const json: Format = {
   material: false,
   open: () => {
-    const pages: string[] = [];
+    // As bytes: strings with quotation marks of the page's language take twice the room.
+    const parts: Buffer[] = [];
+    const put = (text: string) => parts.push(Buffer.from(text));
+    put(`{\n  "model": "${MODEL.name}",\n  "version": ${MODEL.version},\n  "pages": [`);
+    let count = 0;
     return {
       page: (result: AuditResult) => {
-        pages.push(`    ${indented(result, 4)}`);
+        put(`${count++ === 0 ? '' : ','}\n    ${indented(result, 4)}`);
       },
-      end: ({ across }) =>
-        `{\n  "model": "${MODEL.name}",\n  "version": ${MODEL.version},\n  "pages": ${pages.length === 0 ? '[]' : `[\n${pages.join(',\n')}\n  ]`},\n  "across": ${indented(across, 2)}\n}\n`,
+      end: ({ across }) => {
+        put(`${count === 0 ? ']' : '\n  ]'},\n  "across": ${indented(across, 2)}\n}\n`);
+        return Buffer.concat(parts);
+      },
     };
   },
 };

@@ -76,7 +76,8 @@ async function written(ending: string): Promise<ReadonlyMap<string, string>> {
     for (const { result, material } of pages) writer.page(result, material);
     const failures =
       name === 'hostile' ? [{ name: `gone${HOSTILE[0]}.html`, message: `it does not exist ${HOSTILE[3]}` }] : [];
-    out.set(name, writer.end({ across: compareAcross(pages.map(({ result }) => result)), failures }));
+    const end = writer.end({ across: compareAcross(pages.map(({ result }) => result)), failures });
+    out.set(name, typeof end === 'string' ? end : Buffer.from(end).toString('utf8'));
   }
   return out;
 }
@@ -129,7 +130,7 @@ describe('SARIF', () => {
     const marks = async (html: string) => {
       const writer = await formatFor('.sarif').open({ version: '1', day: null });
       writer.page(auditPage(pageFrom(html), { at: [1000] }), null);
-      const log = JSON.parse(writer.end({ across: compareAcross([]), failures: [] })) as {
+      const log = JSON.parse(String(writer.end({ across: compareAcross([]), failures: [] }))) as {
         runs: { results: { partialFingerprints: object }[] }[];
       };
       return log.runs[0]!.results.map(({ partialFingerprints }) => partialFingerprints);

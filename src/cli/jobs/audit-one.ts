@@ -19,6 +19,7 @@ import {
 } from '../../sources/index.js';
 import { failureOf, type Failure } from '../errors.js';
 import { STANDARD_INPUT } from '../options.js';
+import { tidyMemory } from './memory.js';
 
 /** What is to be done with one page: plain data, so that another thread can do it. */
 export interface PageTask {
@@ -52,6 +53,7 @@ const SHEETS_KEPT = 300;
 function tidy(): void {
   for (const key of sheets.keys()) if (!/^[a-z]+:/.test(key) || key.startsWith('data:')) sheets.delete(key);
   if (sheets.size > SHEETS_KEPT) sheets.clear();
+  tidyMemory();
 }
 
 export async function readTask({

@@ -38,7 +38,9 @@ export function compareView(
     head,
     ...part(
       'New',
-      told.fresh.map((one, i) => findingView({ number: i + 1, finding: one.finding }, range, terminal, one.pages.length > 1 ? one.pages : [])),
+      told.fresh.map((one, i) =>
+        findingView({ number: i + 1, finding: one.finding }, range, terminal, one.pages.length > 1 ? one.pages : []),
+      ),
       '\n\n',
     ),
     ...part('Cleared', told.cleared.map(line)),
