@@ -3,6 +3,7 @@ import { descendants, sameChanges, type ElementNode } from '../html/index.js';
 import { endsOf, rungsAt, rungsOf, stationsOf, type Rung } from '../ladder/index.js';
 import { findMenus, firstRoutes, openingsAt, shapeOf, type Menu, type Opening } from '../menus/index.js';
 import { setting, withoutScript, type Page, type Visitor } from '../scene/index.js';
+import { stretchedPages } from './certainty.js';
 import type { AuditOptions } from './options.js';
 
 /** Visitors to whom the same opens. */
@@ -19,6 +20,7 @@ export class Plan {
   readonly #shapes = new Map<number, string>();
   readonly #openings = new Map<string, readonly Opening[]>();
   readonly #concerned = new Map<string, boolean>();
+  #stretched: readonly Plan[] | null = null;
 
   constructor(
     readonly page: Page,
@@ -41,6 +43,11 @@ export class Plan {
       else bands.push([rung]);
     }
     return bands;
+  }
+
+  /** The same plan for the page with text of unknown fonts wider and narrower. */
+  get stretched(): readonly Plan[] {
+    return (this.#stretched ??= stretchedPages(this.page).map((page) => new Plan(page, this.options)));
   }
 
   bandAt(width: number): readonly Rung[] {

@@ -1,6 +1,7 @@
 import { placeAt, type PageCheck, type Observation, type Spot, type Subject } from '../checks/index.js';
 import { fill, type Single } from '../findings/index.js';
 import { spread } from '../ladder/index.js';
+import { leansOnText, sampledWidths, unknownFont, WITH_YOUR_FONTS } from './certainty.js';
 import { isSaid } from './options.js';
 import { bandEnds, type Plan } from './plan.js';
 
@@ -77,9 +78,35 @@ export function runCheck(check: PageCheck, plan: Plan): readonly Single[] {
     const widths = spread(runs, holds);
     const all = sightings.all(key);
     const worst = all.reduce((a, b) => (badness(b.observation, check) > badness(a.observation, check) ? b : a));
-    return makeFinding(check, worst, all, widths);
+    const finding = makeFinding(check, worst, all, widths);
+    return hangsOnFont(check, { worst, key, posed: posed.size > 0, widths }, plan) ? withDoubt(finding) : finding;
   });
 }
+
+interface Found {
+  readonly worst: Seen;
+  readonly key: string;
+  readonly posed: boolean;
+  readonly widths: Single['widths'];
+}
+
+/** Whether a finding is gone at all its widths when text of unknown fonts is a little wider or narrower. */
+function hangsOnFont(check: PageCheck, { worst, key, posed, widths }: Found, plan: Plan): boolean {
+  const { observation, subject } = worst;
+  if (!leansOnText(check) || (observation.verdict ?? 'fault') === 'look' || !unknownFont(observation, subject))
+    return false;
+  return plan.stretched.some((other) =>
+    sampledWidths(widths).every(
+      (width) => !lookAt(check, other.subjects(width, check.meta.asks, posed), other).has(key),
+    ),
+  );
+}
+
+const withDoubt = (finding: Single): Single => ({
+  ...finding,
+  verdict: 'look',
+  says: `${finding.says} ${WITH_YOUR_FONTS}`,
+});
 
 type Band = Plan['bands'][number];
 

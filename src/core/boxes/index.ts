@@ -34,6 +34,7 @@ export {
   type TextMetrics,
   type WebFace,
   transformText,
+  stretchedMetrics,
   webMetrics,
 } from './text/index.js';
 export type { Layout } from './layout.js';

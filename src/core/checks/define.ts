@@ -64,6 +64,8 @@ export interface CheckMeta {
   readonly scope: 'menu' | 'page' | 'site';
   readonly asks: Asks;
   readonly explains: Explanation;
+  /** Whether its verdict hangs on how wide text is. */
+  readonly textWidth?: boolean;
   /** Which way its figure is worse; null where nothing is measured. */
   readonly worse: 'lower' | 'higher' | null;
   readonly messages: Readonly<Record<string, Message>>;

@@ -70,6 +70,11 @@ export class PageDraft {
     });
   }
 
+  /** The same draft with a log of its own, for a page that is looked at in another way. */
+  apart(): PageDraft {
+    return Object.assign(Object.create(PageDraft.prototype) as PageDraft, this, { limits: new LimitLog() });
+  }
+
   /** The rules of all sheets among the resources, and the addresses of those still wanted; imports show only once their sheet is there. */
   collect(resources: Resources): Collected & { readonly limits: LimitLog } {
     const limits = new LimitLog();

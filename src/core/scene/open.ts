@@ -2,6 +2,7 @@ import { SourceText } from '../base/index.js';
 import {
   bareMetrics,
   bundledMetrics,
+  stretchedMetrics,
   webMetrics,
   type LineBreaks,
   type Missing,
@@ -97,7 +98,7 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
   const changes = [...read, ...(options.changes?.(draft.document) ?? [])];
   const scriptless = bare && (() => new Page(bare, { ...shared, collected: bareCollected! }));
   const texts = scripts.flatMap(({ source }) => (source ? [source] : []));
-  return new Page(draft, {
+  const parts: PageParts = {
     ...shared,
     collected,
     scripts: texts,
@@ -105,7 +106,10 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
     changes,
     ...(program ? { program } : {}),
     ...(scriptless ? { scriptless } : {}),
-  });
+  };
+  const stretched = (factor: number) =>
+    new Page(draft.apart(), { ...parts, metrics: stretchedMetrics(metrics, factor) });
+  return new Page(draft, { ...parts, stretched });
 }
 
 const withoutScripts = ({ text, options, sheets }: PageDraft): PageDraft =>

@@ -49,6 +49,8 @@ export interface PageParts {
   readonly scripts?: readonly SourceText[];
   /** Whether something answers where links lead, by absolute URL without fragment; null where that is not known. */
   readonly answers?: ReadonlyMap<string, boolean | null>;
+  /** The same page with text of unknown fonts wider or narrower by a factor. */
+  readonly stretched?: (factor: number) => Page;
   /** The same page as browsers without scripts read it, where it differs. */
   readonly scriptless?: () => Page;
   /** What the page's scripts do, as far as it can be read off them. */
@@ -85,6 +87,8 @@ export class Page {
   /** Whether something answers where links lead, by absolute URL without fragment; null where that is not known. */
   readonly answers: ReadonlyMap<string, boolean | null>;
   readonly #makeScriptless: (() => Page) | null;
+  readonly #makeStretched: ((factor: number) => Page) | null;
+  readonly #stretched = new Map<number, Page>();
   #scriptless: Page | null = null;
   readonly #log: LimitLog;
   readonly #cascade: Cascade;
@@ -121,6 +125,7 @@ export class Page {
     this.scripts = parts.scripts ?? [];
     this.answers = parts.answers ?? new Map();
     this.#makeScriptless = parts.scriptless ?? null;
+    this.#makeStretched = parts.stretched ?? null;
     const asks = /\dcq(w|h|i|b|min|max)\b/i;
     this.#asksContainers = this.ruleSet.rules.some(
       (r) => r.containers.length > 0 || r.declarations.some((d) => asks.test(d.text)),
@@ -151,6 +156,13 @@ export class Page {
   /** The page as a browser without scripts reads it: the same one where nothing is written for such browsers. */
   get scriptless(): Page {
     return (this.#scriptless ??= this.#makeScriptless?.() ?? this);
+  }
+
+  /** The page with text of unknown fonts wider or narrower by a factor; null where it cannot be made. */
+  stretched(factor: number): Page | null {
+    let known = this.#stretched.get(factor) ?? null;
+    if (!known && this.#makeStretched) this.#stretched.set(factor, (known = this.#makeStretched(factor)));
+    return known;
   }
 
   get limits(): readonly Limit[] {

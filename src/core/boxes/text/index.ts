@@ -1,5 +1,6 @@
 export { bareMetrics, bundledMetrics, type Face, type FontRun, type Missing, type TextMetrics } from './metrics.js';
 export { webMetrics, type FontAxes, type Glyph, type OpenFont, type WebFace } from './web-fonts.js';
+export { stretchedMetrics } from './stretched.js';
 export { transformText } from './transform.js';
 export { needsFullBreaks, OBJECT, shortBreaks, type LineBreaks } from './breaks.js';
 export { breaksInsideWords } from './break-pairs.js';

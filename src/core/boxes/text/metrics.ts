@@ -31,8 +31,6 @@ export interface Face {
   runs(text: string, size: number): readonly FontRun[];
   /** How far the fonts that stand in for missing glyphs reach where a text needs them, px; null where it needs none. */
   reach(text: string, size: number): { readonly above: number; readonly below: number } | null;
-  /** Whether the face really is the one the page asks for; otherwise it stands in for it. */
-  readonly exact: boolean;
 }
 
 /** The seam between layout and fonts. */
@@ -150,7 +148,6 @@ class TableFace implements Face {
     readonly name: string,
     readonly table: FaceTable,
     readonly missing: Missing,
-    readonly exact: boolean,
   ) {
     this.#advances = byCode(table.advances);
     this.#kerning = table.kerning;
@@ -250,7 +247,7 @@ function tableFace(kind: Kind, bold: boolean, italic: boolean, missing: Missing)
   let face = faces.get(key);
   if (!face) {
     const table = (tables as unknown as Record<Kind, Record<string, FaceTable>>)[kind][cut]!;
-    face = new TableFace(`${kind} ${cut}`, table, missing, true);
+    face = new TableFace(`${kind} ${cut}`, table, missing);
     faces.set(key, face);
   }
   return face;

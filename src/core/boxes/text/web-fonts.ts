@@ -114,7 +114,6 @@ const SPACE = 0x20;
 
 class WebFontFace implements Face {
   readonly name: string;
-  readonly exact = true;
   readonly #lead: WebFace;
   readonly #widths = new Map<string, number>();
   /** Glyphs differ by size. */

@@ -31,6 +31,7 @@ export const clippedMenu = defineCheck(
       faulty: '.bar { overflow: hidden } .panel { position: absolute; top: 100% }',
       mended: '.bar { overflow: visible }',
     },
+    textWidth: true,
     worse: 'higher',
     messages: {
       cut: {

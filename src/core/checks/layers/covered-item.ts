@@ -28,6 +28,7 @@ export const coveredItem = defineCheck(
       faulty: '.bar::after { content: ""; position: absolute; inset: 0 }',
       mended: '.bar::after { content: ""; position: absolute; inset: 0; pointer-events: none }',
     },
+    textWidth: true,
     worse: null,
     messages: {
       covered: {

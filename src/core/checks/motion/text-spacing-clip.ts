@@ -19,6 +19,7 @@ export const textSpacingClip = defineCheck(
       faulty: '.menu a { height: 20px; overflow: hidden }',
       mended: '.menu a { min-height: 20px }',
     },
+    textWidth: true,
     worse: 'higher',
     messages: {
       cut: {

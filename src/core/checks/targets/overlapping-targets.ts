@@ -31,6 +31,7 @@ export const overlappingTargets = defineCheck(
       faulty: '.menu a { display: inline; padding: 16px } /* two lines of links, 24 px apart */',
       mended: '.menu a { display: inline-block; padding: 16px }',
     },
+    textWidth: true,
     worse: 'higher',
     messages: {
       overlap: {

@@ -32,6 +32,7 @@ export const smallTarget = defineCheck(
       faulty: '.footer a { font-size: 14px; line-height: 16px }',
       mended: '.footer a { display: inline-block; padding-block: 4px }',
     },
+    textWidth: true,
     worse: 'lower',
     messages: {
       crowded: {

@@ -24,6 +24,7 @@ export const sidewaysScroll = defineCheck(
       faulty: '.menu { display: flex } .menu a { white-space: nowrap }',
       mended: '.menu { display: flex; overflow-x: auto }',
     },
+    textWidth: true,
     worse: 'higher',
     messages: {
       wide: {

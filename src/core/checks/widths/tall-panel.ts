@@ -26,6 +26,7 @@ export const tallPanel = defineCheck(
       faulty: '.panel { position: fixed; inset: 0 auto auto 0 }',
       mended: '.panel { position: fixed; inset: 0 auto 0 0; overflow-y: auto }',
     },
+    textWidth: true,
     worse: 'higher',
     messages: {
       tall: {

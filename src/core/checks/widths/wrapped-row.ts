@@ -25,6 +25,7 @@ export const wrappedRow = defineCheck(
       faulty: '.menu li { display: inline-block } /* seven items, too wide between 768 and 831 px */',
       mended: '@media (max-width: 52em) { .menu { display: none } .menu-button { display: block } }',
     },
+    textWidth: true,
     worse: 'higher',
     messages: {
       wrapped: {
@@ -45,15 +46,11 @@ const ROWS: ReadonlySet<Menu['kind']> = new Set(['main', 'utility', 'tabs', 'bot
 
 interface Line {
   readonly items: readonly ElementNode[];
-  /** Of its items together, px. */
-  readonly width: number;
-  /** From the first of them to the end of the last, px. */
-  readonly span: number;
 }
 
 /** Top-level items in view, line by line. */
 function linesOf(menu: Menu, scene: Scene): readonly Line[] {
-  const lines: { items: ElementNode[]; width: number; left: number; right: number; low: number }[] = [];
+  const lines: { items: ElementNode[]; low: number }[] = [];
   for (const { element, level } of menu.items) {
     const rect = level === 1 ? scene.seen(element) : null;
     const whole = rect && scene.rect(element);
@@ -62,20 +59,10 @@ function linesOf(menu: Menu, scene: Scene): readonly Line[] {
     // The next one begins below the middle of the line.
     if (line && whole.y < line.low - whole.height / 2) {
       line.items.push(element);
-      line.width += whole.width;
-      line.left = Math.min(line.left, whole.x);
-      line.right = Math.max(line.right, whole.x + whole.width);
       line.low = Math.max(line.low, bottom(whole));
-    } else
-      lines.push({
-        items: [element],
-        width: whole.width,
-        left: whole.x,
-        right: whole.x + whole.width,
-        low: bottom(whole),
-      });
+    } else lines.push({ items: [element], low: bottom(whole) });
   }
-  return lines.map(({ items, width, left, right }) => ({ items, width, span: right - left }));
+  return lines;
 }
 
 function observe(menu: Menu, subject: Subject): Observation[] {
@@ -89,13 +76,10 @@ function observe(menu: Menu, subject: Subject): Observation[] {
   const list = listOf(first.items[0]!, last.items[0]!);
   if (!list || isMeant(list, scene) || !isOneRow(menu, page)) return [];
   const room = scene.rect(list)?.width ?? 0;
-  const sum = lines.reduce((all, { width }) => all + width, 0);
   const count = lines.reduce((sum, { items }) => sum + items.length, 0);
+  const needed = neededBy(lines, list, scene);
   // Lines that would fit beside one another were not broken for want of room.
-  if (sum + SPACE * count < room - 1) return [];
-  // What lies between two items of a line lies between lines that become one, too.
-  const between = Math.max(0, (first.span - first.width) / (first.items.length - 1));
-  const needed = sum + between * (count - 1);
+  if (needed < room - 1) return [];
   return [
     {
       at: onElement(list),
@@ -116,6 +100,37 @@ function observe(menu: Menu, subject: Subject): Observation[] {
     },
   ];
 }
+
+/** What the entries of a list need beside one another, px: their boxes, margins and what lies between two of a line. */
+function neededBy(lines: readonly Line[], list: ElementNode, scene: Scene): number {
+  const rows = lines.map(({ items }) => items.map((item) => entryOf(item, list)));
+  const side = (value: { readonly px: number } | 'auto') => (value === 'auto' ? 0 : value.px);
+  const widths = rows.flat().map((entry) => {
+    const { marginLeft, marginRight } = scene.style(entry);
+    return (scene.rect(entry)?.width ?? 0) + side(marginLeft) + side(marginRight);
+  });
+  const apart = rows.flatMap((row) =>
+    row.slice(1).map((entry, i) => {
+      const [one, other] = [scene.rect(row[i]!), scene.rect(entry)];
+      if (!one || !other) return 0;
+      const margins = side(scene.style(row[i]!).marginRight) + side(scene.style(entry).marginLeft);
+      return Math.max(other.x - (one.x + one.width), one.x - (other.x + other.width)) - margins;
+    }),
+  );
+  // Lines may be stretched: the least room between two is what they need.
+  const between = Math.max(0, Math.min(SPACE, ...apart), columnGap(scene.style(list)));
+  return widths.reduce((sum, width) => sum + width, 0) + between * (widths.length - 1);
+}
+
+/** What of a list holds an item. */
+function entryOf(item: ElementNode, list: ElementNode): ElementNode {
+  let entry = item;
+  while (entry.parent && entry.parent !== list) entry = entry.parent;
+  return entry;
+}
+
+const columnGap = ({ display, columnGap: gap }: ReturnType<Scene['style']>): number =>
+  /flex|grid/.test(display) && gap !== 'normal' && 'px' in gap ? gap.px : 0;
 
 /** The element both items stand in. */
 function listOf(one: ElementNode, other: ElementNode): ElementNode | null {
