@@ -22,6 +22,40 @@ const FAULTY: readonly Faulty[] = [
     options: RANGE,
     mended: page('ul{display:flex}@media(max-width:783px){ul{display:none}}'),
   },
+  {
+    name: 'entries with padding',
+    page: page('a{width:80px}li{float:left;padding:0 16px}@media(max-width:699px){ul{display:none}}'),
+    finds: ['wrapped normal '],
+    widths: '700–783',
+    options: RANGE,
+    mended: page('a{width:80px}li{float:left;padding:0 16px}@media(max-width:783px){ul{display:none}}'),
+  },
+  {
+    name: 'entries with margins',
+    page: page('a{width:92px}li{float:left;margin-right:20px}@media(max-width:699px){ul{display:none}}'),
+    finds: ['wrapped normal '],
+    widths: '700–783',
+    options: RANGE,
+    mended: page('a{width:92px}li{float:left;margin-right:20px}@media(max-width:783px){ul{display:none}}'),
+  },
+  {
+    name: 'room between columns alone',
+    page: page('a{width:94px}ul{display:flex;flex-wrap:wrap;column-gap:20px}@media(max-width:699px){ul{display:none}}'),
+    finds: ['wrapped normal '],
+    widths: '700–777',
+    options: RANGE,
+    mended: page(
+      'a{width:94px}ul{display:flex;flex-wrap:wrap;column-gap:20px}@media(max-width:777px){ul{display:none}}',
+    ),
+  },
+  {
+    name: 'links without a list',
+    page: page('nav a{display:inline-block}@media(max-width:699px){nav{display:none}}').replace(/<\/?(ul|li)>/g, ''),
+    finds: ['wrapped normal Main'],
+    widths: '700–783',
+    options: RANGE,
+    mended: page('nav a{display:inline-block}@media(max-width:783px){nav{display:none}}').replace(/<\/?(ul|li)>/g, ''),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'a gap between the lines', page: page('ul{display:flex;flex-wrap:wrap;gap:8px}'), options: RANGE },

@@ -76,7 +76,52 @@ export function togglesOf(kinds: ReadonlyMap<ElementNode, MenuKind>, page: Page)
     const root = likeliest(e, free, page);
     if (root) add(e, root, null, switchedBy(e, page.document) ? 'label' : 'wording');
   }
+  const opened = new Set(found.map((f) => f.root));
+  for (const { element, root } of openedByPress(
+    roots.filter((root) => !opened.has(root)),
+    page,
+  ))
+    add(element, root, root, 'effect');
   return found.sort((a, b) => a.toggle.element.index - b.toggle.element.index);
+}
+
+const PRESSES = ['click', 'mousedown', 'mouseup', 'pointerdown', 'pointerup', 'touchstart', 'touchend'];
+const PRESS = new RegExp(`^(${PRESSES.join('|')})$`);
+/** More elements than this are not pressed to see what they open. */
+const MOST_PRESSED = 24;
+
+/** Whether a press on an element is listened to: on itself, or, where it looks as if it can be pressed, around it. */
+function isHeard(e: ElementNode, { hearing }: Page, scene: Scene): boolean {
+  if (hearing.on(e, PRESS)) return true;
+  const inviting =
+    ['button', 'a'].includes(e.tag) || e.attributes.get('role') === 'button' || scene.style(e).cursor === 'pointer';
+  return inviting && hearing.of(e, PRESSES);
+}
+
+/** Elements that bring a menu into view that a narrow window hides, whatever they are called: some script listens to them. */
+function openedByPress(
+  roots: readonly ElementNode[],
+  page: Page,
+): readonly { readonly element: ElementNode; readonly root: ElementNode }[] {
+  if (roots.length === 0 || !page.hearing.scripted) return [];
+  const narrow = page.scene(NARROW);
+  const shut = roots.filter((root) => linkCount(root) > 0 && reached(root, narrow) === 0);
+  if (shut.length === 0) return [];
+  const pressed = page.document.elements.filter(
+    (e) =>
+      isHeard(e, page, narrow) &&
+      linkCount(e) === 0 &&
+      !leadsAway(e) &&
+      !closes(e) &&
+      !insidePressable(e) &&
+      !isInList(e) &&
+      narrow.reach(e) !== null &&
+      !shut.some((root) => isAncestorOrSelf(e, root)),
+  );
+  return pressed.slice(0, MOST_PRESSED).flatMap((element) => {
+    const root = switchedOpen(element, shut, page);
+    return root ? [{ element, root }] : [];
+  });
 }
 
 const insidePressable = (e: ElementNode): boolean => {
@@ -135,7 +180,7 @@ const inEntry = (panel: ElementNode, root: ElementNode): boolean => {
 const isAsked = (label: ElementNode, page: Page): boolean =>
   AFFECTS.indexOf(page.touchedBy('checked', switchedBy(label, page.document)!)) > 0;
 
-/** The menu that comes into view in a narrow window when a label's box is switched. */
+/** The menu that comes into view in a narrow window when something is pressed. */
 function switchedOpen(label: ElementNode, roots: readonly ElementNode[], page: Page): ElementNode | null {
   const closed = page.scene(NARROW);
   const open = page.scene({ ...NARROW, pose: poseAfter(page, [{ by: 'press', element: label }], NARROW) }, closed);

@@ -59,5 +59,7 @@ export interface Toggle {
     | 'popovertarget'
     | 'commandfor'
     | 'handler'
-    | 'wording';
+    | 'wording'
+    /** What a press on it does. */
+    | 'effect';
 }

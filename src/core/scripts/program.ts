@@ -11,6 +11,7 @@ import { isOnlyModule, parseScript } from './parse.js';
 import { Reading, type Layouts, type Look, type Unread } from './reading.js';
 import type { Standing } from './standing.js';
 import { Exhausted, Thrown } from './trail.js';
+import { mentionedBy } from './mentioned.js';
 import { tried } from './tried.js';
 import { Obj, Scope, UNKNOWN } from './values.js';
 
@@ -152,13 +153,17 @@ export class Program {
   /** Attributes and classes the scripts may change, told without layout. */
   possible(looks: readonly Look[]): ReadonlyMap<ElementNode, ReadonlyMap<string, ReadonlySet<string>>> {
     const out = new Map<ElementNode, Map<string, Set<string>>>();
+    const mentioned = mentionedBy(
+      this.document,
+      this.scripts.flatMap(({ source }) => (source ? [source.text] : [])),
+    );
     for (const look of looks) {
       const { reading } = this.#load(look);
       const most = reading.steps + SURVEY_STEPS;
       if (heedsScroll(reading))
         for (const y of SCROLLED_TO)
           this.after([{ by: 'scroll', element: this.document.root }], { ...look, scroll: { x: 0, y } });
-      for (const moves of tried(this.document, this.listening(look))) {
+      for (const moves of tried(this.document, this.listening(look), mentioned)) {
         if (reading.steps > most) break;
         if (!isHeard(reading, moves[0]!.element, HEARD)) continue;
         this.after(moves, look);

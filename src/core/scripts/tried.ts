@@ -16,6 +16,7 @@ const KEYS = ['Enter', ' ', 'ArrowDown', 'Escape'];
 export function* tried(
   document: HtmlDocument,
   listening: ReadonlyMap<ElementNode, readonly string[]>,
+  mentioned: ReadonlySet<ElementNode>,
 ): Generator<readonly Move[]> {
   let left = MOST;
   const { body } = document;
@@ -23,7 +24,7 @@ export function* tried(
   for (const element of document.elements) {
     if (!isAncestorOrSelf(body, element)) continue;
     const types = listening.get(element) ?? [];
-    const pressable = isPressable(element);
+    const pressable = isPressable(element) || mentioned.has(element);
     if (!pressable && types.length === 0) continue;
     if (left-- === 0) return;
     const has = (pattern: RegExp) => types.some((type) => pattern.test(type));

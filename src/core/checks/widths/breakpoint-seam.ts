@@ -1,9 +1,8 @@
 import type { Span } from '../../base/index.js';
-import { seamsOf } from '../../ladder/index.js';
 import { formOf } from '../../menus/index.js';
 import { setting, type Page } from '../../scene/index.js';
 import { defineCheck, type Observation } from '../define.js';
-import { menusAround } from '../shared/around.js';
+import { menuSeams } from '../shared/seams.js';
 import type { Subject } from '../subject.js';
 
 /** Neighbouring queries that do not meet, where that hits a menu. */
@@ -42,15 +41,11 @@ export const breakpointSeam = defineCheck(
 );
 
 function inspect({ page, menus, parts }: Subject): readonly Observation[] {
-  const around = [...menusAround(menus).keys()];
-  return seamsOf(page.ruleSet.thresholds).flatMap((seam): Observation[] => {
-    const touches = (text: string) => around.some((e) => page.conditionTouches(text, e));
-    if (!touches(seam.lower.condition) || !touches(seam.upper.condition)) return [];
+  return menuSeams(page, menus).flatMap(({ seam, from, to }): Observation[] => {
     const inside =
       seam.kind === 'fraction' ? (seam.from + seam.to) / 2 : Math.ceil(seam.from + (seam.kind === 'gap' ? 0.01 : 0));
     const [first, last] = [Math.floor(seam.from), Math.ceil(seam.to)];
-    // It is told at the width next to it that is looked at.
-    if (parts.width < first || parts.width > last) return [];
+    if (parts.width < from || parts.width > to) return [];
     const formsAt = (width: number) => menus.map((menu) => formOf(menu, page.scene(setting(width)))).join(', ');
     const form = formsAt(inside);
     const beside = [formsAt(first - 2), formsAt(last + 2)];

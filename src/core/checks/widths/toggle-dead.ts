@@ -2,6 +2,7 @@ import { isAncestorOrSelf } from '../../html/index.js';
 import { endsOn } from '../shared/panels.js';
 import { subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
+import type { Page } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 
 /** Menu buttons that open nothing. */
@@ -35,6 +36,10 @@ export const toggleDead = defineCheck(
 
 const PRESSES = ['click', 'pointerdown', 'pointerup', 'mousedown', 'mouseup', 'touchstart', 'touchend', 'change'];
 
+/** Whether something of the scripts could not be read or followed: it may be what opens the menu. */
+const isUnclear = ({ limits }: Page): boolean =>
+  limits.some(({ kind, subject }) => kind === 'unread' || (kind === 'missing' && subject.startsWith('script ')));
+
 function inspect({ menus, scene, routes, page }: Subject): readonly Observation[] {
   return menus.flatMap((menu): Observation[] => {
     const items = menu.items.filter(({ element }) => !menu.toggles.some((toggle) => toggle.element === element));
@@ -47,7 +52,7 @@ function inspect({ menus, scene, routes, page }: Subject): readonly Observation[
       )
         return [];
       if (routes.some((o) => endsOn(o, element, 'press', 'key', 'hover', 'focus'))) return [];
-      const heard = page.hearing.of(element, PRESSES);
+      const heard = page.hearing.of(element, PRESSES) && isUnclear(page);
       return [
         {
           at: onElement(element),
