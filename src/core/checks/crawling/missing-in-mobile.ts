@@ -1,5 +1,6 @@
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf, leadsOn, reachedAddresses, wideItems } from '../shared/destinations.js';
+import { menuSeams } from '../shared/seams.js';
 import type { Subject } from '../subject.js';
 
 /** Destinations of the wide menu that narrow screens do not have. */
@@ -36,7 +37,9 @@ export const missingInMobile = defineCheck(
 const MOST = 0.8;
 
 function inspect(subject: Subject): readonly Observation[] {
-  const { scene, routes, page, menus } = subject;
+  const { scene, routes, page, menus, parts } = subject;
+  // Between queries that do not meet, the seam is the fault.
+  if (menuSeams(page, menus).some(({ from, to }) => parts.width >= from && parts.width <= to)) return [];
   const wide = wideItems(subject);
   const reached = reachedAddresses(scene, routes, page);
   return menus
