@@ -23,6 +23,14 @@ const FAULTY: readonly Faulty[] = [
     finds: ['empty normal More'],
     mended: page(item('a.html', 'More<span style="position:absolute;clip-path:inset(50%)"> boats</span>')),
   },
+  {
+    name: 'in a panel that opens',
+    page: page(
+      `<li class=p><a href=i.html>Islands</a><ul class=s>${item('a.html', 'Boats')}${item('b.html', 'Boats')}</ul></li>`,
+    ).replace('a{color:#222}', 'a{color:#222}.s{display:none}.p:hover .s,.p:focus-within .s{display:block}'),
+    finds: ['same normal Boats'],
+    mended: page(item('a.html', 'Boats')),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'one address twice', page: page(item('a.html', 'Boats') + item('a.html', 'Boats')) },

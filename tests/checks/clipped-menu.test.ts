@@ -25,6 +25,12 @@ const FAULTY: readonly Faulty[] = [
     mended: page(`${RIGHT}body{overflow-x:clip}html{overflow-x:clip}.s.s{left:auto;right:0}`),
   },
   {
+    name: 'the same where the page hides what lies beside it',
+    page: page(`${RIGHT}body{overflow-x:hidden}`),
+    finds: ['edge normal '],
+    mended: page(`${RIGHT}body{overflow-x:hidden}.s.s{left:auto;right:0}`),
+  },
+  {
     name: 'a panel beyond the left edge',
     page: page('.p.p{position:absolute;left:0;top:0}.s.s{left:auto;right:0;width:300px}'),
     finds: ['edge normal '],

@@ -17,6 +17,20 @@ const FAULTY: readonly Faulty[] = [
   },
 ];
 const NEAR: readonly NearMiss[] = [
+  {
+    name: 'a panel that lies under something else',
+    page: dropPage(
+      '.s{top:44px}.p:hover .s{display:block}p{position:relative;z-index:2;margin:0;height:400px;background:#eee}',
+      DROP_LINK,
+    ),
+  },
+  {
+    name: 'a panel that leaves the screen to the side',
+    page: dropPage(
+      'nav ul:first-child{float:right;width:220px}.s{width:600px!important}.p:hover .s{display:block}body{overflow-x:hidden}',
+      DROP_LINK,
+    ),
+  },
   { name: 'padding instead', page: dropPage('.s{padding-top:20px}.p:hover .s{display:block}', DROP_LINK) },
   {
     name: 'a bridge',

@@ -46,10 +46,10 @@ const plain = (text: string): string =>
     .replace(/[.…»›→:]+$/u, '')
     .trim();
 
-function inspect({ menus, scene, page }: Subject): readonly Observation[] {
+function inspect({ menus, scene, page, routes }: Subject): readonly Observation[] {
   return menus.flatMap((menu): Observation[] => {
     const links = menu.items.flatMap((item) =>
-      leadsOn(item.href) && scene.reach(item.element) !== null
+      leadsOn(item.href) && (scene.reach(item.element) !== null || routes.some(({ shows }) => shows.has(item.element)))
         ? [{ item, name: plain(nameOf(item.element, scene)), address: addressOf(item.href, page) }]
         : [],
     );

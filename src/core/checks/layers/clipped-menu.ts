@@ -172,7 +172,15 @@ function cutterOf(element: ElementNode, root: ElementNode, whole: Rect, scene: S
 /** Whether no scrolling brings the rest back. */
 function isLost({ element, side }: Cut, scene: Scene): boolean {
   if (side === 'left' || scene.nodes(element).some(({ fixed }) => fixed)) return true;
-  return scene.scrollSize.width < right(scene.rect(element)!) - 1;
+  return screenHides(scene) || scene.scrollSize.width < right(scene.rect(element)!) - 1;
+}
+
+/** Whether nobody can scroll the page sideways, whatever lies there. @spec css-overflow-3 §3.3 (propagation to the viewport) */
+function screenHides(scene: Scene): boolean {
+  const { root, body } = scene.document;
+  const own = scene.style(root).overflowX;
+  const overflow = own === 'visible' && body ? scene.style(body).overflowX : own;
+  return overflow === 'hidden' || overflow === 'clip';
 }
 
 function clipKey(element: ElementNode, scene: Scene): 'overflowX' | 'overflowY' | 'contain' | 'clipPath' {

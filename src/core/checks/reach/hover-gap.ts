@@ -1,4 +1,4 @@
-import { centre, type Rect } from '../../base/index.js';
+import { centre, intersect, type Rect } from '../../base/index.js';
 import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import { figure } from '../../findings/index.js';
 import { subjectOf } from '../../naming/index.js';
@@ -68,8 +68,10 @@ function gapOf({ handle, hidden }: Panel, subject: Subject): number | null {
   const open = subject.after({ by: 'hover', element: handle });
   const from = open.rect(handle);
   const entries = hidden.flatMap((e) => {
-    const rect = open.seen(e);
-    return rect ? [{ e, rect }] : [];
+    const rect = onScreen(open.seen(e), open);
+    const hit = rect && open.hit(centre(rect).x, centre(rect).y);
+    // To what lies under other things, or off the screen, there is no way at all.
+    return rect && hit && isAncestorOrSelf(e, hit) ? [{ e, rect }] : [];
   });
   if (!from || entries.length === 0) return null;
   const start = centre(from);
@@ -87,6 +89,11 @@ function gapOf({ handle, hidden }: Panel, subject: Subject): number | null {
     if (!stays) lost += STEP;
   }
   return lost > STEP ? lost : null;
+}
+
+/** What of something lies on the screen from side to side: a pointer goes no further. */
+function onScreen(rect: Rect | null, { medium, setting: { scroll } }: Scene): Rect | null {
+  return rect && intersect(rect, { x: scroll.x, y: rect.y, width: medium.width, height: rect.height });
 }
 
 /** Whether a panel stays open with the pointer on something, or closes late enough. */
