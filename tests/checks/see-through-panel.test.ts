@@ -36,6 +36,11 @@ const FAULTY: readonly Faulty[] = [
 const NEAR: readonly NearMiss[] = [
   { name: 'an empty part of the page beneath', page: page('.s{background:none}p{margin-top:300px}') },
   { name: 'a panel in the flow', page: page('.s{background:none;position:static}nav{height:auto}nav li{float:none}') },
+  {
+    name: 'a picture behind the bar it stands in',
+    page: page('nav{background:url(pier.jpg);height:120px}.s{background:none}p{margin-top:200px}'),
+    also: ['text-over-image'],
+  },
   { name: 'alpha on the text', page: page('.s a{color:rgb(0 0 0/.8)}') },
   {
     name: 'a sheet of its own between',

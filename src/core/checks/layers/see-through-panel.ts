@@ -89,6 +89,8 @@ function contentBeneath(panel: ElementNode, rect: Rect, until: PaintItem, scene:
     if (!isText && !isPicture) return false;
     const element = elementOf(item);
     if (!element || isAncestorOrSelf(panel, element) || !scene.isVisible(element)) return false;
+    // The picture behind what the panel stands in is its own ground.
+    if (!isText && isAncestorOrSelf(element, panel)) return false;
     const shared = intersect(placeOfItem(item), rect);
     return shared !== null && shared.width >= LEAST && shared.height >= LEAST && scene.seen(element) !== null;
   });
