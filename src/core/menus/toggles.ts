@@ -70,18 +70,20 @@ export function togglesOf(kinds: ReadonlyMap<ElementNode, MenuKind>, page: Page)
     } else if (!reference && looksLikeToggle(e) && !roots.some((r) => isOwnDisclosure(e, r, page.document)))
       waiting.push(e);
   }
-  const bound = new Set(found.map((f) => f.root));
-  const free = new Map([...kinds].filter(([root]) => !bound.has(root)));
-  for (const e of waiting) {
-    const root = likeliest(e, free, page);
-    if (root) add(e, root, null, switchedBy(e, page.document) ? 'label' : 'wording');
-  }
-  const opened = new Set(found.map((f) => f.root));
+  const bound = () => new Set(found.map((f) => f.root));
+  // What a press does is surer than what a control is called.
+  const tied = bound();
   for (const { element, root } of openedByPress(
-    roots.filter((root) => !opened.has(root)),
+    roots.filter((root) => !tied.has(root)),
     page,
   ))
     add(element, root, root, 'effect');
+  const opened = bound();
+  const free = new Map([...kinds].filter(([root]) => !opened.has(root)));
+  for (const e of waiting) {
+    const root = found.some((f) => f.toggle.element === e) ? null : likeliest(e, free, page);
+    if (root) add(e, root, null, switchedBy(e, page.document) ? 'label' : 'wording');
+  }
   return found.sort((a, b) => a.toggle.element.index - b.toggle.element.index);
 }
 
@@ -98,19 +100,27 @@ function isHeard(e: ElementNode, { hearing }: Page, scene: Scene): boolean {
   return inviting && hearing.of(e, PRESSES);
 }
 
+/** Whether a link leads to a part of the page that a menu is in, or that is in it: `:target` may show it. */
+function aimsAt(e: ElementNode, roots: readonly ElementNode[], { document }: Page): boolean {
+  const href = e.tag === 'a' ? (e.attributes.get('href')?.trim() ?? '') : '';
+  const target =
+    href.startsWith('#') && href.length > 1 ? document.elements.find(({ id }) => id === href.slice(1)) : null;
+  return !!target && roots.some((root) => isAncestorOrSelf(target, root) || isAncestorOrSelf(root, target));
+}
+
 /** Elements that bring a menu into view that a narrow window hides, whatever they are called: some script listens to them. */
 function openedByPress(
   roots: readonly ElementNode[],
   page: Page,
 ): readonly { readonly element: ElementNode; readonly root: ElementNode }[] {
-  if (roots.length === 0 || !page.hearing.scripted) return [];
+  if (roots.length === 0) return [];
   const narrow = page.scene(NARROW);
   const shut = roots.filter((root) => linkCount(root) > 0 && reached(root, narrow) === 0);
   if (shut.length === 0) return [];
   const pressed = page.document.elements.filter(
     (e) =>
-      isHeard(e, page, narrow) &&
-      linkCount(e) === 0 &&
+      (isHeard(e, page, narrow) || aimsAt(e, shut, page)) &&
+      (e.tag === 'a' || linkCount(e) === 0) &&
       !leadsAway(e) &&
       !closes(e) &&
       !insidePressable(e) &&

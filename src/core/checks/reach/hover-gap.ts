@@ -75,9 +75,10 @@ function gapOf({ handle, hidden }: Panel, subject: Subject): number | null {
   });
   if (!from || entries.length === 0) return null;
   const start = centre(from);
-  const far = ({ rect }: { rect: Rect }) => Math.hypot(centre(rect).x - start.x, centre(rect).y - start.y);
+  const far = ({ rect }: { rect: Rect }) =>
+    Math.hypot(nearestIn(rect, start).x - start.x, nearestIn(rect, start).y - start.y);
   const nearest = entries.reduce((a, b) => (far(b) < far(a) ? b : a));
-  const end = centre(nearest.rect);
+  const end = nearestIn(nearest.rect, start);
   const length = Math.hypot(end.x - start.x, end.y - start.y);
   let lost = 0;
   const kept = new Map<ElementNode | null, boolean>();
@@ -91,14 +92,20 @@ function gapOf({ handle, hidden }: Panel, subject: Subject): number | null {
   return lost > STEP ? lost : null;
 }
 
+/** The point of something that is nearest to where the pointer comes from, a little inside of it. */
+const nearestIn = ({ x, y, width, height }: Rect, from: { readonly x: number; readonly y: number }) => ({
+  x: Math.min(Math.max(from.x, x + Math.min(STEP, width / 2)), x + width - Math.min(STEP, width / 2)),
+  y: Math.min(Math.max(from.y, y + Math.min(STEP, height / 2)), y + height - Math.min(STEP, height / 2)),
+});
+
 /** What of something lies on the screen from side to side: a pointer goes no further. */
 function onScreen(rect: Rect | null, { medium, setting: { scroll } }: Scene): Rect | null {
   return rect && intersect(rect, { x: scroll.x, y: rect.y, width: medium.width, height: rect.height });
 }
 
 /** Whether a panel stays open with the pointer on something, or closes late enough. */
-function keepsOpen(hit: ElementNode | null, handle: ElementNode, entry: ElementNode, subject: Subject): boolean {
-  if (!hit) return false;
+function keepsOpen(under: ElementNode | null, handle: ElementNode, entry: ElementNode, subject: Subject): boolean {
+  const hit = under ?? subject.page.document.root;
   if (isAncestorOrSelf(handle, hit) || isAncestorOrSelf(entry, hit)) return true;
   const { page, setting: at } = subject;
   const moves = [
