@@ -20,7 +20,7 @@ const NEAR: readonly NearMiss[] = [
   {
     name: 'a panel that lies under something else',
     page: dropPage(
-      '.s{top:44px}.p:hover .s{display:block}p{position:relative;z-index:2;margin:0;height:400px;background:#eee}',
+      '.p:hover .s{display:block}p{clear:both;position:relative;z-index:2;margin:0;height:400px;background:#eee}',
       DROP_LINK,
     ),
   },

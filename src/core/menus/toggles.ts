@@ -128,7 +128,9 @@ function openedByPress(
       narrow.reach(e) !== null &&
       !shut.some((root) => isAncestorOrSelf(e, root)),
   );
-  return pressed.slice(0, MOST_PRESSED).flatMap((element) => {
+  // What is pressed inside of a control is the control.
+  const outer = pressed.filter((e) => !pressed.some((other) => other !== e && isAncestorOrSelf(other, e)));
+  return outer.slice(0, MOST_PRESSED).flatMap((element) => {
     const root = switchedOpen(element, shut, page);
     return root ? [{ element, root }] : [];
   });

@@ -1,4 +1,4 @@
-import { centre, intersect, type Rect } from '../../base/index.js';
+import { centre, contains, intersect, type Rect } from '../../base/index.js';
 import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import { figure } from '../../findings/index.js';
 import { subjectOf } from '../../naming/index.js';
@@ -69,9 +69,7 @@ function gapOf({ handle, hidden }: Panel, subject: Subject): number | null {
   const from = open.rect(handle);
   const entries = hidden.flatMap((e) => {
     const rect = onScreen(open.seen(e), open);
-    const hit = rect && open.hit(centre(rect).x, centre(rect).y);
-    // To what lies under other things, or off the screen, there is no way at all.
-    return rect && hit && isAncestorOrSelf(e, hit) ? [{ e, rect }] : [];
+    return rect ? [{ e, rect }] : [];
   });
   if (!from || entries.length === 0) return null;
   const start = centre(from);
@@ -80,16 +78,30 @@ function gapOf({ handle, hidden }: Panel, subject: Subject): number | null {
   const nearest = entries.reduce((a, b) => (far(b) < far(a) ? b : a));
   const end = nearestIn(nearest.rect, start);
   const length = Math.hypot(end.x - start.x, end.y - start.y);
+  const boxes = boxesAround(nearest.e, handle, open);
   let lost = 0;
   const kept = new Map<ElementNode | null, boolean>();
   for (let at = 0; at <= length; at += STEP) {
     const t = length === 0 ? 0 : at / length;
-    const hit = open.hit(start.x + (end.x - start.x) * t, start.y + (end.y - start.y) * t);
+    const [x, y] = [start.x + (end.x - start.x) * t, start.y + (end.y - start.y) * t];
+    // That something lies over the panel is another fault.
+    if (boxes.some((box) => contains(box, x, y))) continue;
+    const hit = open.hit(x, y);
     let stays = kept.get(hit);
     if (stays === undefined) kept.set(hit, (stays = keepsOpen(hit, handle, nearest.e, subject)));
     if (!stays) lost += STEP;
   }
   return lost > STEP ? lost : null;
+}
+
+/** The boxes of an entry and of all that holds it, up to what holds its handle too. */
+function boxesAround(entry: ElementNode, handle: ElementNode, scene: Scene): readonly Rect[] {
+  const out: Rect[] = [];
+  for (let e: ElementNode | null = entry; e && !isAncestorOrSelf(e, handle); e = e.parent) {
+    const rect = scene.rect(e);
+    if (rect) out.push(rect);
+  }
+  return out;
 }
 
 /** The point of something that is nearest to where the pointer comes from, a little inside of it. */
