@@ -116,9 +116,7 @@ function render(g: Gathered): string {
   eta.loadTemplate('@finding', FINDING);
   eta.loadTemplate('@page', SUBPAGE);
   const name = g.all.length === 1 ? g.all[0]!.page : `${g.all.length} pages`;
-  const faults = told.filter(({ finding }) => finding.verdict === 'fault');
   const widths = g.first?.widths ?? { from: 320, to: 1920 };
-  const charted = g.first && g.first.menus.length > 0 ? g.first : null;
   return eta.renderString(PAGE, {
     title: inert(`Navigation menus of ${name}`),
     scope: inert(scopeText(g)),
@@ -127,29 +125,13 @@ function render(g: Gathered): string {
     script: SCRIPT,
     parts: [
       ['summary', 'Summary'],
-      ...(charted ? [['ladder', 'By width']] : []),
+      ...(chartedPage(g.first) ? [['ladder', 'By width']] : []),
       ['findings', 'Findings'],
       ['pages', g.all.length === 1 ? 'The page' : 'The pages'],
       ['looked', 'What was looked at'],
     ],
-    opening: openingText(told, g),
-    counts: [...WEIGHTS, 'look'].map((word) => ({
-      word,
-      count: told.filter(({ finding }) => weightWord(finding) === word).length,
-      title: WORDS[word],
-    })),
-    first: faults
-      .slice(0, MOST_FIRST)
-      .map(({ finding }) => ({ number: numberOf(finding), check: finding.check, says: inert(finding.says) })),
-    people: peopleCounts(told),
-    chart: charted
-      ? ladderChart(
-          charted,
-          told.map(({ finding }, i) => ({ number: i + 1, finding })),
-        )
-      : null,
-    charted: g.all.length > 1 ? charted?.page : null,
-    uncharted: Math.max(0, told.length - MOST_BARS),
+    ...summaryOf(g, numberOf),
+    ...chartOf(g),
     findings,
     none: g.all.some(({ menus }) => menus.length > 0)
       ? 'Nothing was found at any width, in any state of the menus that was looked at.'
@@ -174,6 +156,36 @@ function render(g: Gathered): string {
     foot: `Made by Rope Ladder ${g.start.version}${g.start.day === null ? '' : ` on ${g.start.day}`}. It reads markup, style sheets and scripts as browsers do; no browser was asked.`,
   });
 }
+
+/** What the summary says. */
+function summaryOf(g: Gathered, numberOf: (finding: Finding) => number | null) {
+  const faults = g.told.filter(({ finding }) => finding.verdict === 'fault');
+  return {
+    opening: openingText(g.told, g),
+    counts: [...WEIGHTS, 'look'].map((word) => ({
+      word,
+      count: g.told.filter(({ finding }) => weightWord(finding) === word).length,
+      title: WORDS[word],
+    })),
+    first: faults
+      .slice(0, MOST_FIRST)
+      .map(({ finding }) => ({ number: numberOf(finding), check: finding.check, says: inert(finding.says) })),
+    people: peopleCounts(g.told),
+  };
+}
+
+/** The chart, of the first page where there are several. */
+function chartOf({ first, all, told }: Gathered) {
+  const page = chartedPage(first);
+  const bars = told.map(({ finding }, i) => ({ number: i + 1, finding }));
+  return {
+    chart: page ? ladderChart(page, bars) : null,
+    charted: all.length > 1 ? page?.page : null,
+    uncharted: Math.max(0, told.length - MOST_BARS),
+  };
+}
+
+const chartedPage = (first: AuditResult | null): AuditResult | null => (first && first.menus.length > 0 ? first : null);
 
 function scopeText({ all, start }: Gathered): string {
   const [first] = all;

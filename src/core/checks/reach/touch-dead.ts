@@ -43,6 +43,9 @@ function inspect(subject: Subject): readonly Observation[] {
     if (!item || handle.tag !== 'a' || addressOf(handle).kind !== 'page') return [];
     if (openings.some(({ moves }) => moves.every(({ by }) => by === 'press'))) return [];
     if (!handleShows(panel, subject)) return [];
+    // What a pointer does not get to either is another fault.
+    const { routes } = subject.parts.usual();
+    if (!routes.some(({ shows }) => hidden.some((e) => shows.has(e)))) return [];
     return [
       {
         at: onElement(handle),
