@@ -1,6 +1,7 @@
 /**
  * Builds the two editions of the demo site, as a static site builder would: `node demo/source/make.mjs`.
  * The pages in demo/launched and demo/mended are what the audit reads; nothing of this folder is needed for that.
+ * Three pages there (booking, webcam, charter) stand alone, written by hand.
  */
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { header, mobileBar, footer, head } from './frame.mjs';
@@ -28,8 +29,6 @@ for (const edition of ['launched', 'mended']) {
     ].join('\n');
     writeFileSync(`${folder}/${page.slug}.html`, html);
   }
-  for (const name of ['booking', 'webcam', 'charter'])
-    writeFileSync(`${folder}/${name}.html`, readFileSync(`demo/source/alone/${name}.${edition}.html`, 'utf8'));
   for (const sheet of ['base', 'header', 'sections', 'footer']) {
     writeFileSync(`${folder}/css/${sheet}.css`, readFileSync(`demo/source/css/${sheet}.${edition}.css`, 'utf8'));
   }
