@@ -82,3 +82,23 @@ test.each<[string[], number, RegExp]>([
   expect(err).toMatch(message);
   expect(existsSync(file('menus.pdf'))).toBe(false);
 });
+
+test('the page’s own pictures from disk, and nothing in them acts', () => {
+  const logo =
+    '<svg xmlns="http://www.w3.org/2000/svg" viewBox="0 0 20 20"><script>alert(1)</script><rect width="20" height="20" fill="#d52"/></svg>';
+  site.put('logo.svg', logo);
+  site.put(
+    'pictured.html',
+    readFileSync(file('page.html'), 'utf8').replace(
+      '<nav',
+      '<img src=logo.svg alt=Pier width=40 height=40><img src=gone.png alt=Gone width=80 height=40><nav',
+    ),
+  );
+  site.run(['draw', 'pictured.html', '--at', '400', '--region', 'screen']);
+  const svg = readFileSync(file('menus.svg'), 'utf8');
+  expect(svg.match(/<image /g)).toHaveLength(1);
+  expect(svg).toContain(`href="data:image/svg+xml;base64,${Buffer.from(logo).toString('base64')}"`);
+  expect(svg).not.toContain('<script');
+  site.run(['draw', 'pictured.html', '--at', '400', '--region', 'screen', '--no-pictures']);
+  expect(readFileSync(file('menus.svg'), 'utf8')).not.toContain('<image');
+});

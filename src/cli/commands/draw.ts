@@ -12,9 +12,9 @@ import {
   type Page,
 } from '../../core/index.js';
 import { drawSheet, MARKS, toPng, writeWhole, type MarkName, type Pin } from '../../formats/index.js';
-import { shippedOutlines } from '../../sources/index.js';
+import { picturesOf, shippedOutlines, siteOfFile } from '../../sources/index.js';
 import { UsageError } from '../errors.js';
-import { parseRange, parseWidth, parseWidths } from '../options.js';
+import { parseRange, parseWidth, parseWidths, STANDARD_INPUT } from '../options.js';
 import { parseMoves, POSE } from '../pose.js';
 import { progressOn } from '../progress.js';
 import { readPage, withSources, type SourceArguments } from '../source-options.js';
@@ -26,6 +26,7 @@ type Overlay = (typeof OVERLAYS)[number];
 interface DrawArguments extends SourceArguments {
   page: string;
   write: string;
+  pictures: boolean;
   at?: string[];
   from: number;
   to: number;
@@ -68,6 +69,7 @@ const builder = (argv: Argv): Argv<DrawArguments> =>
       default: 'menu' as const,
       describe: 'How much of the page to draw: down to the end of the menus, or the whole screen',
     })
+    .option('pictures', { type: 'boolean', default: true, describe: 'The page’s own pictures (--no-pictures: tints)' })
     .option('scale', { type: 'number', default: 1, describe: 'Pixels of a PNG for each px, 0.25 to 4' })
     .example('$0 draw dist/index.html', 'A contact sheet: the menus in every look they take, closed and opened')
     .example(
@@ -105,7 +107,7 @@ async function handler(args: ArgumentsCamelCase<DrawArguments>): Promise<void> {
   const drawing = drawSheet(
     page,
     frames,
-    { marks, pins: pinsOf(page, findings), legend: findings.map(legendOf) },
+    { marks, pins: pinsOf(page, findings), legend: findings.map(legendOf), pictures: picturesFor(args) },
     await shippedOutlines(),
   );
   await writeWhole(args.write, ending === '.png' ? await toPng(drawing.svg, args.scale) : drawing.svg);
@@ -116,6 +118,10 @@ async function handler(args: ArgumentsCamelCase<DrawArguments>): Promise<void> {
   for (const limit of page.limits.filter((l) => l.kind === 'unsupported' || l.kind === 'missing'))
     process.stderr.write(`not taken into account: ${limit.subject} (${limit.consequence})\n`);
 }
+
+/** Where the page's own pictures come from, if they are asked for. */
+const picturesFor = ({ page, root, pictures }: DrawArguments) =>
+  pictures ? picturesOf(siteOfFile(page === STANDARD_INPUT ? '.' : page, root === undefined ? {} : { root })) : null;
 
 /** A length in px, or a part of the page by its fragment. */
 function parseScroll(page: Page, text: string): number | string {
