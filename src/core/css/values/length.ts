@@ -1,6 +1,6 @@
 import { calc } from '@csstools/css-calc';
 import type { FunctionNode } from '@csstools/css-parser-algorithms';
-import { TokenType } from '@csstools/css-tokenizer';
+import { TokenType, type CSSToken } from '@csstools/css-tokenizer';
 import type { Component } from './components.js';
 import type { Computation, ComputeContext } from './context.js';
 
@@ -103,7 +103,7 @@ const results = new Map<string, MathResult | null>();
 /** Works out a math function, its relative units and percentages replaced by px. @spec css-values-4 §10 */
 function evaluate(node: FunctionNode, context: ComputeContext | null, basis: number): MathResult | null {
   let text = '';
-  for (const token of node.tokens()) {
+  for (const token of tokensOf(node)) {
     if (token[0] === TokenType.Dimension) {
       const unit = token[4].unit.toLowerCase();
       if (isLengthUnit(unit)) text += `${context ? toPx(token[4].value, unit, context) : token[4].value}px`;
@@ -132,12 +132,16 @@ function read(text: string): MathResult | null {
   return match ? { value: Number(match[1]), unit: match[2]!.toLowerCase() } : null;
 }
 
+/** The tokens of a function; one that the end of the text closes has no last one. */
+const tokensOf = (node: FunctionNode): CSSToken[] =>
+  node.tokens().filter((token) => (token as CSSToken | undefined) !== undefined);
+
 function containsPercent(node: FunctionNode): boolean {
-  return node.tokens().some((t) => t[0] === TokenType.Percentage);
+  return tokensOf(node).some((t) => t[0] === TokenType.Percentage);
 }
 
 function onlySums(node: FunctionNode): boolean {
-  return node.tokens().every((t) => t[0] !== TokenType.Function || /^(-webkit-)?calc\($/i.test(t[1]));
+  return tokensOf(node).every((t) => t[0] !== TokenType.Function || /^(-webkit-)?calc\($/i.test(t[1]));
 }
 
 export interface LengthOptions {
