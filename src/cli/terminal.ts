@@ -1,4 +1,5 @@
 import pc from 'picocolors';
+import type { Word } from '../core/index.js';
 
 export type Colours = ReturnType<typeof pc.createColors>;
 
@@ -10,7 +11,7 @@ export interface Terminal {
   /** Whether it knows nothing beyond ASCII. */
   readonly plain: boolean;
   /** Colour of a weight, or of what a person has to look at. */
-  readonly paint: (word: 'blocks' | 'hinders' | 'polish' | 'look') => (text: string) => string;
+  readonly paint: (word: Word) => (text: string) => string;
 }
 
 const NARROWEST = 40;

@@ -1,6 +1,6 @@
 import { stringify } from 'csv-stringify/sync';
-import { formatPosition, printFigure, type Finding } from '../core/index.js';
-import { criteriaText, inert, mendedAt, weightWord, type Format } from './format.js';
+import { formatPosition, printFigure, type AuditResult, type Finding, wordOf } from '../core/index.js';
+import { criteriaText, inert, mendedAt, type Format } from './format.js';
 
 const COLUMNS = [
   'page',
@@ -31,7 +31,7 @@ function rowsOf(page: string, finding: Finding, reason: string): readonly (reado
   const { check, message, states, poses, places, cause, measured, needed, says, mends, widths } = finding;
   return widths.map(({ from, to }) => [
     page,
-    weightWord(finding),
+    wordOf(finding),
     check,
     message,
     from,
@@ -68,17 +68,16 @@ export const csv: Format = {
   material: false,
   open: () => {
     const parts = [table([COLUMNS])];
+    const add = (page: string, { findings, accepted }: Pick<AuditResult, 'findings' | 'accepted'>) => {
+      const open = findings.flatMap((finding) => rowsOf(page, finding, ''));
+      parts.push(table([...open, ...accepted.flatMap(({ finding, reason }) => rowsOf(page, finding, reason))]));
+    };
     return {
-      page: ({ page, findings, accepted }) => {
-        parts.push(
-          table([
-            ...findings.flatMap((finding) => rowsOf(page, finding, '')),
-            ...accepted.flatMap(({ finding, reason }) => rowsOf(page, finding, reason)),
-          ]),
-        );
+      page: (result) => add(result.page, result),
+      end: ({ across }) => {
+        add('several pages', across);
+        return parts.join('');
       },
-      end: ({ across }) =>
-        `${parts.join('')}${table(across.findings.flatMap((finding) => rowsOf('several pages', finding, '')))}`,
     };
   },
 };

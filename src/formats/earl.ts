@@ -4,8 +4,6 @@ import { inert, mendedAt, widthsText, type Format } from './format.js';
 const CONTEXT = {
   earl: 'http://www.w3.org/ns/earl#',
   dct: 'http://purl.org/dc/terms/',
-  doap: 'http://usefulinc.com/ns/doap#',
-  xsd: 'http://www.w3.org/2001/XMLSchema#',
 } as const;
 const ASSERTOR = '_:rope-ladder';
 
@@ -88,13 +86,14 @@ export const earl: Format = {
       },
       end: ({ across, failures }) => {
         const several = 'several pages';
-        if (across.findings.length > 0)
+        const told = [...across.findings, ...across.accepted.map(({ finding }) => finding)];
+        if (told.length > 0)
           graph.push({
             '@type': ['earl:TestSubject', 'earl:Software'],
             '@id': named('page', several),
             'dct:title': several,
           });
-        graph.push(...across.findings.map((finding) => ofFinding(several, finding)));
+        graph.push(...told.map((finding) => ofFinding(several, finding)));
         for (const { name, message } of failures)
           graph.push({
             '@type': 'earl:TestSubject',

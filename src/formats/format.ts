@@ -25,7 +25,7 @@ export interface Writer {
 export interface Format {
   /** Whether it shows drawings, the keyboard's way and sources beside the findings. */
   readonly material: boolean;
-  readonly open: (start: RunStart) => Writer | Promise<Writer>;
+  readonly open: (start: RunStart) => Writer;
 }
 
 /** Characters that would act on what shows a text: control codes and marks that turn its direction. */
@@ -39,9 +39,6 @@ export const inert = (text: string): string =>
     .replace(ACTING, '\ufffd')
     .replace(HALVES, '\ufffd')
     .replace(/[\t\n\r]+/g, ' ');
-
-/** `hinders`, or `look` where a person has to judge. */
-export const weightWord = ({ verdict, weight }: Finding): string => (verdict === 'look' ? 'look' : weight);
 
 export const widthsText = (finding: Finding): string => `${printWidths(finding.widths)} px`;
 

@@ -1,6 +1,6 @@
 import { XMLBuilder } from 'fast-xml-parser';
-import { formatPosition, type AuditResult, type Finding } from '../core/index.js';
-import { criteriaText, inert, mendedAt, weightWord, widthsText, type Format } from './format.js';
+import { formatPosition, type AuditResult, type Finding, wordOf } from '../core/index.js';
+import { criteriaText, inert, mendedAt, widthsText, type Format } from './format.js';
 
 const builder = new XMLBuilder({
   ignoreAttributes: false,
@@ -47,7 +47,7 @@ function suiteOf(
         return { ...base(name), skipped: attributes({ message: `to look at: ${told(finding)}` }) };
       return {
         ...base(name),
-        failure: { ...attributes({ message: finding.says, type: weightWord(finding) }), '#text': told(finding) },
+        failure: { ...attributes({ message: finding.says, type: wordOf(finding) }), '#text': told(finding) },
       };
     });
   });

@@ -1,5 +1,5 @@
-import { formatPosition, SharedFindings, WEIGHTS, type AuditResult, type SharedFinding } from '../core/index.js';
-import { criteriaText, inert, mendedAt, weightWord, widthsText, type Format } from './format.js';
+import { formatPosition, SharedFindings, type AuditResult, type SharedFinding, wordOf, WORDS } from '../core/index.js';
+import { criteriaText, inert, mendedAt, widthsText, type Format } from './format.js';
 
 /** More findings are counted, not told: a comment has an end. */
 const MOST = 50;
@@ -25,7 +25,7 @@ function itemOf({ finding, pages }: SharedFinding): string {
   const shown = pages.slice(0, MOST_PAGES).map(code).join(', ');
   const where = pages.length > MOST_PAGES ? `${shown} and ${pages.length - MOST_PAGES} more pages` : shown;
   return [
-    `- **${finding.check}** (${weightWord(finding)}, ${widthsText(finding)}${criteria ? `, ${criteria}` : ''}): ${plain(finding.says)}`,
+    `- **${finding.check}** (${wordOf(finding)}, ${widthsText(finding)}${criteria ? `, ${criteria}` : ''}): ${plain(finding.says)}`,
     `  - mend: ${plain(finding.mends)}`,
     ...(at
       ? [
@@ -62,17 +62,18 @@ export const markdown: Format = {
       },
       end: ({ across, failures }) => {
         for (const finding of across.findings) told.add(finding, null);
+        accepted += across.accepted.length;
         const all = told.list();
-        const counted = [...WEIGHTS, 'look'].flatMap((word) => {
-          const count = all.filter(({ finding }) => weightWord(finding) === word).length;
+        const counted = WORDS.flatMap((word) => {
+          const count = all.filter(({ finding }) => wordOf(finding) === word).length;
           return count > 0 ? [`${count} ${word}`] : [];
         });
         const [first] = pages;
         const scope = first
           ? `${pages.length === 1 ? code(first.page) : `${pages.length} pages`}, ${first.widths.from} to ${first.widths.to} px, WCAG 2.2 level ${first.level}`
           : 'No page was audited';
-        const sections = [...WEIGHTS, 'look'].flatMap((word) => {
-          const own = all.filter(({ finding }) => weightWord(finding) === word);
+        const sections = WORDS.flatMap((word) => {
+          const own = all.filter(({ finding }) => wordOf(finding) === word);
           return own.length > 0
             ? [
                 `### ${TITLES[word]}\n\n${own.slice(0, MOST).map(itemOf).join('\n')}${own.length > MOST ? `\n- and ${own.length - MOST} more` : ''}`,

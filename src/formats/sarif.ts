@@ -1,4 +1,4 @@
-import { CHECKS, fingerprints, type CheckMeta, type Finding, type Position } from '../core/index.js';
+import { CHECKS, fingerprints, type AcrossPages, type CheckMeta, type Finding, type Position } from '../core/index.js';
 import { criteriaText, inert, mendedAt, widthsText, type Format } from './format.js';
 
 const SCHEMA = 'https://docs.oasis-open.org/sarif/sarif/v2.1.0/errata01/os/schemas/sarif-schema-2.1.0.json';
@@ -74,24 +74,25 @@ export const sarif: Format = {
     const rules = new Map<string, number>();
     const results: ReturnType<typeof resultOf>[] = [];
     const notes: { level: 'error' | 'warning'; message: { text: string } }[] = [];
+    const add = (page: string | null, { findings, accepted, crashed }: AcrossPages) => {
+      const all = [...findings.map((finding) => ({ finding, reason: null })), ...accepted];
+      const marks = fingerprints(
+        page ?? '',
+        all.map(({ finding }) => finding),
+      );
+      all.forEach(({ finding, reason }, i) =>
+        results.push(resultOf(finding, { rules, page, mark: marks[i]! }, reason)),
+      );
+      for (const { check, message } of crashed)
+        notes.push({
+          level: 'error',
+          message: { text: inert(`${check} broke off on ${page ?? 'several pages'}: ${message}`) },
+        });
+    };
     return {
-      page: ({ page, findings, accepted, crashed }) => {
-        const all = [...findings.map((finding) => ({ finding, reason: null })), ...accepted];
-        const marks = fingerprints(
-          page,
-          all.map(({ finding }) => finding),
-        );
-        all.forEach(({ finding, reason }, i) =>
-          results.push(resultOf(finding, { rules, page, mark: marks[i]! }, reason)),
-        );
-        for (const { check, message } of crashed)
-          notes.push({ level: 'error', message: { text: inert(`${check} broke off on ${page}: ${message}`) } });
-      },
+      page: (result) => add(result.page, result),
       end: ({ across, failures }) => {
-        const marks = fingerprints('', across.findings);
-        across.findings.forEach((finding, i) =>
-          results.push(resultOf(finding, { rules, page: null, mark: marks[i]! }, null)),
-        );
+        add(null, across);
         for (const { name, message } of failures)
           notes.push({ level: 'error', message: { text: inert(`${name} was not audited: ${message}`) } });
         const metas = new Map(CHECKS.map(({ meta }) => [meta.id, meta]));

@@ -78,6 +78,8 @@ const menu = z.strictObject({
 
 const crashed = z.array(z.strictObject({ check: z.string(), message: z.string() }));
 
+const accepted = z.array(z.strictObject({ finding, reason: z.string(), until: z.string().nullable() }));
+
 const page = z.strictObject({
   page: z.string(),
   language: z.string(),
@@ -94,7 +96,7 @@ const page = z.strictObject({
   ),
   checks: z.array(z.string()),
   findings: z.array(finding),
-  accepted: z.array(z.strictObject({ finding, reason: z.string(), until: z.string().nullable() })),
+  accepted,
   crashed,
   limits: z.array(
     z.strictObject({
@@ -112,7 +114,7 @@ export const auditModel = z.strictObject({
   model: z.literal(MODEL.name),
   version: z.literal(MODEL.version),
   pages: z.array(page),
-  across: z.strictObject({ checks: z.array(z.string()), findings: z.array(finding), crashed }),
+  across: z.strictObject({ checks: z.array(z.string()), findings: z.array(finding), accepted, crashed }),
 });
 
 export type AuditModel = z.infer<typeof auditModel>;

@@ -17,7 +17,7 @@ export interface Expanded {
   readonly root: string | null;
 }
 
-const isFolder = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isDirectory() ?? false;
+export const isFolder = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isDirectory() ?? false;
 
 /**
  * The pages that files, folders and globs name, each once, in the order given and by name in each. What is neither a
@@ -38,6 +38,9 @@ export async function expandPages(given: readonly string[], skip: readonly strin
   return { files: [...new Set(files)], root: given.length === 1 && folders.length === 1 ? folders[0]! : null };
 }
 
+/** The pages below a folder, the first page of it first; none where there are none. */
+export const pagesBelow = (folder: string): Promise<readonly string[]> => matching(folder, PAGES);
+
 interface Search {
   readonly cwd: string;
   readonly pattern: string;
@@ -45,15 +48,20 @@ interface Search {
 }
 
 async function found(word: string, { cwd, pattern, skip }: Search): Promise<readonly string[]> {
-  const paths = await fastGlob.glob(pattern, { cwd, ignore: NEVER, followSymbolicLinks: false, onlyFiles: true });
-  const named = paths.map((path) => relative('.', resolve(cwd, path)).split('\\').join('/'));
+  const named = await matching(cwd, pattern);
   const kept = named.filter((name) => !globsHold(skip, name));
   if (kept.length === 0)
     throw new SourceError(
       named.length > 0 ? `all ${named.length} pages of ${word} are left out` : `no page is found at ${word}`,
       named.length > 0 ? 'Check --skip-pages.' : 'Pages are files that end in .html, .htm or .xhtml.',
     );
-  return kept.sort(byDepth);
+  return kept;
+}
+
+/** Files that a pattern names below a folder, as they are called from here. */
+async function matching(cwd: string, pattern: string): Promise<readonly string[]> {
+  const paths = await fastGlob.glob(pattern, { cwd, ignore: NEVER, followSymbolicLinks: false, onlyFiles: true });
+  return paths.map((path) => relative('.', resolve(cwd, path)).split('\\').join('/')).sort(byDepth);
 }
 
 /** Pages nearer to the top first, then folder by folder, the first page of each before the others. */

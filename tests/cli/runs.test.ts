@@ -1,7 +1,9 @@
 import { readFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { spawnSync } from 'node:child_process';
+import { join, resolve } from 'node:path';
+import { pathToFileURL } from 'node:url';
 import { auditModel } from '../../src/formats/schema.js';
-import { Site } from '../support/command.js';
+import { BIN, Site } from '../support/command.js';
 
 const NAV = (items: string) => `<nav aria-label="Main"><ul>${items}</ul></nav>`;
 const ITEMS =
@@ -92,11 +94,22 @@ describe('folders and globs', () => {
     [['dist/index.html', '--write', 'a.csv', '--write', 'a.csv'], /a\.csv is to be written twice/],
     [['dist/index.html', '--patch', 'try.txt'], /--patch takes style sheets/],
     [['dist/index.html', '--patch', 'none.css'], /none\.css cannot be read/],
+    [['dist/index.html', '--patch', 'mended.css', '--accept-all', 'x'], /--patch and --accept-all do not go together/],
+    [['dist/index.html', '--watch', '--json'], /--watch and --json do not go together/],
+    [['dist/index.html', '--watch', '--patch', 'mended.css'], /--watch and --patch do not go together/],
   ])('%j is refused', (words, message) => {
     const { code, err, out } = site.run(['audit', ...words]);
     expect([2, 3]).toContain(code);
     expect(err).toMatch(message);
     expect(out).toBe('');
+  });
+
+  test('where to begin is the file with most to mend, and what it names stands there', () => {
+    const { out } = site.run(['audit', 'dist']);
+    const told = out.replace(/\s+/g, ' ');
+    expect(told).toMatch(
+      /Matters most: 1 text-contrast, .* Begin in: dist\/site\.css, where 1 finding \(1\) can be mended\. 1: Make the text/,
+    );
   });
 
   test('another format on standard output, and nothing else there', () => {
@@ -159,6 +172,29 @@ describe('compare', () => {
     expect(html.match(/<figure>/g)).toHaveLength(2);
     expect(html).not.toContain('<script');
     expect(readFileSync(join(site.folder, 'c.md'), 'utf8')).toMatch(/### New\n\n- \*\*small-text\*\*/);
+  });
+
+  test('an output that fails keeps the others', () => {
+    const words = [
+      'compare',
+      'dist/index.html',
+      'after/index.html',
+      '--at',
+      '400',
+      '--write',
+      'locked.md',
+      '--write',
+      'free.md',
+    ];
+    const loader = pathToFileURL(resolve('tests/support/full-disk.mjs')).href;
+    const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', loader, BIN, ...words], {
+      cwd: site.folder,
+      encoding: 'utf8',
+      env: { ...process.env, FULL_FOR: 'locked.md' },
+    });
+    expect(status).toBe(2);
+    expect(stdout).toContain('1 cleared, 1 new');
+    expect(stderr).toMatch(/locked\.md was not written: the disk is full[^]*Written: free\.md/);
   });
 
   test.each<[string, string, number, RegExp]>([

@@ -204,6 +204,39 @@ describe('accepted findings', () => {
   });
 });
 
+describe('findings of several pages together', () => {
+  const one = page('a{color:#111}');
+  const renamed = one.replace('>Fares<', '>Prices<');
+  const accepted = [{ check: 'name-differs', pages: ['pair/*.html'], reason: 'a campaign' }];
+  const run = (settings: object, words: readonly string[] = []) => {
+    site.put('pair/index.html', one);
+    site.put('pair/fares.html', renamed);
+    site.put('rope-ladder.json', JSON.stringify({ pages: ['pair'], failOn: 'polish', ...FAST, ...settings }));
+    return site.run(['audit', ...words]);
+  };
+
+  test('are accepted like others', () => {
+    site.put('rope-ladder-accepted.json', '{"accepted":[]}');
+    expect(run({}).code).toBe(1);
+    expect(run({ accepted }).code).toBe(0);
+    expect(model(run({ accepted }, ['--json']).out).across.accepted.map(({ reason }) => reason)).toEqual([
+      'a campaign',
+    ]);
+    expect(run({ accepted: [{ ...accepted[0], pages: ['elsewhere.html'] }] }).code).toBe(1);
+  });
+
+  test('--accept-all takes them too, and copies nothing out of the settings', () => {
+    const own = [{ check: 'small-text', reason: 'in the settings' }];
+    expect(run({ accepted: own }, ['--accept-all', 'a campaign']).err).toContain('Accepted 1 finding in');
+    const written = JSON.parse(readFileSync(join(site.folder, 'rope-ladder-accepted.json'), 'utf8')) as {
+      accepted: { check: string }[];
+    };
+    expect(written.accepted.map(({ check }) => check)).toEqual(['name-differs']);
+    expect(run({ accepted: own }).code).toBe(0);
+    site.put('rope-ladder-accepted.json', '{"accepted":[]}');
+  });
+});
+
 describe('init and schema', () => {
   test('a first file that audits what is there', () => {
     const fresh = new Site({ 'build/index.html': page('a{color:#111}'), 'build/sub/two.html': page('a{color:#111}') });

@@ -1,6 +1,6 @@
 import { writeWhole } from '../../formats/index.js';
-import { globsHold } from '../../sources/index.js';
 import { hasEnded, type Acceptance, type SharedFinding } from '../../core/index.js';
+import { speaksOf } from './accepting.js';
 import type { Request } from './request.js';
 
 /** What is to be said of acceptances after a run: those that have ended, and those nothing matches any more. */
@@ -12,9 +12,7 @@ export function acceptanceNotes(
 ): readonly string[] {
   const where = acceptedFiles.join(' and ');
   return acceptances.flatMap((one, i) => {
-    const concerned =
-      checks.includes(one.check) && (one.pages === undefined || pages.some((page) => globsHold(one.pages!, page)));
-    if (!concerned) return [];
+    if (!checks.includes(one.check) || !speaksOf(one, pages)) return [];
     if (hasEnded(one, today)) return [`The acceptance of ${nameOf(one)} ended on ${one.until} (${where}).`];
     return used.has(i) ? [] : [`Nothing matches the acceptance of ${nameOf(one)} any more; take it out of ${where}.`];
   });
@@ -25,17 +23,17 @@ const nameOf = ({ check, selectors, pages }: Acceptance): string =>
 
 /** Writes all that was found into the file of accepted findings, beside what stood there. Gives how many. */
 export async function acceptAll(
-  { acceptances, acceptedFile }: Request,
+  { acceptedBefore, acceptedFile }: Request,
   found: readonly SharedFinding[],
   reason: string,
 ): Promise<number> {
   const made = found.map(({ finding, pages, selectors }) => ({
     check: finding.check,
     message: finding.message,
-    pages: [...pages],
+    ...(pages.length > 0 ? { pages: [...pages] } : {}),
     selectors: [...selectors],
     reason: reason.trim(),
   }));
-  await writeWhole(acceptedFile, `${JSON.stringify({ accepted: [...acceptances, ...made] }, null, 2)}\n`);
+  await writeWhole(acceptedFile, `${JSON.stringify({ accepted: [...acceptedBefore, ...made] }, null, 2)}\n`);
   return made.length;
 }

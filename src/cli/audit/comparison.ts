@@ -1,5 +1,5 @@
 import { extname } from 'node:path';
-import { compareRuns, WEIGHTS, type AuditRun, type Weight } from '../../core/index.js';
+import { compareRuns, weighsEnough, type AuditRun, type Weight } from '../../core/index.js';
 import {
   checkWritable,
   comparisonMarkdown,
@@ -7,15 +7,14 @@ import {
   FormatError,
   toldComparison,
   toModel,
-  writeWhole,
   type ComparedPictures,
   type PageMaterial,
-  type ToldComparison,
 } from '../../formats/index.js';
 import { EXIT, type ExitCode } from '../errors.js';
 import type { Terminal } from '../terminal.js';
 import { VERSION } from '../version.js';
 import { compareView } from '../views/compare.js';
+import { writeTexts } from './outputs.js';
 
 /** One side of a comparison. */
 export interface Side {
@@ -32,6 +31,10 @@ export function checkComparisonFile(file: string): void {
     throw new FormatError(`a comparison is not written as “${file}”`, `Endings: ${ENDINGS.join(', ')}.`);
   checkWritable(file);
 }
+
+/** What a comparison needs of each page beside its findings, to be written to these files. */
+export const materialFor = (files: readonly string[], pictures: boolean): { readonly pictures: boolean } | null =>
+  files.some((file) => extname(file).toLowerCase() === '.html') ? { pictures } : null;
 
 export interface Comparing {
   readonly before: Side;
@@ -61,24 +64,12 @@ export async function tellComparison(
       const [a, b] = [before.materials.get(was ?? ''), after.materials.get(is ?? '')];
       return a && b ? [{ page: is!, before: a, after: b }] : [];
     });
-  for (const file of files) {
-    const ending = extname(file).toLowerCase();
-    const text =
-      ending === '.json'
-        ? model()
-        : ending === '.md'
-          ? comparisonMarkdown(told, before.name, after.name)
-          : comparisonPage(told, { before: before.name, after: after.name, version: VERSION, day }, pictures());
-    await writeWhole(file, text);
-    process.stderr.write(`Written: ${file}\n`);
-  }
-  return exitOf(told, failOn);
-}
-
-function exitOf({ fresh }: ToldComparison, failOn: Weight | 'never'): ExitCode {
-  if (failOn === 'never') return EXIT.clean;
-  const counts = WEIGHTS.slice(0, WEIGHTS.indexOf(failOn) + 1);
-  return fresh.some(({ finding }) => finding.verdict === 'fault' && counts.includes(finding.weight))
-    ? EXIT.findings
-    : EXIT.clean;
+  const textOf: Readonly<Record<string, () => string>> = {
+    '.json': model,
+    '.md': () => comparisonMarkdown(told, before.name, after.name),
+    '.html': () => comparisonPage(told, { before: before.name, after: after.name, version: VERSION, day }, pictures()),
+  };
+  const unwritten = await writeTexts(files.map((file) => ({ file, make: textOf[extname(file).toLowerCase()]! })));
+  const fresh = told.fresh.map(({ finding }) => finding);
+  return unwritten > 0 ? EXIT.usage : weighsEnough(fresh, failOn) ? EXIT.findings : EXIT.clean;
 }

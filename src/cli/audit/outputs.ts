@@ -1,45 +1,54 @@
-import { FormatError, writeWhole, type RunEnd, type RunStart, type Writer } from '../../formats/index.js';
+import {
+  FormatError,
+  writeWhole,
+  type PageMaterial,
+  type RunEnd,
+  type RunStart,
+  type Writer,
+} from '../../formats/index.js';
 import type { AuditResult } from '../../core/index.js';
-import type { PageMaterial } from '../../formats/index.js';
 import { sentence } from '../errors.js';
 import type { Output } from './request.js';
 
+/** A text to be written; to standard output where no file is named. */
+export interface Text {
+  readonly file: string | null;
+  readonly make: () => string | Uint8Array;
+}
+
+/** Writes every text; one that fails is told and keeps no other from being written. Gives how many failed. */
+export async function writeTexts(texts: readonly Text[]): Promise<number> {
+  let failed = 0;
+  for (const { file, make } of texts) {
+    try {
+      if (file === null) process.stdout.write(make());
+      else {
+        await writeWhole(file, make());
+        process.stderr.write(`Written: ${file}\n`);
+      }
+    } catch (error) {
+      if (!(error instanceof FormatError)) throw error;
+      failed++;
+      process.stderr.write(`${sentence(error.message)} ${error.remedy}\n`);
+    }
+  }
+  return failed;
+}
+
 /** All outputs of a run, fed page by page. */
 export class Outputs {
-  private constructor(private readonly open: readonly { readonly output: Output; readonly writer: Writer }[]) {}
+  readonly #open: readonly { readonly file: string | null; readonly writer: Writer }[];
 
-  static async start(outputs: readonly Output[], start: RunStart): Promise<Outputs> {
-    const open = [];
-    for (const output of outputs) open.push({ output, writer: await output.format.open(start) });
-    return new Outputs(open);
-  }
-
-  /** Whether standard output is taken, so that no view goes there. */
-  get takesStandardOutput(): boolean {
-    return this.open.some(({ output }) => output.file === null);
+  constructor(outputs: readonly Output[], start: RunStart) {
+    this.#open = outputs.map(({ file, format }) => ({ file, writer: format.open(start) }));
   }
 
   page(result: AuditResult, material: PageMaterial | null): void {
-    for (const { writer } of this.open) writer.page(result, material);
+    for (const { writer } of this.#open) writer.page(result, material);
   }
 
-  /** Writes every output; one that fails is told and keeps no other from being written. Gives how many failed. */
-  async end(end: RunEnd): Promise<number> {
-    let failed = 0;
-    for (const { output, writer } of this.open) {
-      try {
-        const text = writer.end(end);
-        if (output.file === null) process.stdout.write(text);
-        else {
-          await writeWhole(output.file, text);
-          process.stderr.write(`Written: ${output.file}\n`);
-        }
-      } catch (error) {
-        if (!(error instanceof FormatError)) throw error;
-        failed++;
-        process.stderr.write(`${sentence(error.message)} ${error.remedy}\n`);
-      }
-    }
-    return failed;
+  /** Writes every output. Gives how many failed. */
+  end(end: RunEnd): Promise<number> {
+    return writeTexts(this.#open.map(({ file, writer }) => ({ file, make: () => writer.end(end) })));
   }
 }

@@ -1,20 +1,19 @@
-import { extname } from 'node:path';
-import { UsageError, type ExitCode } from '../errors.js';
+import type { ExitCode } from '../errors.js';
 import type { Progress } from '../progress.js';
 import type { Terminal } from '../terminal.js';
-import { checkComparisonFile, tellComparison } from './comparison.js';
+import { checkComparisonFile, materialFor, tellComparison } from './comparison.js';
 import type { Request } from './request.js';
 import { auditWhole } from './whole.js';
 
 /** Audits with and without the sheets that are tried, and tells what they would change. */
 export async function tryPatches(
   { tasks, jobs, patches, today, failOn }: Request,
-  { files, json }: { readonly files: readonly string[]; readonly json: boolean },
+  { files, json, pictures }: { readonly files: readonly string[]; readonly json: boolean; readonly pictures: boolean },
   progress: Progress,
   terminal: Terminal,
 ): Promise<{ readonly code: ExitCode; readonly failed: number }> {
   for (const file of files) checkComparisonFile(file);
-  const material = files.some((file) => extname(file).toLowerCase() === '.html') ? { pictures: true } : null;
+  const material = materialFor(files, pictures);
   const asked = tasks.map((task) => ({ ...task, material }));
   const names = patches.map(({ name }) => name).join(', ');
   const before = await auditWhole(asked, jobs, progress, 'as it is');
@@ -31,14 +30,4 @@ export async function tryPatches(
     terminal,
   );
   return { code, failed: before.failed };
-}
-
-/** Throws UsageError where options do not go with --patch. */
-export function checkPatchUse(args: {
-  readonly acceptAll?: string;
-  readonly watch: boolean;
-  readonly as?: string;
-}): void {
-  const other = args.acceptAll !== undefined ? '--accept-all' : args.as !== undefined ? '--as' : null;
-  if (other) throw new UsageError(`--patch and ${other} do not go together`, 'Leave one of them out.');
 }

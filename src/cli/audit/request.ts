@@ -25,10 +25,30 @@ export interface Request {
   readonly failOn: Weight | 'never';
   readonly today: string;
   readonly acceptances: readonly Acceptance[];
+  /** What stands in the file that --accept-all writes. */
+  readonly acceptedBefore: readonly Acceptance[];
   /** Where accepted findings stand, for messages; and where --accept-all writes them. */
   readonly acceptedFiles: readonly string[];
   readonly acceptedFile: string;
   readonly patches: readonly Resource[];
+}
+
+/** Options that would do nothing beside another one. */
+const APART = {
+  watch: ['patch', 'acceptAll', 'write', 'json', 'as'],
+  patch: ['acceptAll', 'as'],
+} as const;
+
+const asWritten = (name: string): string => `--${name.replace(/[A-Z]/g, (letter) => `-${letter.toLowerCase()}`)}`;
+
+/** Throws UsageError where options do not go together. */
+export function checkTogether(args: AuditArguments): void {
+  const given = (name: keyof AuditArguments) => args[name] !== undefined && args[name] !== false;
+  for (const [one, others] of Object.entries(APART) as [keyof typeof APART, readonly (keyof AuditArguments)[]][]) {
+    const other = given(one) ? others.find(given) : undefined;
+    if (other)
+      throw new UsageError(`${asWritten(one)} and ${asWritten(other)} do not go together`, 'Leave one of them out.');
+  }
 }
 
 /** Reads what was asked for. Throws UsageError, SourceError or FormatError before any page is read. */
@@ -38,14 +58,14 @@ export async function requestOf(args: AuditArguments, today: string): Promise<Re
   const writing = args.acceptAll !== undefined;
   if (writing && args.acceptAll!.trim() === '')
     throw new UsageError('--accept-all names no reason', 'For example --accept-all "old theme, replaced in spring".');
-  const { list, files } = readAccepted(settings, args.accepted, writing);
+  const { list, apart, files } = readAccepted(settings, args.accepted, writing);
   const audit = auditOptionsOf(args, settings);
   const outputs = outputsOf(args, settings);
   const acceptedFile = args.accepted ?? ACCEPTED_FILE;
   if (writing) checkWritable(acceptedFile);
   const patches = (args.patch ?? []).map(readPatch);
   const { names, root } = await pagesOf(args, settings);
-  const { fonts } = { fonts: args.font ?? config.fonts };
+  const fonts = args.font ?? config.fonts;
   const shared: Omit<PageTask, 'name'> = {
     audit,
     acceptances: list,
@@ -63,6 +83,7 @@ export async function requestOf(args: AuditArguments, today: string): Promise<Re
     failOn: args.failOn ?? config.failOn ?? 'hinders',
     today,
     acceptances: list,
+    acceptedBefore: apart,
     acceptedFiles: files,
     acceptedFile,
     patches,

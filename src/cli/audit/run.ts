@@ -1,7 +1,10 @@
 import {
   compareAcross,
+  isTold,
   SharedFindings,
-  WEIGHTS,
+  weighsEnough,
+  wordOf,
+  WORDS,
   type AcrossPages,
   type AuditResult,
   type SharedFinding,
@@ -10,6 +13,7 @@ import {
 import { EXIT, type ExitCode, type Failure } from '../errors.js';
 import { auditEach } from '../jobs/each.js';
 import type { Progress } from '../progress.js';
+import { acceptedOn } from './accepting.js';
 import { Outputs } from './outputs.js';
 import type { Request } from './request.js';
 import type { Log } from './log.js';
@@ -33,8 +37,6 @@ export interface Run {
   readonly accepted: number;
   readonly used: ReadonlySet<number>;
   readonly unwritten: number;
-  /** Whether standard output is taken by a format. */
-  readonly silent: boolean;
 }
 
 export interface Watching {
@@ -47,7 +49,7 @@ export interface Watching {
 
 /** Audits all pages asked for and writes the outputs. */
 export async function runAudit(request: Request, { progress, log, version, onPage }: Watching): Promise<Run> {
-  const outputs = await Outputs.start(request.outputs, { version, day: request.today });
+  const outputs = new Outputs(request.outputs, { version, day: request.today });
   const gathering = new Gathering();
   const count = request.tasks.length;
   const began = Date.now();
@@ -78,10 +80,10 @@ export async function runAudit(request: Request, { progress, log, version, onPag
     }
     if (count > 1) say();
   }
-  const across = compareAcross(gathering.pages, request.audit);
+  const across = gathering.across(request);
   progress.stop();
   const unwritten = await outputs.end({ across, failures: gathering.failures });
-  return { ...gathering.all(), across, unwritten, silent: outputs.takesStandardOutput };
+  return { ...gathering.all(), across, unwritten };
 }
 
 const timeLeft = (ms: number): string =>
@@ -103,23 +105,29 @@ class Gathering {
     this.#accepted += result.accepted.length;
     for (const i of used) this.#used.add(i);
     for (const finding of findings) this.#shared.add(finding, page);
-    for (const { kind, subject, consequence } of result.limits)
-      if (kind !== 'repaired' && kind !== 'unknown') {
-        const text = `${subject}: ${consequence}`;
-        this.#limits.set(text, (this.#limits.get(text) ?? 0) + 1);
-      }
+    for (const { subject, consequence } of result.limits.filter(isTold)) {
+      const text = `${subject}: ${consequence}`;
+      this.#limits.set(text, (this.#limits.get(text) ?? 0) + 1);
+    }
     const counts = Object.fromEntries(
-      [...WEIGHTS, 'look'].map((word) => [
-        word,
-        findings.filter((f) => (f.verdict === 'look' ? 'look' : f.weight) === word).length,
-      ]),
+      WORDS.map((word) => [word, findings.filter((finding) => wordOf(finding) === word).length]),
     );
     const line = { page, language, widths, menus, checks, level, counts, crashed: result.crashed.length };
     this.pages.push(line);
     return line;
   }
 
-  all(): Omit<Run, 'across' | 'unwritten' | 'silent'> {
+  /** What the pages show together, less what is accepted of it. */
+  across({ audit, acceptances, today }: Request): AcrossPages {
+    const across = compareAcross(this.pages, audit);
+    const names = this.pages.map(({ page }) => page);
+    const { findings, accepted, used } = acceptedOn(names, across.findings, acceptances, today);
+    this.#accepted += accepted.length;
+    for (const i of used) this.#used.add(i);
+    return { ...across, findings, accepted };
+  }
+
+  all(): Omit<Run, 'across' | 'unwritten'> {
     return {
       pages: this.pages,
       single: this.#single,
@@ -135,8 +143,6 @@ class Gathering {
 /** How a run ends: 3 where a page could not be audited, 1 where a fault weighs enough. */
 export function exitCodeOf({ pages, shared, across, failures }: Run, failOn: Weight | 'never'): ExitCode {
   if (failures.length > 0 || pages.some(({ crashed }) => crashed > 0)) return EXIT.unaudited;
-  if (failOn === 'never') return EXIT.clean;
-  const counts = WEIGHTS.slice(0, WEIGHTS.indexOf(failOn) + 1);
   const all = [...shared.map(({ finding }) => finding), ...across.findings];
-  return all.some((f) => f.verdict === 'fault' && counts.includes(f.weight)) ? EXIT.findings : EXIT.clean;
+  return weighsEnough(all, failOn) ? EXIT.findings : EXIT.clean;
 }

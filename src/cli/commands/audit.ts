@@ -3,8 +3,8 @@ import { acceptAll, acceptanceNotes } from '../audit/acceptances.js';
 import { auditArguments, type AuditArguments } from '../audit/arguments.js';
 import { dayOf } from '../audit/day.js';
 import { logTo } from '../audit/log.js';
-import { checkPatchUse, tryPatches } from '../audit/patch.js';
-import { requestOf, type Request } from '../audit/request.js';
+import { tryPatches } from '../audit/patch.js';
+import { checkTogether, requestOf, type Request } from '../audit/request.js';
 import { exitCodeOf, runAudit, type Run } from '../audit/run.js';
 import { watchPages } from '../audit/watch.js';
 import { EXIT, tellFailure } from '../errors.js';
@@ -18,6 +18,7 @@ import { plural } from '../views/layout.js';
 import { pageLine, runView } from '../views/run.js';
 
 async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> {
+  checkTogether(args);
   const terminal = terminalOf(process.stdout, args.color, process.env);
   const log = await logTo(args.log);
   const today = dayOf(process.env);
@@ -27,13 +28,17 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
   const request = await requestOf(args, today);
   log.info({ version: VERSION, pages: request.tasks.length, audit: request.audit }, 'asked for');
   const run = await auditOnce(args, request, terminal, log);
-  const found = run.shared.length;
   for (const failure of run.failures) tellFailure(failure, request.tasks.length > 1);
   const pages = run.pages.map(({ page }) => page);
   const checks = [...new Set([...run.pages.flatMap((page) => page.checks), ...run.across.checks])];
   for (const note of acceptanceNotes(request, run.used, pages, checks)) process.stderr.write(`${note}\n`);
   if (args.acceptAll !== undefined) {
-    await acceptAll(request, run.shared, args.acceptAll);
+    const across = run.across.findings.map((finding) => ({
+      finding,
+      pages: [],
+      selectors: new Set(finding.places.map(({ selector }) => selector)),
+    }));
+    const found = await acceptAll(request, [...run.shared, ...across], args.acceptAll);
     process.stderr.write(
       `Accepted ${plural(found, 'finding')} in ${request.acceptedFile}; from now on only new ones count.\n`,
     );
@@ -44,11 +49,11 @@ async function handler(args: ArgumentsCamelCase<AuditArguments>): Promise<void> 
 
 /** With sheets to try, the outputs are those of the comparison. */
 async function patched(args: AuditArguments, today: string, terminal: Terminal): Promise<void> {
-  checkPatchUse(args);
   const { write = [], ...rest } = args;
   const request = await requestOf({ ...rest, json: false }, today);
   const progress = await progressOn(process.stderr, args.quiet);
-  const { code, failed } = await tryPatches(request, { files: write, json: args.json }, progress, terminal);
+  const { json, pictures } = args;
+  const { code, failed } = await tryPatches(request, { files: write, json, pictures }, progress, terminal);
   finish(failed > 0 ? EXIT.unaudited : code);
 }
 

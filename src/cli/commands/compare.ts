@@ -1,11 +1,11 @@
-import { readFileSync, statSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import { extname } from 'node:path';
 import type { ArgumentsCamelCase, Argv, CommandModule } from 'yargs';
 import { WEIGHTS, type AuditRun, type Weight } from '../../core/index.js';
 import { MODEL } from '../../formats/index.js';
 import { auditModel } from '../../formats/schema.js';
-import { expandPages, SourceError } from '../../sources/index.js';
-import { checkComparisonFile, tellComparison, type Side } from '../audit/comparison.js';
+import { expandPages, isFolder, SourceError } from '../../sources/index.js';
+import { checkComparisonFile, materialFor, tellComparison, type Side } from '../audit/comparison.js';
 import { dayOf } from '../audit/day.js';
 import { auditWhole } from '../audit/whole.js';
 import { EXIT, UsageError } from '../errors.js';
@@ -60,7 +60,7 @@ async function handler(args: ArgumentsCamelCase<CompareArguments>): Promise<void
   const files = args.write ?? [];
   for (const file of files) checkComparisonFile(file);
   const progress = await progressOn(process.stderr, args.quiet);
-  const material = files.some((file) => extname(file).toLowerCase() === '.html') ? { pictures: args.pictures } : null;
+  const material = materialFor(files, args.pictures);
   const sideOf = (name: string) => side(name, { args, audit: { from, to, at }, material, progress });
   const before = await sideOf(args.before);
   const after = await sideOf(args.after);
@@ -95,8 +95,6 @@ async function side(
   }));
   return { name, ...(await auditWhole(tasks, args.jobs, progress, name)) };
 }
-
-const isFolder = (path: string): boolean => statSync(path, { throwIfNoEntry: false })?.isDirectory() ?? false;
 
 /** A result that was written earlier. Throws SourceError where it cannot be read, UsageError where it is none. */
 function readResult(file: string): AuditRun {

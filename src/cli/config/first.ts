@@ -1,11 +1,8 @@
-import { statSync } from 'node:fs';
-import fastGlob from 'fast-glob';
 import { describeMenus } from '../../core/index.js';
-import { loadFile } from '../../sources/index.js';
+import { isFolder, loadFile, pagesBelow } from '../../sources/index.js';
 
 /** Folders that tools build sites into, the surest first. */
 const BUILT = ['dist', 'build', '_site', 'public', 'out', 'site', 'www', 'docs'];
-const NEVER = ['**/node_modules/**', '**/.*/**'];
 
 /** What lies in a folder, as far as settings need it. */
 export interface Surroundings {
@@ -14,30 +11,15 @@ export interface Surroundings {
   readonly pages: number;
   /** A page, to say what was found on it; null without any. */
   readonly first: { readonly page: string; readonly menus: readonly string[] } | null;
-  readonly fonts: readonly string[];
 }
-
-const pagesBelow = (folder: string): Promise<string[]> =>
-  fastGlob.glob('**/*.{html,htm,xhtml}', { cwd: folder, ignore: NEVER, followSymbolicLinks: false });
 
 /** Looks for built pages in the working folder. */
 export async function lookAround(): Promise<Surroundings> {
-  const there = BUILT.filter((name) => statSync(name, { throwIfNoEntry: false })?.isDirectory() ?? false);
-  for (const folder of [...there, '.']) {
-    const pages = (await pagesBelow(folder)).sort(
-      (a, b) => a.split('/').length - b.split('/').length || (a < b ? -1 : 1),
-    );
-    if (pages.length === 0) continue;
-    const name = pages.find((page) => /^index\.x?html?$/.test(page)) ?? pages[0]!;
-    const path = folder === '.' ? name : `${folder}/${name}`;
-    const fonts = await fastGlob.glob('**/*.{woff2,ttf,otf}', {
-      cwd: folder,
-      ignore: NEVER,
-      followSymbolicLinks: false,
-    });
-    return { folder, pages: pages.length, first: await menusOn(path, folder), fonts };
+  for (const folder of [...BUILT.filter(isFolder), '.']) {
+    const [page, ...more] = await pagesBelow(folder);
+    if (page !== undefined) return { folder, pages: more.length + 1, first: await menusOn(page, folder) };
   }
-  return { folder: '.', pages: 0, first: null, fonts: [] };
+  return { folder: '.', pages: 0, first: null };
 }
 
 async function menusOn(page: string, root: string): Promise<Surroundings['first']> {
@@ -50,7 +32,6 @@ async function menusOn(page: string, root: string): Promise<Surroundings['first'
 
 /** A commented start of rope-ladder.json. */
 export function firstSettings({ folder, pages, first }: Surroundings): string {
-  const glob = folder === '.' ? '*.html' : folder;
   const found = first
     ? `${pages} ${pages === 1 ? 'page' : 'pages'} found; on ${first.page}: ${first.menus.join(', ') || 'no menu'}.`
     : 'No built page was found yet: name your own.';
@@ -60,7 +41,7 @@ export function firstSettings({ folder, pages, first }: Surroundings): string {
   // "$schema": "./rope-ladder.schema.json",
 
   // Pages, folders or globs. ${found}
-  "pages": [${JSON.stringify(glob)}],
+  "pages": [${JSON.stringify(folder)}],
   // "skipPages": ["${folder === '.' ? 'drafts' : `${folder}/drafts`}/**"],
 
   // Where addresses such as /fares/ start.

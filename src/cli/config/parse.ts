@@ -19,15 +19,11 @@ export function parseFile<T extends z.ZodType>(file: string, given: string, form
   const tree = parseTree(text, errors, { allowTrailingComma: true });
   const [first] = errors;
   if (first || !tree) {
-    const at = first ? lineOf(text, first.offset) : 1;
+    const reason = (first ? printParseErrorCode(first.error) : 'nothing is in it')
+      .replace(/([a-z])([A-Z])/g, '$1 $2')
+      .toLowerCase();
     throw new UsageError(
-      `${file}:${at} is not JSON: ${
-        first
-          ? printParseErrorCode(first.error)
-              .replace(/([a-z])([A-Z])/g, '$1 $2')
-              .toLowerCase()
-          : 'it is empty'
-      }`,
+      `${file}:${lineOf(text, first?.offset ?? 0)} is not JSON: ${reason}`,
       'Mend that line; comments and trailing commas are allowed.',
     );
   }

@@ -1,5 +1,5 @@
 import { existsSync, readFileSync } from 'node:fs';
-import { dirname, isAbsolute, join, relative } from 'node:path';
+import { dirname, isAbsolute, join } from 'node:path';
 import type { z } from 'zod';
 import type { Acceptance } from '../../core/index.js';
 import { UsageError } from '../errors.js';
@@ -61,6 +61,8 @@ export function readSettings(named: string | undefined): Settings {
 /** Acceptances and the file each list stands in. */
 export interface AcceptedLists {
   readonly list: readonly Acceptance[];
+  /** Those of the file of their own alone. */
+  readonly apart: readonly Acceptance[];
   readonly files: readonly string[];
 }
 
@@ -70,7 +72,7 @@ export function readAccepted({ config, file }: Settings, named: string | undefin
   const other = named ?? ACCEPTED_FILE;
   const there = existsSync(other);
   if (!there && (named === undefined || writing))
-    return { list: own as readonly Acceptance[], files: file ? [file] : [] };
+    return { list: own as readonly Acceptance[], apart: [], files: file ? [file] : [] };
   const { data, text } = read(other, acceptedFile);
   checkNames(
     other,
@@ -79,8 +81,7 @@ export function readAccepted({ config, file }: Settings, named: string | undefin
   );
   return {
     list: [...own, ...data.accepted] as readonly Acceptance[],
+    apart: data.accepted as readonly Acceptance[],
     files: [...(file && own.length > 0 ? [file] : []), other],
   };
 }
-
-export const shownPath = (file: string): string => relative(process.cwd(), file) || file;

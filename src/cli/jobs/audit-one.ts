@@ -1,5 +1,4 @@
 import {
-  accept,
   auditPage,
   type Acceptance,
   type AuditOptions,
@@ -9,7 +8,6 @@ import {
 } from '../../core/index.js';
 import { materialOf, type PageMaterial } from '../../formats/index.js';
 import {
-  globsHold,
   loadFile,
   loadStream,
   picturesOf,
@@ -17,6 +15,7 @@ import {
   siteOfFile,
   type FileOptions,
 } from '../../sources/index.js';
+import { acceptedOn } from '../audit/accepting.js';
 import { failureOf, type Failure } from '../errors.js';
 import { STANDARD_INPUT } from '../options.js';
 import { tidyMemory } from './memory.js';
@@ -81,8 +80,7 @@ export async function auditOne(task: PageTask, onCheck?: AuditOptions['onCheck']
   try {
     const page = await readTask(task);
     const whole = auditPage(page, { ...audit, ...(onCheck ? { onCheck } : {}) });
-    const holds = ({ pages }: Acceptance) => pages === undefined || globsHold(pages, whole.page);
-    const { findings, accepted, used } = accept(whole.findings, acceptances, holds, today);
+    const { findings, accepted, used } = acceptedOn([whole.page], whole.findings, acceptances, today);
     const result = { ...whole, findings, accepted };
     return { name, result, material: material && (await gathered(page, result, task)), used };
   } catch (error) {

@@ -4,17 +4,19 @@ import {
   byWeight,
   compareText,
   formatPosition,
+  isTold,
   printWidths,
   type AuditedMenu,
   type AuditResult,
   type Finding,
   type Limit,
   type Range,
+  wordOf,
 } from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { chartView } from './chart.js';
 import { indent, plural } from './layout.js';
-import { countedFindings, findingWord, mattersMost } from './summary.js';
+import { countedFindings, mattersMost } from './summary.js';
 
 /** The audit of one page as a person reads it: menus, ladder, findings, what was not judged, summary. */
 export function auditView(result: AuditResult, terminal: Terminal): string {
@@ -102,7 +104,7 @@ export function findingView(
   pages: readonly string[] = [],
 ): string {
   const { colours, columns } = terminal;
-  const weight = findingWord(finding);
+  const weight = wordOf(finding);
   const paint = terminal.paint(weight);
   const criteria = finding.criteria.map((c) => `WCAG ${c.number} ${c.level}`).join(', ');
   const everywhere =
@@ -144,7 +146,7 @@ export function findingView(
 
 function limitsPart({ limits, crashed }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
-  const told = limits.filter((limit) => limit.kind !== 'repaired' && limit.kind !== 'unknown');
+  const told = limits.filter(isTold);
   const quiet = limits.length - told.length;
   if (told.length === 0 && crashed.length === 0 && quiet === 0) return '';
   const line = (limit: Limit) =>

@@ -1,7 +1,8 @@
 import { scaleLinear } from 'd3-scale';
+import { wordOf } from '../../core/index.js';
 import type { AuditedMenu, AuditedRung, Finding, Range } from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
-import { findingWord } from './summary.js';
+import { cut } from './layout.js';
 
 /** What a chart is made of: one page's rungs and menus, and findings with their numbers. */
 export interface Charted {
@@ -32,11 +33,11 @@ export function chartView({ widths, menus, rungs, findings }: Charted, terminal:
   const room = Math.max(20, columns - names - 3);
   const scale = scaleLinear([widths.from, widths.to + 1], [0, room]);
   const x = (px: number): number => Math.max(0, Math.min(room, Math.round(scale(px))));
-  const name = (text: string): string => `  ${cut(harmless(text), names - 1, ink).padEnd(names)} `;
+  const name = (text: string): string => `  ${cut(harmless(text), names - 1, ink.more).padEnd(names)} `;
   const lines = [colours.dim(`${name('px')}${axis(rungs, widths, x, room)}`)];
   for (const menu of menus) lines.push(`${name(`${menu.id} ${menu.label}`)}${forms(menu.id, rungs, x, ink)}`);
   for (const { number, finding } of findings.slice(0, MOST_FINDINGS)) {
-    const word = findingWord(finding);
+    const word = wordOf(finding);
     const bar = barOf(finding.widths, x, room, ink[word]);
     lines.push(`${name(`${String(number).padStart(2)} ${finding.check}`)}${terminal.paint(word)(bar)}`);
   }
@@ -48,9 +49,6 @@ export function chartView({ widths, menus, rungs, findings }: Charted, terminal:
   if (findings.length > 0) lines.push(colours.dim(`  ${key}`));
   return lines.map((line) => line.trimEnd()).join('\n');
 }
-
-const cut = (text: string, room: number, { more }: Ink): string =>
-  text.length <= room ? text : `${text.slice(0, Math.max(1, room - 1))}${more}`;
 
 /** Numbers of px where rungs begin, as far as they have room. */
 function axis(rungs: readonly AuditedRung[], { from, to }: Range, x: (px: number) => number, room: number): string {
@@ -79,7 +77,7 @@ function forms(id: string, rungs: readonly AuditedRung[], x: (px: number) => num
       if (width <= 0) return '';
       const edge = i === 0 ? '' : ink.cut;
       const inner = width - edge.length;
-      const text = form === 'none' ? '' : cut(form, inner, ink);
+      const text = form === 'none' ? '' : cut(form, inner, ink.more);
       return `${edge}${text}${(form === 'none' ? ' ' : ink.line).repeat(Math.max(0, inner - text.length))}`;
     })
     .join('');

@@ -1,10 +1,9 @@
 import wrapAnsi from 'wrap-ansi';
-import { formatPosition, printWidths, type SharedFinding } from '../../core/index.js';
+import { formatPosition, printWidths, type SharedFinding, wordOf } from '../../core/index.js';
 import { comparisonCounts, mendedAt, sentences, type ToldComparison } from '../../formats/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { findingView } from './audit.js';
 import { indent } from './layout.js';
-import { findingWord } from './summary.js';
 
 const MOST_STILL = 20;
 
@@ -23,7 +22,7 @@ export function compareView(
     const place = at ? `  ${colours.dim(formatPosition(at))}` : '';
     const many = pages.length > 1 ? colours.dim(`  on ${pages.length} pages`) : '';
     return indent(
-      `${terminal.paint(findingWord(finding))(findingWord(finding))}  ${colours.bold(finding.check)}  ${printWidths(finding.widths)} px: ${harmless(sentences(finding.says).title)}${place}${many}`,
+      `${terminal.paint(wordOf(finding))(wordOf(finding))}  ${colours.bold(finding.check)}  ${printWidths(finding.widths)} px: ${harmless(sentences(finding.says).title)}${place}${many}`,
       2,
       columns,
     );

@@ -9,6 +9,10 @@ export const indent = (text: string, by: number, columns: number): string =>
 
 export const plural = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
 
+/** Text cut at its end to so many columns. */
+export const cut = (text: string, room: number, more = '…'): string =>
+  text.length <= room ? text : `${text.slice(0, Math.max(1, room - 1))}${more}`;
+
 /** Characters of a cli-table3 table without lines. */
 export const NO_LINES: Readonly<Record<string, string>> = {
   ...Object.fromEntries(

@@ -9,7 +9,7 @@ import {
   type LinksResult,
 } from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
-import { indent, NO_LINES, PLAIN_STYLE, plural } from './layout.js';
+import { cut, indent, NO_LINES, PLAIN_STYLE, plural } from './layout.js';
 
 /** Destinations against widths: what differs stands out, in words where there is no colour. */
 export function linksView(result: LinksResult, terminal: Terminal): string {
@@ -48,9 +48,6 @@ function tablePart({ bands, links }: LinksResult, { colours, columns }: Terminal
     .map((line) => line.trimEnd())
     .join('\n');
 }
-
-const cut = (text: string, room: number): string =>
-  text.length <= room ? text : `${text.slice(0, Math.max(1, room - 1))}…`;
 
 /** The end of an address tells more than its beginning. */
 const cutLeft = (text: string, room: number): string =>
@@ -96,7 +93,7 @@ function limitsPart({ limits }: LinksResult, { colours, columns }: Terminal): st
 }
 
 /** One line to paste: how many destinations, and which of them not everyone gets to. */
-export function linksSummary({ page, links, without, bands }: LinksResult): string {
+function linksSummary({ page, links, without, bands }: LinksResult): string {
   const names = (rows: readonly LinkRow[]) => {
     const shown = rows.slice(0, 3).map(({ names: [name], address }) => harmless(name || address));
     return `${rows.length} (${shown.join(', ')}${rows.length > 3 ? ' …' : ''})`;

@@ -1,11 +1,10 @@
 import wrapAnsi from 'wrap-ansi';
+import { WORDS } from '../../core/index.js';
 import type { Run, PageLine } from '../audit/run.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { findingView, type Numbered } from './audit.js';
 import { indent, plural } from './layout.js';
-import { countedFindings, mattersMost, type Word } from './summary.js';
-
-const WORDS: readonly Word[] = ['blocks', 'hinders', 'polish', 'look'];
+import { countedFindings, mattersMost } from './summary.js';
 
 /** One line for a page of a run of several, as soon as it is done. */
 export function pageLine({ page, counts, menus, crashed }: PageLine, { colours, paint }: Terminal): string {

@@ -1,13 +1,8 @@
 import wrapAnsi from 'wrap-ansi';
-import { printWidths, WEIGHTS, type Finding, type Weight } from '../../core/index.js';
+import { printWidths, WEIGHTS, type Finding } from '../../core/index.js';
+import { mendedAt } from '../../formats/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { plural } from './layout.js';
-
-export type Word = Weight | 'look';
-
-/** `hinders`, or `look` where a person has to judge. */
-export const findingWord = ({ verdict, weight }: Pick<Finding, 'verdict' | 'weight'>): Word =>
-  verdict === 'look' ? 'look' : weight;
 
 /** `9 findings: 2 block, 6 hinder, 1 to look at.` */
 export function countedFindings(
@@ -27,7 +22,9 @@ export function countedFindings(
     : colours.green('No findings.');
 }
 
-/** Two lines: what matters most, and where to begin: the declaration or element behind most of what weighs most. */
+const MOST_NUMBERS = 6;
+
+/** Two lines: what matters most, and where to begin: the file in which most of it can be mended. @param findings the heaviest first */
 export function mattersMost(
   findings: readonly { readonly number: number; readonly finding: Finding }[],
   { colours, columns }: Terminal,
@@ -41,17 +38,14 @@ export function mattersMost(
     'Matters most:',
     `${number} ${finding.check}, ${printWidths(finding.widths)} px: ${harmless(finding.says)}`,
   );
-  const files = new Map<string, number[]>();
-  for (const {
-    number: own,
-    finding: { weight, cause, places },
-  } of faults) {
-    if (weight === 'polish' && finding.weight !== 'polish') continue;
-    const file = cause?.at.file ?? places[0]!.at?.file;
-    if (file !== undefined) files.set(file, [...(files.get(file) ?? []), own]);
+  const files = new Map<string, typeof faults>();
+  for (const one of faults.filter((fault) => fault.finding.weight !== 'polish' || finding.weight === 'polish')) {
+    const file = mendedAt(one.finding)?.file;
+    if (file !== undefined) files.set(file, [...(files.get(file) ?? []), one]);
   }
-  const [file, numbers] = [...files].sort((a, b) => b[1].length - a[1].length)[0] ?? [];
-  if (file === undefined || faults.length === 1) return `${most}\n${line('Begin with:', harmless(finding.mends))}`;
-  const shown = numbers!.slice(0, 6).join(', ');
-  return `${most}\n${line('Begin in:', `${harmless(file)}, where ${plural(numbers!.length, 'finding')} (${shown}${numbers!.length > 6 ? ' …' : ''}) can be mended; first: ${harmless(finding.mends)}`)}`;
+  const [file, own] = [...files].sort((a, b) => b[1].length - a[1].length)[0] ?? [];
+  if (!own || faults.length === 1) return `${most}\n${line('Begin with:', harmless(finding.mends))}`;
+  const numbers = own.slice(0, MOST_NUMBERS).map((one) => one.number);
+  const shown = `${numbers.join(', ')}${own.length > MOST_NUMBERS ? ' …' : ''}`;
+  return `${most}\n${line('Begin in:', `${harmless(file!)}, where ${plural(own.length, 'finding')} (${shown}) can be mended. ${own[0]!.number}: ${harmless(own[0]!.finding.mends)}`)}`;
 }

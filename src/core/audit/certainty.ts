@@ -1,11 +1,10 @@
 import type { Observation, PageCheck, Subject } from '../checks/index.js';
-import type { ElementNode } from '../html/index.js';
-import { descendants } from '../html/index.js';
+import { descendants, type ElementNode } from '../html/index.js';
 import type { Range } from '../base/index.js';
 import type { Page } from '../scene/index.js';
 
 /** How much wider or narrower the text of an unknown font may be than that of the font that stands in. */
-export const FONT_FACTORS = [0.94, 1.06] as const;
+const FONT_FACTORS = [0.94, 1.06] as const;
 
 /** What a finding adds when it hangs on the font. */
 export const WITH_YOUR_FONTS =

@@ -1,5 +1,4 @@
-import type { Limit, Position, Range } from '../base/index.js';
-import { positionOf } from '../base/index.js';
+import { positionOf, type Limit, type Position, type Range } from '../base/index.js';
 import type { ElementNode } from '../html/index.js';
 import { unseenMenus, type MenuItem, type Opening } from '../menus/index.js';
 import { tabOrder } from '../naming/index.js';

@@ -1,6 +1,6 @@
 import { joinRanges } from '../base/index.js';
 import type { Difference, SiteCheck, SitePage } from '../checks/index.js';
-import { byWeight, fill, WEIGHTS, type Finding } from '../findings/index.js';
+import { byWeight, fill, wordOf, WORDS, type Finding } from '../findings/index.js';
 import type { AuditResult } from './audit.js';
 import { auditOptions, chooseSiteChecks, isSaid, type AuditOptions } from './options.js';
 
@@ -8,6 +8,7 @@ import { auditOptions, chooseSiteChecks, isSaid, type AuditOptions } from './opt
 export interface AcrossPages {
   readonly checks: readonly string[];
   readonly findings: readonly Finding[];
+  readonly accepted: AuditResult['accepted'];
   readonly crashed: AuditResult['crashed'];
 }
 
@@ -30,7 +31,12 @@ export function compareAcross(
       return [];
     }
   });
-  return Object.freeze({ checks: chosen.map(({ meta }) => meta.id), findings: findings.sort(byWeight), crashed });
+  return Object.freeze({
+    checks: chosen.map(({ meta }) => meta.id),
+    findings: findings.sort(byWeight),
+    accepted: [],
+    crashed,
+  });
 }
 
 /** All pages of a run, and what they show together. */
@@ -119,5 +125,4 @@ export class SharedFindings {
   }
 }
 
-const rank = ({ verdict, weight }: Finding): number =>
-  WEIGHTS.indexOf(weight) + (verdict === 'look' ? WEIGHTS.length : 0);
+const rank = (finding: Finding): number => WORDS.indexOf(wordOf(finding));

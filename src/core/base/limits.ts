@@ -20,6 +20,9 @@ export interface Limit {
   readonly count: number;
 }
 
+/** Whether a limit is worth a reader's time: what browsers drop as well is not. */
+export const isTold = ({ kind }: Limit): boolean => kind !== 'repaired' && kind !== 'unknown';
+
 /** Limits that leave something of a menu unjudged: a person has to look there. */
 export const asksForLook = ({ kind }: Limit): boolean => kind === 'unseen' || kind === 'unread';
 

@@ -3,6 +3,9 @@ import type { Position, Range } from '../base/index.js';
 export const WEIGHTS = ['blocks', 'hinders', 'polish'] as const;
 /** `blocks`: someone cannot get there; `hinders`: they get there with trouble; `polish`: worth mending. */
 export type Weight = (typeof WEIGHTS)[number];
+/** The words findings are sorted and counted by: the weights, and `look` where a person has to judge. */
+export const WORDS = [...WEIGHTS, 'look'] as const;
+export type Word = (typeof WORDS)[number];
 /** `fault`: certain; `look`: a person must judge. */
 export type Verdict = 'fault' | 'look';
 export const STATES = ['normal', 'hover', 'focus', 'current'] as const;
@@ -81,6 +84,17 @@ export const printFigure = (f: Figure): string => (f.unit === ':1' ? `${f.value}
 export function printWidths(ranges: readonly Range[]): string {
   return ranges.map(({ from, to }) => (from === to ? String(from) : `${from}–${to}`)).join(', ');
 }
+
+/** `hinders`, or `look` where a person has to judge. */
+export const wordOf = ({ verdict, weight }: Pick<Finding, 'verdict' | 'weight'>): Word =>
+  verdict === 'look' ? 'look' : weight;
+
+/** Whether some finding is a fault of at least a weight. */
+export const weighsEnough = (findings: readonly Finding[], least: Weight | 'never'): boolean =>
+  findings.some((one) => {
+    const word = wordOf(one);
+    return least !== 'never' && word !== 'look' && WEIGHTS.indexOf(word) <= WEIGHTS.indexOf(least);
+  });
 
 /** Whether ranges of widths hold one, px. */
 export const holdsAt = (ranges: readonly Range[], width: number): boolean =>

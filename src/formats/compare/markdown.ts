@@ -1,5 +1,5 @@
-import { formatPosition, printWidths, type SharedFinding } from '../../core/index.js';
-import { mendedAt, weightWord, widthsText } from '../format.js';
+import { formatPosition, printWidths, type SharedFinding, wordOf } from '../../core/index.js';
+import { mendedAt, widthsText } from '../format.js';
 import { code, plain } from '../markdown.js';
 import { comparisonCounts, type ToldComparison } from './told.js';
 
@@ -7,7 +7,7 @@ const MOST = 40;
 
 const line = ({ finding, pages }: SharedFinding): string => {
   const at = mendedAt(finding);
-  return `- **${finding.check}** (${weightWord(finding)}, ${widthsText(finding)}): ${plain(finding.says)}${at ? ` ${code(formatPosition(at))}` : ''}${pages.length > 1 ? ` on ${pages.length} pages` : ''}`;
+  return `- **${finding.check}** (${wordOf(finding)}, ${widthsText(finding)}): ${plain(finding.says)}${at ? ` ${code(formatPosition(at))}` : ''}${pages.length > 1 ? ` on ${pages.length} pages` : ''}`;
 };
 
 function section(title: string, lines: readonly string[]): string[] {

@@ -1,6 +1,6 @@
 import { Eta } from 'eta';
-import { formatPosition, printWidths, type Finding, type SharedFinding } from '../../core/index.js';
-import { criteriaText, inert, mendedAt, weightWord, widthsText } from '../format.js';
+import { formatPosition, printWidths, type Finding, type SharedFinding, wordOf } from '../../core/index.js';
+import { criteriaText, inert, mendedAt, widthsText } from '../format.js';
 import type { PageMaterial, Picture } from '../report/material.js';
 import { pictureSvg } from '../report/pages.js';
 import { policyOf } from '../report/policy.js';
@@ -47,7 +47,7 @@ const view = ({ finding, pages }: Pick<SharedFinding, 'finding' | 'pages'>, widt
   const at = mendedAt(finding);
   return {
     check: finding.check,
-    weight: weightWord(finding),
+    weight: wordOf(finding),
     widths,
     criteria: criteriaText(finding),
     says: inert(finding.says),

@@ -1,6 +1,7 @@
 import { scaleLinear } from 'd3-scale';
+import { wordOf } from '../../core/index.js';
 import type { AuditResult, Finding, Range } from '../../core/index.js';
-import { inert, weightWord } from '../format.js';
+import { inert } from '../format.js';
 import { group, shape, toXml, type Shape } from '../drawing/xml.js';
 
 const WIDTH = 960;
@@ -112,7 +113,7 @@ function barRow({ number, finding }: Bar, x: Scale): Shape {
       width: Math.max(3, x(to + 1) - x(from) - 1),
       height: ROW - 11,
       rx: 3,
-      class: `bar ${weightWord(finding)}`,
+      class: `bar ${wordOf(finding)}`,
     }),
   );
   return shape('a', { href: `#f${number}` }, [

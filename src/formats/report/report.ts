@@ -7,21 +7,14 @@ import {
   type SharedFinding,
   printFigure,
   printWidths,
-  WEIGHTS,
   type AuditResult,
   type Finding,
   type Limit,
+  wordOf,
+  WORDS,
+  isTold,
 } from '../../core/index.js';
-import {
-  criteriaText,
-  inert,
-  sentences,
-  weightWord,
-  widthsText,
-  type Format,
-  type RunEnd,
-  type RunStart,
-} from '../format.js';
+import { criteriaText, inert, sentences, widthsText, type Format, type RunEnd, type RunStart } from '../format.js';
 import { ladderChart, MOST_BARS } from './chart.js';
 import type { Excerpt, PageMaterial } from './material.js';
 import { subpageOf, type PictureAt } from './pages.js';
@@ -36,7 +29,7 @@ const MOST_PICTURED = 12;
 const MOST_FIRST = 3;
 
 const TITLES = new Map(CHECKS.map(({ meta }) => [meta.id, meta.title]));
-export const WORDS: Readonly<Record<string, string>> = {
+const SAYS: Readonly<Record<string, string>> = {
   blocks: 'keep someone from getting there',
   hinders: 'make it hard to get there',
   polish: 'are worth mending',
@@ -56,30 +49,35 @@ export const report: Format = {
     const told = new SharedFindings();
     const excerpts = new Map<string, readonly Excerpt[]>();
     const pages: { readonly result: AuditResult; readonly material: PageMaterial }[] = [];
-    const all: Pick<AuditResult, 'page' | 'widths' | 'level' | 'checks' | 'menus' | 'rungs'>[] = [];
+    const all: Pick<AuditResult, 'page' | 'widths' | 'level' | 'checks' | 'menus'>[] = [];
     const limits = new Map<string, number>();
     const accepted: { check: string; page: string; says: string; reason: string; until: string | null }[] = [];
     let first: AuditResult | null = null;
+    const addAccepted = (page: string, { accepted: all }: Pick<AuditResult, 'accepted'>) => {
+      for (const { finding, reason, until } of all)
+        accepted.push({ check: finding.check, page, says: finding.says, reason, until });
+    };
     return {
       page: (result, material) => {
         const { page, widths, level, checks, menus } = result;
-        first ??= result;
+        if (!first || first.menus.length === 0) first = result;
         // What is not shown is not kept.
-        all.push({ page, widths, level, checks, menus: menus.length > 0 ? menus.slice(0, 1) : [], rungs: [] });
+        all.push({ page, widths, level, checks, menus: menus.slice(0, 1) });
         if (material && pages.length < MOST_PICTURED) pages.push({ result, material });
         result.findings.forEach((finding, i) => {
           const key = told.add(finding, page);
           const lines = material?.excerpts[i];
           if (lines && !excerpts.has(key)) excerpts.set(key, lines);
         });
-        for (const { finding, reason, until } of result.accepted)
-          accepted.push({ check: finding.check, page, says: finding.says, reason, until });
-        for (const limit of result.limits) limits.set(limitText(limit), (limits.get(limitText(limit)) ?? 0) + 1);
+        addAccepted(page, result);
+        for (const limit of result.limits.filter(isTold))
+          limits.set(limitText(limit), (limits.get(limitText(limit)) ?? 0) + 1);
         for (const { check, message } of result.crashed)
           limits.set(`${check} broke off and its result is missing: ${message}`, 1);
       },
       end: (end) => {
         for (const finding of end.across.findings) told.add(finding, null);
+        addAccepted('several pages', end.across);
         return render({ start, end, told: told.list(), excerpts, pages, all, limits, accepted, first });
       },
     };
@@ -162,10 +160,10 @@ function summaryOf(g: Gathered, numberOf: (finding: Finding) => number | null) {
   const faults = g.told.filter(({ finding }) => finding.verdict === 'fault');
   return {
     opening: openingText(g.told, g),
-    counts: [...WEIGHTS, 'look'].map((word) => ({
+    counts: WORDS.map((word) => ({
       word,
-      count: g.told.filter(({ finding }) => weightWord(finding) === word).length,
-      title: WORDS[word],
+      count: g.told.filter(({ finding }) => wordOf(finding) === word).length,
+      title: SAYS[word],
     })),
     first: faults
       .slice(0, MOST_FIRST)
@@ -196,7 +194,7 @@ function scopeText({ all, start }: Gathered): string {
 const counted = (count: number, one: string, many: string): string => `${count} ${count === 1 ? one : many}`;
 
 function openingText(told: readonly SharedFinding[], { all }: Gathered): string {
-  const count = (word: string) => told.filter(({ finding }) => weightWord(finding) === word).length;
+  const count = (word: string) => told.filter(({ finding }) => wordOf(finding) === word).length;
   if (all.length > 0 && all.every(({ menus }) => menus.length === 0))
     return 'No menu was found: no list of links that is marked, named or placed like one.';
   if (told.length === 0) return 'Everyone gets to everything in these menus, as far as was looked.';
@@ -232,7 +230,7 @@ function findingView(
   audited: number,
 ) {
   const { check, cause, places, says, mends, measured, needed, states, poses, widths } = finding;
-  const weight = weightWord(finding);
+  const weight = wordOf(finding);
   const shown = pages.slice(0, MOST_PAGES_NAMED).join(', ');
   // Of a state the state itself says how it is reached.
   const posed = states.includes('normal') ? poses.filter((pose) => pose !== 'closed').map(inert) : [];
@@ -290,7 +288,7 @@ function filtersOf(findings: readonly ReturnType<typeof findingView>[]) {
     {
       name: 'weight',
       label: 'Weight',
-      values: [...WEIGHTS, 'look'].filter((word) => findings.some(({ weight }) => weight === word)),
+      values: WORDS.filter((word) => findings.some(({ weight }) => weight === word)),
     },
     { name: 'check', label: 'Check', values: unique(findings.map(({ check }) => check)) },
     { name: 'criterion', label: 'Criterion', values: unique(findings.flatMap(({ criteria }) => criteria)) },
