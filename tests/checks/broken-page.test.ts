@@ -33,6 +33,11 @@ const NEAR: readonly NearMiss[] = [
   { name: 'a page kept alone', page: page('prices.html'), files: { 'elsewhere.html': '' } },
   { name: 'another site', page: page('https://islands.example/prices.html'), files },
   { name: 'the page itself', page: page('#top'), files },
+  {
+    name: 'a page kept alone that leads to itself under another address',
+    page: page('page.html?from=menu').replace('home.html', './page.html'),
+    files: { 'elsewhere.html': '' },
+  },
   { name: 'where nothing can be looked up', page: page('lost.html') },
   { name: 'mail', page: page('mailto:pier@tidewrack.example'), files },
 ];

@@ -3,8 +3,7 @@ import { byWeight, mergeCauses, type AcceptedFinding, type Finding, type Level }
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { endsOf, type Rung } from '../ladder/index.js';
 import { findMenus, formOf, unseenMenus, type Menu, type MenuForm } from '../menus/index.js';
-import type { Page } from '../scene/index.js';
-import { addressFrom } from './addresses.js';
+import { addressFrom, type Page } from '../scene/index.js';
 import { auditOptions, chooseChecks, type AuditOptions } from './options.js';
 import { Plan } from './plan.js';
 import { runCheck } from './run.js';

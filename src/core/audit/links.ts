@@ -2,8 +2,16 @@ import { positionOf, type Limit, type Position, type Range } from '../base/index
 import type { ElementNode } from '../html/index.js';
 import { unseenMenus, type MenuItem, type Opening } from '../menus/index.js';
 import { tabOrder } from '../naming/index.js';
-import { leadsSomewhere, poseAfter, withoutFragment, type Page } from '../scene/index.js';
-import { plainUrl, siteAddress, urlOf } from './addresses.js';
+import {
+  addressFrom,
+  isOwnAddress,
+  leadsSomewhere,
+  poseAfter,
+  siteAddress,
+  urlOf,
+  withoutFragment,
+  type Page,
+} from '../scene/index.js';
 import { auditOptions, type AuditOptions } from './options.js';
 import { bandEnds, Plan } from './plan.js';
 
@@ -61,8 +69,7 @@ export function linksOf(page: Page, given: Partial<AuditOptions>): LinksResult {
   const items = plan.menus.flatMap((menu) => menu.items.map((item) => ({ menu: menu.id, item })));
   const rows = new Map<string, { menu: string; item: MenuItem }[]>();
   for (const one of items) {
-    const url = urlOf(one.item.href, page);
-    const key = url && plainUrl(url);
+    const key = addressFrom(one.item.href, page);
     if (key !== null) rows.set(key, [...(rows.get(key) ?? []), one]);
   }
   const looks = plan.bands.map((band) => ({ band: joined(band), looks: bandEnds(band).map((w) => lookAt(plan, w)) }));
@@ -164,7 +171,7 @@ function describe(
 ): Omit<LinkRow, 'bands'> {
   const rels = own.map(({ item }) => (item.element.attributes.get('rel') ?? '').toLowerCase().split(/\s+/));
   const [where, fragment] = [withoutFragment(url), /#(.+)$/s.exec(url)?.[1]];
-  const here = where === withoutFragment(page.url);
+  const here = isOwnAddress(url, page);
   const answer = page.answers.get(where);
   return {
     address: siteAddress(url, page),

@@ -119,14 +119,14 @@ function openedByPress(
   if (shut.length === 0) return [];
   const pressed = page.document.elements.filter(
     (e) =>
-      (isHeard(e, page, narrow) || aimsAt(e, shut, page)) &&
       (e.tag === 'a' || linkCount(e) === 0) &&
       !leadsAway(e) &&
       !closes(e) &&
       !insidePressable(e) &&
       !isInList(e) &&
       narrow.reach(e) !== null &&
-      !shut.some((root) => isAncestorOrSelf(e, root)),
+      !shut.some((root) => isAncestorOrSelf(e, root)) &&
+      (isHeard(e, page, narrow) || aimsAt(e, shut, page)),
   );
   // What is pressed inside of a control is the control.
   const outer = pressed.filter((e) => !pressed.some((other) => other !== e && isAncestorOrSelf(other, e)));

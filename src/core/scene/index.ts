@@ -11,3 +11,4 @@ export { activeAt, controlOf, movesOf, poseAfter, type Move } from './moves.js';
 export { Glance } from './glance.js';
 export { isGraphic } from './graphics/graphics.js';
 export type { Resource } from '../sheets/index.js';
+export { addressFrom, isOwnAddress, siteAddress, urlOf } from './addresses.js';

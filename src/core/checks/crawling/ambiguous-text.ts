@@ -63,7 +63,7 @@ function inspect({ menus, scene, page, routes }: Subject): readonly Observation[
       const addresses = [...new Set(alike.map((one) => one.address))];
       const key = `${item.parent?.element.index ?? ''} ${name.toLowerCase()}`;
       if (name === '' || told.has(key)) continue;
-      const shown = addresses.map((one) => one.replace(/^file:\/\/.*\//, '')).join(', ');
+      const shown = addresses.join(', ');
       if (addresses.length > 1 && !isNumber(name)) {
         told.add(key);
         out.push({ ...base, message: 'same', data: { count: alike.length, name, addresses: shown } });

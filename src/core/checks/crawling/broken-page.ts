@@ -1,6 +1,4 @@
-import type { MenuItem } from '../../menus/index.js';
-import { withoutFragment, type Page } from '../../scene/index.js';
-import { baseUrl, resolveUrl } from '../../sheets/index.js';
+import { isOwnAddress, urlOf, withoutFragment, type Page } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Subject } from '../subject.js';
 
@@ -37,27 +35,27 @@ export const brokenPage = defineCheck(
 function inspect({ menus, page }: Subject): readonly Observation[] {
   if (!isWholeSite(page)) return [];
   return menus.flatMap((menu) =>
-    menu.items
-      .filter((item) => destination(item, page) !== null && page.answers.get(destination(item, page)!) === false)
-      .map((item): Observation => ({
-        at: onElement(item.element),
-        menus: [menu],
-        state: 'normal',
-        message: 'missing',
-        data: { subject: `“${item.label}”`, address: item.href!.trim() },
-        common: destination(item, page)!,
-      })),
+    menu.items.flatMap(({ element, label, href }): Observation[] => {
+      const url = urlOf(href, page);
+      const address = url && withoutFragment(url);
+      if (address === null || page.answers.get(address) !== false) return [];
+      return [
+        {
+          at: onElement(element),
+          menus: [menu],
+          state: 'normal',
+          message: 'missing',
+          data: { subject: `“${label}”`, address: href!.trim() },
+          common: address,
+        },
+      ];
+    }),
   );
 }
 
-const destination = ({ href }: MenuItem, page: Page): string | null => {
-  const url = href === null || href.trim() === '' ? null : resolveUrl(href.trim(), baseUrl(page.document, page.url));
-  return url === null ? null : withoutFragment(url);
-};
-
-/** Whether other pages of the site lie there too, more than are missing. */
-function isWholeSite({ answers, url }: Page): boolean {
-  const others = [...answers].filter(([address]) => address !== url);
+/** Whether other pages of the site lie there too, no fewer than are missing. */
+function isWholeSite(page: Page): boolean {
+  const others = [...page.answers].filter(([address]) => !isOwnAddress(address, page));
   const count = (answer: boolean) => others.filter(([, found]) => found === answer).length;
   return count(true) > 0 && count(true) >= count(false);
 }

@@ -1,7 +1,6 @@
 import type { ElementNode } from '../../html/index.js';
 import { openingsAt, type Menu, type Opening } from '../../menus/index.js';
-import { setting, type Page, type Scene } from '../../scene/index.js';
-import { resolveUrl } from '../../sheets/index.js';
+import { addressFrom, setting, type Page, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 
 /** Whether an address leads somewhere: not to the top of the page and not to a script. */
@@ -9,8 +8,7 @@ export const leadsOn = (href: string | null): href is string =>
   href !== null && /^(?!\s*(#|javascript:|$))/i.test(href);
 
 /** The address an item leads to, for comparison. */
-export const addressOf = (href: string, page: Page): string =>
-  (resolveUrl(href.trim(), page.url) ?? href.trim()).replace(/\/index\.html?(?=$|[?#])/, '/');
+export const addressOf = (href: string, page: Page): string => addressFrom(href, page) ?? href.trim();
 
 /** Addresses that can be got to from what shows and from what opens. */
 export function reachedAddresses(

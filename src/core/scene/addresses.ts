@@ -1,5 +1,6 @@
 import { baseUrl, resolveUrl } from '../sheets/index.js';
-import type { Page } from '../scene/index.js';
+import { withoutFragment } from './draft.js';
+import type { Page } from './page.js';
 
 /** The absolute URL an item leads to; null where it leads nowhere by itself: no address, `#`, a script. */
 export function urlOf(href: string | null, page: Page): string | null {
@@ -8,18 +9,22 @@ export function urlOf(href: string | null, page: Page): string | null {
   return resolveUrl(text, baseUrl(page.document, page.url));
 }
 
-/** The same page under one address: its folder for the first page of it. */
-export const plainUrl = (url: string): string => url.replace(/\/index\.html?(?=$|[?#])/, '/');
-
-/** An address as the site's own pages would write it: from its root on, where that is known. */
+/**
+ * An address as the site's own pages would write it, from its root on where that is known: the same for all ways to
+ * write it, the folder standing for its first page.
+ */
 export function siteAddress(url: string, { root }: Page): string {
-  const plain = plainUrl(url);
+  const plain = url.replace(/\/index\.html?(?=$|[?#])/, '/');
   if (root !== null && plain.startsWith(root)) return `/${plain.slice(root.length)}`;
   return plain.startsWith('file:///') ? plain.slice('file://'.length) : plain;
 }
 
-/** The same of an item's address as it is written. */
+/** The same of an item's address as it is written; null where it leads nowhere by itself. */
 export function addressFrom(href: string | null, page: Page): string | null {
   const url = urlOf(href, page);
   return url === null ? null : siteAddress(url, page);
 }
+
+/** Whether an address means the page it stands on, or a part of it. */
+export const isOwnAddress = (url: string, page: Page): boolean =>
+  siteAddress(withoutFragment(url), page) === siteAddress(withoutFragment(page.url), page);
