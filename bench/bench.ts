@@ -1,8 +1,9 @@
 /**
- * Whole-process time and peak memory of an audit of the demo page, beside parsing alone and beside a headless browser.
- * All figures come from one run and are best read as ratios.
+ * Whole-process time and peak memory of an audit of the demo page, beside parsing alone and beside a headless browser
+ * that takes the same looks. All figures come from one run and are best read as ratios.
  */
-import { existsSync, readFileSync } from 'node:fs';
+import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { dirname, join, resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
 import { parse } from 'parse5';
@@ -11,36 +12,50 @@ import { auditPage, openPageNow, setting } from '../src/core/index.js';
 import type { SheetCache } from '../src/core/sheets/index.js';
 import { loadFile } from '../src/sources/index.js';
 import { linkCosts } from './links.js';
-import { inTurn, median } from './run.js';
+import { looksOf } from './looks.js';
+import { inTurn, median, runProcess, type Run } from './run.js';
 
 const PAGE = 'demo/launched/index.html';
-const ROUNDS = 7;
+const ROUNDS = 5;
 const BROWSERS = ['/usr/bin/chromium', '/usr/bin/chromium-browser', '/usr/bin/google-chrome'];
 
 const ms = (seconds: number): string => `${Math.round(seconds * 1000)} ms`;
 const times = (a: number, b: number): string => `${(a / b).toFixed(1)} times`;
 
 async function wholeProcess(): Promise<void> {
-  const page = await loadFile(PAGE, { scripting: true });
-  const widths = [...new Set(auditPage(page).rungs.flatMap((rung) => [rung.from, rung.to]))];
-  const browser = BROWSERS.find((path) => existsSync(path));
   const runs = await inTurn(
     {
       'node alone': ['node', ['-e', '0']],
       'parse only': ['node', ['bench/parse-only.mjs', PAGE]],
-      audit: ['node', ['dist/bin.js', 'audit', PAGE, '--json']],
-      ...(browser ? { browser: ['node', ['bench/browser.mjs', PAGE, widths.join(), browser]] as const } : {}),
+      audit: ['node', ['dist/bin.js', 'audit', PAGE, '--json', '--jobs', '1']],
     },
     ROUNDS,
   );
   const { audit } = runs;
-  console.log(`Whole process, ${PAGE}, ${widths.length} widths, median of ${ROUNDS}:`);
-  for (const [name, run] of Object.entries(runs))
-    console.log(`  ${name.padEnd(12)} ${ms(run.seconds).padStart(8)}  ${Math.round(run.megabytes)} MB at most`);
+  console.log(`Whole process, ${PAGE}, median of ${ROUNDS}:`);
+  for (const [name, run] of Object.entries(runs)) tell(name, run);
   console.log(`  audit / node alone: ${times(audit!.seconds, runs['node alone']!.seconds)}`);
   console.log(`  audit / parse only: ${times(audit!.seconds, runs['parse only']!.seconds)}`);
-  if (runs.browser) console.log(`  browser / audit:    ${times(runs.browser.seconds, audit!.seconds)}`);
-  else console.log('  No Chromium here: the comparison with a browser is left out.');
+  await besideBrowser(audit!);
+}
+
+const tell = (name: string, { seconds, megabytes }: Run): void =>
+  console.log(`  ${name.padEnd(12)} ${ms(seconds).padStart(9)}  ${Math.round(megabytes)} MB at most`);
+
+/** The same widths, visitors, poses and states in a browser, once: it takes minutes. */
+async function besideBrowser(audit: Run): Promise<void> {
+  const browser = BROWSERS.find((path) => existsSync(path));
+  if (!browser) return console.log('  No Chromium here: the comparison with a browser is left out.');
+  const looks = looksOf(await loadFile(PAGE, { scripting: true }));
+  const folder = mkdtempSync(join(tmpdir(), 'looks-'));
+  const list = join(folder, 'looks.json');
+  writeFileSync(list, JSON.stringify(looks));
+  const run = await runProcess('node', ['bench/browser.mjs', PAGE, list, browser]);
+  rmSync(folder, { recursive: true });
+  const whole = looks.filter((look) => look.whole).length;
+  console.log(`The ${looks.length} looks of that audit, ${whole} of them at the whole page, in a browser, once:`);
+  tell('browser', run);
+  console.log(`  browser / audit:    ${times(run.seconds, audit.seconds)}`);
 }
 
 function timed(work: () => void): number {

@@ -7,8 +7,7 @@ export interface Run {
   readonly megabytes: number;
 }
 
-/** Runs a whole process once and watches its memory. */
-export function runProcess(command: string, args: readonly string[]): Promise<Run> {
+/** Runs a whole process once and watches its memory. Fails if it ends otherwise than an audit does that found something. */
   return new Promise((resolve, reject) => {
     const start = process.hrtime.bigint();
     const child = spawn(command, args, { stdio: 'ignore' });
@@ -23,8 +22,9 @@ export function runProcess(command: string, args: readonly string[]): Promise<Ru
     };
     const timer = setInterval(look, 10);
     child.on('error', reject);
-    child.on('exit', () => {
+    child.on('exit', (code) => {
       clearInterval(timer);
+      if (code === null || code > 1) reject(new Error(`${command} ${args.join(' ')} ended with ${code}`));
       resolve({ seconds: Number(process.hrtime.bigint() - start) / 1e9, megabytes: peak });
     });
   });

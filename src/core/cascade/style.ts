@@ -68,6 +68,7 @@ export function originOf(style: ComputedStyle, key: keyof ComputedValues): Winne
 /** Places in the table of the properties that affect more than a kind. */
 const beyond = (kind: Affects): readonly number[] =>
   ROWS.flatMap(({ affects }, index) => (AFFECTS.indexOf(affects) > AFFECTS.indexOf(kind) ? [index] : []));
+const EVERYTHING = ROWS.map((_, index) => index);
 const SHAPES = beyond('colour');
 const LAID_OUT = beyond('paint');
 
@@ -75,6 +76,13 @@ function sameIn(places: readonly number[], a: ComputedStyle, b: ComputedStyle): 
   for (const i of places) if (a.values[i] !== b.values[i] && !sameValue(a.values[i], b.values[i])) return false;
   return true;
 }
+
+/** Whether two styles of one element are the same in everything. */
+export const hasSameValues = (a: ComputedStyle, b: ComputedStyle): boolean =>
+  sameIn(EVERYTHING, a, b) &&
+  a.specifiedDisplay === b.specifiedDisplay &&
+  a.custom.size === b.custom.size &&
+  [...a.custom].every(([name, value]) => b.custom.get(name) === value);
 
 /** Whether two styles lead to the same boxes in the same order. */
 export const differsInColourOnly = (a: ComputedStyle, b: ComputedStyle): boolean => sameIn(SHAPES, a, b);

@@ -17,7 +17,7 @@ import { explainMatches, type Explanation, type Idle } from './explain.js';
 import { computeStyle, flowOf, type ComputeOptions, type FontUnits } from './compute.js';
 import { Heirs, type Heir } from './heirs.js';
 import { fromAttributes, NO_RULE, type Match, type MatchedDocument } from './match.js';
-import type { ComputedStyle } from './style.js';
+import { hasSameValues, type ComputedStyle } from './style.js';
 
 /** The computed styles of a page at one setting. */
 export interface StyleTree {
@@ -287,9 +287,11 @@ export class Cascade {
     const known = shared.byViewport ? shared.byViewport.get(around) : shared.style;
     if (known) return known;
     const { style, readViewport } = computeStyle(block, parent, root, placement, options);
-    if (readViewport) (shared.byViewport ??= new Map()).set(around, style);
-    else shared.style = style;
-    return style;
+    if (!readViewport) return (shared.style = style);
+    shared.byViewport ??= new Map();
+    const one = [...shared.byViewport.values()].findLast((other) => hasSameValues(other, style)) ?? style;
+    shared.byViewport.set(around, one);
+    return one;
   }
 }
 

@@ -55,7 +55,7 @@ export class BoxTrees {
   for(styles: StyleTree, near: Scene | null): Made {
     const { document, images, metrics, limits } = this;
     const markup = this.#markupOf(styles);
-    const known = this.#made.find((entry) => entry.markup === markup && this.#same(entry.styles, styles));
+    const known = this.#made.findLast((entry) => entry.markup === markup && this.#same(entry.styles, styles));
     if (known) return known;
     const pictures = (image: ElementNode) => shownSize(image, styles.medium, images);
     const tree = generateBoxes(document, styles, { images, pictures }, metrics, limits);
@@ -80,12 +80,14 @@ export class BoxTrees {
   }
 
   #same(one: StyleTree, other: StyleTree): boolean {
+    if (one === other) return true;
     const same = (e: ElementNode) => one.of(e) === other.of(e);
+    const { elements } = this.document;
     return (
       other.changed.every(same) &&
-      this.document.elements.every(
-        (e) =>
-          same(e) && (!other.hasPseudo(e) || MAKE_BOXES.every((name) => one.pseudo(e, name) === other.pseudo(e, name))),
+      elements.every(same) &&
+      elements.every(
+        (e) => !other.hasPseudo(e) || MAKE_BOXES.every((name) => one.pseudo(e, name) === other.pseudo(e, name)),
       )
     );
   }
