@@ -8,6 +8,7 @@ export interface Run {
 }
 
 /** Runs a whole process once and watches its memory. Fails if it ends otherwise than an audit does that found something. */
+export function runProcess(command: string, args: readonly string[]): Promise<Run> {
   return new Promise((resolve, reject) => {
     const start = process.hrtime.bigint();
     const child = spawn(command, args, { stdio: 'ignore' });

@@ -31,6 +31,16 @@ export interface Intrinsic {
   readonly max: number;
 }
 
+/** Heights known while widths are still to be found, px. */
+export interface Across {
+  /** What percentage heights of the box refer to, NaN where that is not definite. */
+  readonly basis: number;
+  /** Border-box height that its container gives the box. */
+  readonly fixed?: number | undefined;
+}
+
+export const UNKNOWN: Across = Object.freeze({ basis: NaN });
+
 /** What one layout run shares: fonts, the viewport and what was worked out before. */
 export interface Layout {
   readonly metrics: TextMetrics;
@@ -45,15 +55,15 @@ export interface Layout {
   readonly near: ReadonlySet<Box> | null;
   /** Lays out a box that is a formatting context of its own; remembered by box and space. */
   readonly place: (box: Box, space: Space) => Fragment;
-  /** Content-box intrinsic widths of a box; remembered by box. */
-  readonly intrinsic: (box: Box) => Intrinsic;
+  /** Content-box intrinsic widths of a box; remembered by box and the heights that matter to it. */
+  readonly intrinsic: (box: Box, across?: Across) => Intrinsic;
   /**
    * Remembers something worked out for a box, by a key that holds all it depends on.
    * @param move turns what is known of the same box in a tree like this one into what holds here
    */
   readonly recall: <T>(box: Box, key: string, make: () => T, move: (found: T, moving: Moving) => T | null) => T;
   /** Margin-box widths a box asks of its container while that is being sized. */
-  readonly contribution: (box: Box) => Intrinsic;
+  readonly contribution: (box: Box, across?: Across) => Intrinsic;
 }
 
 export const spaceKey = (space: Space): string =>

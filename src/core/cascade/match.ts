@@ -172,7 +172,7 @@ function matchElement(element: ElementNode, buckets: Buckets, context: MatchCont
   for (const name of new Set(classes.length === 0 ? element.classes : [...element.classes, ...classes]))
     consider(buckets.class.get(fold(name)));
   if (element.id !== null) consider(buckets.id.get(fold(element.id)));
-  own.push(...fromAttributes(element, element.attributes, context.quirks));
+  own.push(...fromAttributes(element, element.attributes));
   own.sort(byStrength);
   for (const list of pseudo.values()) list.sort(byStrength);
   return { own, pseudo };
@@ -222,9 +222,9 @@ function matchScoped(
 }
 
 /** What hints and the style attribute say of an element with the given attributes. */
-export function fromAttributes(element: ElementNode, attributes: ElementNode['attributes'], quirks: boolean): Match[] {
+export function fromAttributes(element: ElementNode, attributes: ElementNode['attributes']): Match[] {
   const out: Match[] = [];
-  const hints = presentationalHints(element, quirks, attributes);
+  const hints = presentationalHints(element, attributes);
   if (hints.length > 0) {
     const declarations = hints.map(([name, text]): Declaration => ({
       name,

@@ -223,7 +223,7 @@ export class Cascade {
     const { own } = this.matched.byElement[element.index]!;
     if (attributes === element.attributes) return own;
     const rules = own.filter((match) => match.rank !== 'hint' && match.rank !== 'inline');
-    return [...rules, ...fromAttributes(element, attributes, this.matched.document.quirks)];
+    return [...rules, ...fromAttributes(element, attributes)];
   }
 
   /** Every declaration of one longhand on an element, strongest first, and what became of each. */

@@ -9,7 +9,7 @@ import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
 import { layoutInline } from './inline/layout.js';
 import { lineHeightOf } from './inline/extents.js';
 import { trims, withoutEndMargins } from './margin-trim.js';
-import { joinMargin, joinStruts, NO_STRUT, strutSize, type Strut } from './margins.js';
+import { isByDefault, joinMargin, joinStruts, NO_STRUT, strutSize, withinEdge, type Strut } from './margins.js';
 import { containerFragment } from './container-fragment.js';
 import { alignedIn } from './static-position.js';
 import {
@@ -21,7 +21,7 @@ import {
   horizontalMargins,
   blockWidth,
 } from './flow-sizes.js';
-import { clearValue, type TopStrut, topStrut, holdsFloats } from './flow-margins.js';
+import { clearValue, startsWithin, type TopStrut, topStrut, holdsFloats } from './flow-margins.js';
 import { type Flow, placeFloat, widthBeside, besideFloats } from './flow-floats.js';
 
 export interface Content {
@@ -38,6 +38,9 @@ export interface Content {
   /** Nothing inside has height: the box's own margins may meet. */
   readonly through: boolean;
 }
+
+/** What the margins left over at the end of a box add to its height, px. */
+export const endSize = (box: Box, { end }: Content, layout: Layout): number => strutSize(withinEdge(box, end, layout));
 
 interface InFlow {
   readonly fragment: Fragment;
@@ -124,6 +127,8 @@ class BlockRun {
   cursor = 0;
   strut: Strut = NO_STRUT;
   empty = true;
+  /** Nothing stands between the start of the container and the next margin. */
+  starting = true;
   baseline: number | null = null;
   lastBaseline: number | null = null;
   readonly children: Placed[] = [];
@@ -154,6 +159,7 @@ class BlockRun {
       this.cursor = line;
       this.strut = NO_STRUT;
       this.absorbing = false;
+      this.starting = false;
     }
     const carried = this.outOfFlow.length;
     this.child(box);
@@ -209,27 +215,31 @@ class BlockRun {
 
   private inFlow(box: Box): void {
     const { layout, width, basis } = this;
+    const { starting, parent } = this;
     const found = topStrut(box, width, this.flow.floats.empty, layout);
-    const top = this.settled(found);
+    const top = this.settled(starting ? startsWithin(parent, found, layout) : found);
     const { y, cleared } = this.topFor(box, top.place);
     const { fragment, end, through } = layoutBlock(box, width, basis, { ...this.flow, y: this.flow.y + y }, layout);
     this.put(fragment, y);
     if (through && !cleared) {
-      if (!this.absorbing) this.strut = joinStruts(this.strut, joinStruts(top.strut, end));
+      const met = joinStruts(top.strut, end);
+      if (!this.absorbing) this.strut = joinStruts(this.strut, starting ? withinEdge(parent, met, layout) : met);
       return;
     }
     this.advance(fragment, y, end);
   }
 
   private independent(box: Box): void {
-    const { width, flow } = this;
+    const { width, flow, layout, parent } = this;
     const margins = usedMargins(box, width);
-    const top = joinMargin(NO_STRUT, margins.top);
+    const own = joinMargin(NO_STRUT, margins.top, isByDefault(box, 'marginTop', layout));
+    const top = this.starting ? withinEdge(parent, own, layout) : own;
     const { y } = this.topFor(box, top);
-    const { fragment, y: at, x } = besideFloats(box, y, width, this.basis, flow, this.layout);
+    const { fragment, y: at, x } = besideFloats(box, y, width, this.basis, flow, layout);
     const offset = relativeOffset(box, width, this.basis);
     this.children.push({ fragment, x: x + offset.x, y: at + offset.y });
-    this.advance(fragment, at, joinMargin(NO_STRUT, fragment.margin.bottom));
+    const byDefault = isByDefault(box, 'marginBottom', layout);
+    this.advance(fragment, at, joinMargin(NO_STRUT, fragment.margin.bottom, byDefault));
   }
 
   private put(fragment: Fragment, y: number): void {
@@ -245,6 +255,7 @@ class BlockRun {
       this.outOfFlow.push(...carriedFrom(this.children[this.children.length - 1]!));
     }
     this.absorbing = false;
+    this.starting = false;
     this.empty = false;
     this.cursor = y + fragment.height;
     this.strut = end;
@@ -284,13 +295,13 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
     absorbs: joinsTop,
   };
   const content = layoutContent(box, room, layout);
-  const bottom = joinMargin(NO_STRUT, margin.bottom);
+  const bottom = joinMargin(NO_STRUT, margin.bottom, isByDefault(box, 'marginBottom', layout));
   const openBelow = frame.border.bottom === 0 && frame.padding.bottom === 0;
   const joinsBottom = openBelow && specified === null;
   const lineless = box.marker !== '' && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
   const natural =
     (containedHeight(box, layout) ??
-      Math.max(0, lineless, content.height + (joinsBottom ? 0 : strutSize(content.end)))) + frameHeight(frame);
+      Math.max(0, lineless, content.height + (joinsBottom ? 0 : endSize(box, content, layout)))) + frameHeight(frame);
   const fills = () => {
     const above = strutSize(topStrut(box, containing, true, layout).strut);
     const below = strutSize(openBelow ? joinStruts(content.end, bottom) : bottom);

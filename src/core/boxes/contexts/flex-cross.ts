@@ -94,7 +94,7 @@ export function stretch(item: Item, line: Line, c: Container): void {
   const size = Math.max(0, line.cross - item.crossMargin);
   const used = c.row
     ? clampHeight(item.box, size, c.height, item.frame, () => item.fragment!.height)
-    : clampWidth(item.box, size, c.width, size, item.frame, () => c.layout.intrinsic(item.box));
+    : clampWidth(item.box, size, c.width, size, item.frame, () => c.layout.intrinsic(item.box, { basis: c.height }));
   const before = c.row ? item.fragment!.height : item.fragment!.width;
   // Nothing changes for an item that has the size already, unless something inside refers to it.
   if (c.row && Math.abs(before - used) < 1 / 128 && !dependsOnHeight(item.box)) return;

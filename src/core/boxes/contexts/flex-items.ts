@@ -1,7 +1,7 @@
 import { resolveLength } from '../../css/index.js';
 import { isFormControl, type Box } from '../box.js';
 import { horizontal, snap, vertical, type Fragment } from '../fragment.js';
-import type { Layout, Space } from '../layout.js';
+import type { Intrinsic, Layout, Space } from '../layout.js';
 import type { Job } from './job.js';
 import { specifiedMargins, usedMargins, type Margins } from '../used/edges.js';
 import {
@@ -93,7 +93,7 @@ export function container(job: Job, width: number, height: number): Container {
   };
 }
 
-export function alignOf(box: Box, c: Container): string {
+export function alignOf(box: Box, c: Pick<Container, 'box'>): string {
   const own = box.anonymous ? 'auto' : box.style.alignSelf;
   const value = own === 'auto' ? c.box.style.alignItems : own;
   return value === 'normal' ? 'stretch' : value;
@@ -147,7 +147,7 @@ function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, item: Partial_,
   const { style } = box;
   if (c.row)
     return widthFor(box, which === 'min' ? style.minWidth : style.maxWidth, c.width, NaN, frame, () =>
-      c.layout.intrinsic(box),
+      widthsOf(box, item, c),
     );
   const limit = which === 'min' ? style.minHeight : style.maxHeight;
   return isByContent(limit) ? contentSize(box, frame, item, c) : heightFor(box, limit, c.height, frame);
@@ -155,7 +155,7 @@ function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, item: Partial_,
 
 function baseSize(box: Box, frame: Frame, item: Partial_, c: Container, definite: boolean): number {
   const { style } = box;
-  const intrinsic = () => c.layout.intrinsic(box);
+  const intrinsic = () => widthsOf(box, item, c);
   const basis = box.anonymous ? 'auto' : style.flexBasis;
   const value = basis === 'auto' ? (box.anonymous ? 'auto' : c.row ? style.width : style.height) : basis;
   if (value !== 'content') {
@@ -182,10 +182,14 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
         ? null
         : (heightFor(box, box.style.height, c.height, frame) ?? stretchedCross(box, item, c) ?? null);
     if (ratio !== null && cross !== null) return (cross - frameHeight(frame)) * ratio + frameWidth(frame);
-    return c.layout.intrinsic(box).max + frameWidth(frame);
+    return widthsOf(box, item, c).max + frameWidth(frame);
   }
   return c.layout.place(box, { ...columnSpace(box, item, c), byContent: true }).height;
 }
+
+/** Intrinsic widths of an item, its height known where the container gives it. */
+const widthsOf = (box: Box, item: Partial_, c: Container): Intrinsic =>
+  c.layout.intrinsic(box, { basis: c.height, fixed: c.row ? stretchedCross(box, item, c) : undefined });
 
 /** Definite cross size a stretched item of a single line has. @spec css-flexbox-1 §9.9 */
 export function stretchedCross(box: Box, item: Partial_, c: Container): number | undefined {
@@ -200,7 +204,17 @@ export function stretchedCross(box: Box, item: Partial_, c: Container): number |
   const size = Math.max(0, c.crossSize - item.crossMargin);
   return c.row
     ? clampHeight(box, size, c.height, frameOf(box, c.width))
-    : clampWidth(box, size, c.width, size, frameOf(box, c.width), () => c.layout.intrinsic(box));
+    : clampWidth(box, size, c.width, size, frameOf(box, c.width), () => c.layout.intrinsic(box, { basis: c.height }));
+}
+
+/** Border-box height of an item that is stretched over the definite height of a single row, before anything is laid out. */
+export function stretchedHeight(box: Box, child: Box, height: number): number | undefined {
+  const { flexDirection, flexWrap } = box.style;
+  const row = flexDirection.startsWith('row');
+  if (Number.isNaN(height) || !row || flexWrap !== 'nowrap' || alignOf(child, { box }) !== 'stretch') return undefined;
+  if (!crossAuto(child, row) || hasAutoCross(specifiedMargins(child, 0), row)) return undefined;
+  const size = Math.max(0, height - vertical(usedMargins(child, 0)));
+  return clampHeight(child, size, height, frameOf(child, 0));
 }
 
 export function columnSpace(box: Box, item: Partial_, c: Container): Space {
@@ -222,7 +236,7 @@ function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, 
   const specified = box.anonymous
     ? null
     : c.row
-      ? widthFor(box, box.style.width, c.width, NaN, frame, () => c.layout.intrinsic(box))
+      ? widthFor(box, box.style.width, c.width, NaN, frame, () => widthsOf(box, item, c))
       : heightFor(box, box.style.height, c.height, frame);
   const content = minContent(box, frame, item, c);
   return Math.min(specified ?? Infinity, content, max);
@@ -234,5 +248,5 @@ const isCompressible = (box: Box): boolean => isFormControl(box) && hasPercentSi
 function minContent(box: Box, frame: Frame, item: Partial_, c: Container): number {
   if (c.row && isCompressible(box)) return frameWidth(frame);
   if (box.inner === 'replaced' || !c.row) return contentSize(box, frame, item, c);
-  return c.layout.intrinsic(box).min + frameWidth(frame);
+  return widthsOf(box, item, c).min + frameWidth(frame);
 }

@@ -11,7 +11,7 @@ import { standingOf } from './baselines.js';
 import { staticAt } from './static-position.js';
 import { frameOf, specifiedHeight } from './flow-sizes.js';
 import { containerFragment } from './container-fragment.js';
-import { type Container, type Item, byOrder, container, alignOf, makeItem } from './flex-items.js';
+import { type Container, type Item, byOrder, container, alignOf, makeItem, stretchedHeight } from './flex-items.js';
 import { type Line, collectLines, columnMain, resolveFlexible } from './flex-lines.js';
 import { layoutItem, alignsBaseline, settleLines, stretch } from './flex-cross.js';
 import { placeMain, mainJustify, placeCross, type Outer } from './flex-align.js';
@@ -134,9 +134,9 @@ function staticPosition(
 }
 
 /** @spec css-flexbox-1 §9.9.1, in the simpler form browsers use: items at their content sizes */
-export function flexIntrinsic(box: Box, layout: Layout): Intrinsic {
+export function flexIntrinsic(box: Box, basis: number, layout: Layout): Intrinsic {
   const children = box.children.filter(isInFlow);
-  const items = children.map((child) => layout.contribution(child));
+  const items = children.map((child) => layout.contribution(child, { basis, fixed: stretchedHeight(box, child, basis) }));
   const { style } = box;
   const gap = style.columnGap === 'normal' ? 0 : resolveLength(style.columnGap, 0) || 0;
   const gaps = gap * Math.max(0, items.length - 1);

@@ -4,7 +4,7 @@ import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { frameWidth, preferredRatio, type Frame } from '../used/sizes.js';
 import { trims } from './margin-trim.js';
 import { keepsSpaces } from '../text/index.js';
-import { joinMargin, joinStruts, NO_STRUT, type Strut } from './margins.js';
+import { isByDefault, joinMargin, joinStruts, NO_STRUT, withinEdge, type Strut } from './margins.js';
 import { frameOf, blockWidth } from './flow-sizes.js';
 
 type Clear = 'left' | 'right' | 'both';
@@ -44,13 +44,13 @@ export function topStrut(box: Box, containing: number, noFloats: boolean, layout
 
 function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: Layout): TopStrut {
   const margins = usedMargins(box, containing);
-  const own = joinMargin(NO_STRUT, margins.top);
+  const own = joinMargin(NO_STRUT, margins.top, isByDefault(box, 'marginTop', layout));
   let strut = own;
   let clearing: TopStrut['clearing'] = null;
   const stop = (): TopStrut => ({ strut, through: false, place: strut, clearing });
   /** The margins meet right through: the box itself is placed as if its bottom margin were not there. */
   const pass = (): TopStrut => ({
-    strut: joinMargin(strut, margins.bottom),
+    strut: joinMargin(strut, margins.bottom, isByDefault(box, 'marginBottom', layout)),
     through: true,
     place: strut,
     clearing,
@@ -66,7 +66,7 @@ function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: L
     if (!isInFlow(child)) continue;
     const clear = clearValue(child);
     if (clear && (inside || (!noFloats && clearing))) return stop();
-    const inner = topStrut(child, width, noFloats && !inside, layout);
+    const inner = startsWithin(box, topStrut(child, width, noFloats && !inside, layout), layout);
     if (clear && !noFloats) clearing = { clear, strut: joinStruts(strut, inner.place), without: strut };
     else if (inner.clearing) {
       if (clearing || inside) {
@@ -82,6 +82,18 @@ function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: L
   }
   if (blocked) return stop();
   return through(box, frame) ? pass() : stop();
+}
+
+/** What a first child's margins are to the box they meet. */
+export function startsWithin(box: Box, top: TopStrut, layout: Layout): TopStrut {
+  const within = (strut: Strut) => withinEdge(box, strut, layout);
+  const { clearing, strut, place } = top;
+  return {
+    ...top,
+    strut: within(strut),
+    place: within(place),
+    clearing: clearing && { ...clearing, strut: within(clearing.strut), without: within(clearing.without) },
+  };
 }
 
 const floating = new WeakMap<Box, boolean>();

@@ -1,6 +1,6 @@
 import { containerOf, isFloating, isInFlow, isOutOfFlow, isPage, type Box } from '../box.js';
 import { horizontal, vertical, type Edges } from '../fragment.js';
-import type { Intrinsic, Layout, Space } from '../layout.js';
+import type { Across, Intrinsic, Layout, Space } from '../layout.js';
 import { alignmentOf, aligningOf, edgeOf, offsetTo, type Alignment } from '../used/alignment.js';
 import { specifiedMargins, usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import {
@@ -24,16 +24,16 @@ const heightDependence = new WeakMap<Box, boolean>();
 export function dependsOnHeight(box: Box): boolean {
   let known = heightDependence.get(box);
   if (known === undefined) {
-    known = box.children.some(
-      (child) => (!child.anonymous && child.inner !== 'text' && refersToHeight(child)) || dependsOnHeight(child),
-    );
+    known = box.children.some((child) => refersToHeight(child) || dependsOnHeight(child));
     heightDependence.set(box, known);
   }
   return known;
 }
 
-function refersToHeight(box: Box): boolean {
+/** Whether the height of a box is told by what it stands in. */
+export function refersToHeight(box: Box): boolean {
   const { style } = box;
+  if (box.anonymous || box.inner === 'text') return false;
   if (isPage(box)) return true;
   const relative = (value: typeof style.height) =>
     typeof value !== 'string' && ('fit' in value || value.percent !== 0 || value.curve !== null);
@@ -64,6 +64,15 @@ export function percentBasis(
   if (space.fixedHeight !== undefined) return space.definite === false ? NaN : space.fixedHeight - frameHeight(frame);
   if (specified === null) return passesHeight(box, layout) ? heightPassed(box, space.height, margin, frame) : NaN;
   return Math.max(0, clampHeight(box, specified, space.height, frame) - frameHeight(frame));
+}
+
+/** What percentage heights inside refer to while the width is still to be found. */
+export function basisWithin(box: Box, { basis, fixed }: Across, layout: Layout): number {
+  if (box.anonymous) return fixed ?? basis;
+  const frame = frameOf(box, 0);
+  const height = fixed ?? heightFor(box, box.style.height, basis, frame);
+  if (height === null) return passesHeight(box, layout) ? heightPassed(box, basis, usedMargins(box, 0), frame) : NaN;
+  return Math.max(0, (fixed ?? clampHeight(box, height, basis, frame)) - frameHeight(frame));
 }
 
 /** In quirks mode percentages look through automatic heights. @spec quirks §3.5 */

@@ -7,11 +7,10 @@ import { containedHeight } from '../used/containment.js';
 import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
 import { Floats } from './floats.js';
 import { lineHeightOf } from './inline/extents.js';
-import { strutSize } from './margins.js';
 import { dependsOnHeight, leastByRatio, specifiedHeight, percentBasis, filledHeight } from './flow-sizes.js';
 import { layoutColumns } from './columns/container.js';
 import { isMulticol } from './columns/count.js';
-import { type Content, finish, layoutContent } from './block-run.js';
+import { type Content, endSize, finish, layoutContent } from './block-run.js';
 
 /**
  * Lays out a block container that is a formatting context of its own.
@@ -29,7 +28,9 @@ export function layoutFlowRoot(job: Job): Fragment {
   const natural =
     contained ??
     Math.max(
-      rowsHeight(box, content, layout) ?? clamped(box, content, layout) ?? content.height + strutSize(content.end),
+      rowsHeight(box, content, layout) ??
+        clamped(box, content, layout) ??
+        content.height + endSize(box, content, layout),
       floatsBottom,
       box.marker !== '' && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
       0,

@@ -9,7 +9,7 @@ import {
   type OutOfFlow,
   type Placed,
 } from '../fragment.js';
-import { spaceKey, type Intrinsic, type Layout, type Space } from '../layout.js';
+import { spaceKey, UNKNOWN, type Across, type Intrinsic, type Layout, type Space } from '../layout.js';
 import { fromTwin, type LayoutMemory, type Moving } from '../memory.js';
 import { isOrthogonal, isVertical } from '../flows/modes.js';
 import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.js';
@@ -30,7 +30,14 @@ import type { Job } from './job.js';
 import { layoutFieldset, legendOf } from './fieldset.js';
 import { layoutFlex } from './flex.js';
 import { layoutFlowRoot } from './flow.js';
-import { blockWidth, frameOf, horizontalMargins, specifiedHeight } from './flow-sizes.js';
+import {
+  blockWidth,
+  dependsOnHeight,
+  frameOf,
+  horizontalMargins,
+  refersToHeight,
+  specifiedHeight,
+} from './flow-sizes.js';
 import { layoutGrid } from './grid.js';
 import { contributionOf, intrinsicWidths } from './intrinsic.js';
 import { lineHeightOf } from './inline/extents.js';
@@ -75,8 +82,18 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
       known.set(key, made);
       return made;
     },
-    intrinsic: (box) => remember(memory, 'intrinsic', box, () => deeper(() => intrinsicOf(box, layout)) ?? NOTHING),
-    contribution: (box) => remember(memory, 'contribution', box, () => contributionOf(box, layout)),
+    intrinsic: (box, across = UNKNOWN) => {
+      const make = () => deeper(() => intrinsicOf(box, across, layout)) ?? NOTHING;
+      return dependsOnHeight(box) && isKnown(across)
+        ? layout.recall(box, `intrinsic/${across.basis}/${across.fixed ?? ''}`, make, (found) => found)
+        : remember(memory, 'intrinsic', box, make);
+    },
+    contribution: (box, across = UNKNOWN) => {
+      const make = () => contributionOf(box, across, layout);
+      return isKnown(across) && (dependsOnHeight(box) || refersToHeight(box))
+        ? layout.recall(box, `contribution/${across.basis}/${across.fixed ?? ''}`, make, (found) => found)
+        : remember(memory, 'contribution', box, make);
+    },
   };
   let depth = 0;
   /** Goes down one formatting context; null beyond the deepest that is laid out. */
@@ -99,6 +116,8 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
   return layout;
 }
 
+const isKnown = ({ basis, fixed }: Across): boolean => !Number.isNaN(basis) || fixed !== undefined;
+
 function remember(
   memory: LayoutMemory,
   which: 'intrinsic' | 'contribution',
@@ -120,8 +139,8 @@ function remember(
 }
 
 /** The room kept for scroll bars lies inside the content box. */
-function intrinsicOf(box: Box, layout: Layout): Intrinsic {
-  const { min, max } = intrinsicWidths(box, layout);
+function intrinsicOf(box: Box, across: Across, layout: Layout): Intrinsic {
+  const { min, max } = intrinsicWidths(box, across, layout);
   const gutter = gutterWidth(box);
   return { min: min + gutter, max: max + gutter };
 }
@@ -212,7 +231,7 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
           () => tableIntrinsic(box, layout, true),
           (found) => found,
         )
-      : layout.intrinsic(box);
+      : layout.intrinsic(box, acrossOf(space));
   const extra = frameWidth(frame);
   const specified = box.anonymous ? null : widthFor(box, box.style.width, basis, available, frame, intrinsic);
   let width = specified;
@@ -230,6 +249,11 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
   }
   return clampWidth(box, width, basis, available, frame, intrinsic);
 }
+
+const acrossOf = ({ height, fixedHeight, definite }: Space): Across => ({
+  basis: height,
+  fixed: definite === false ? undefined : fixedHeight,
+});
 
 function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): Fragment {
   const size = replacedSize(box, space.width, space.height, frame, {

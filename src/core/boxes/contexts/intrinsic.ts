@@ -1,7 +1,7 @@
 import { isLengthPercentage, resolveLength, type Sizing } from '../../css/index.js';
 import { establishesFormattingContext, hasInlineContent, isFloating, isOutOfFlow, type Box } from '../box.js';
 import { horizontal } from '../fragment.js';
-import type { Intrinsic, Layout } from '../layout.js';
+import type { Across, Intrinsic, Layout } from '../layout.js';
 import { isOrthogonal } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
 import { containedWidth } from '../used/containment.js';
@@ -18,31 +18,35 @@ import {
 } from '../used/sizes.js';
 import { flexIntrinsic } from './flex.js';
 import { floatSide } from './flow-floats.js';
+import { basisWithin } from './flow-sizes.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
 import { inlineIntrinsic } from './inline/intrinsic.js';
 import { columnsIntrinsic, isMulticol } from './columns/count.js';
 import { tableIntrinsic } from './table-columns.js';
 
 /** Content-box min-content and max-content widths. @spec css-sizing-3 §5.1 */
-export function intrinsicWidths(box: Box, layout: Layout): Intrinsic {
+export function intrinsicWidths(box: Box, across: Across, layout: Layout): Intrinsic {
   if (isOrthogonal(box.frame, box.mode)) return acrossFlow(box, layout);
-  if (box.frame !== box.mode) return layout.intrinsic(boxInFlow(box, box.mode));
+  if (box.frame !== box.mode) return layout.intrinsic(boxInFlow(box, box.mode), across);
   const contained = containedWidth(box, layout, box.inner === 'grid' ? () => emptyGridWidth(box) : undefined);
   if (contained !== null && box.inner !== 'replaced') return { min: contained, max: contained };
   switch (box.inner) {
     case 'replaced': {
       const frame = frameAtZero(box);
-      const width = replacedSize(box, NaN, NaN, frame).width - frameWidth(frame);
+      const width = replacedSize(box, NaN, across.basis, frame).width - frameWidth(frame);
       return { min: width, max: width };
     }
     case 'flex':
-      return flexIntrinsic(box, layout);
+      return flexIntrinsic(box, basisWithin(box, across, layout), layout);
     case 'grid':
       return gridIntrinsic(box, layout);
     case 'table':
       return tableIntrinsic(box, layout);
     default: {
-      const content = hasInlineContent(box) ? inlineIntrinsic(box, layout) : blockIntrinsic(box, layout);
+      const inside: Across = { basis: basisWithin(box, across, layout) };
+      const content = hasInlineContent(box)
+        ? inlineIntrinsic(box, inside, layout)
+        : blockIntrinsic(box, inside, layout);
       return isMulticol(box) ? columnsIntrinsic(box, content) : content;
     }
   }
@@ -57,13 +61,13 @@ function acrossFlow(box: Box, layout: Layout): Intrinsic {
 
 const frameAtZero = (box: Box): Frame => ({ border: usedBorder(box), padding: usedPadding(box, 0) });
 
-function blockIntrinsic(box: Box, layout: Layout): Intrinsic {
+function blockIntrinsic(box: Box, inside: Across, layout: Layout): Intrinsic {
   let min = 0;
   let max = 0;
   let floats = { left: 0, right: 0 };
   for (const child of box.children) {
     if (isOutOfFlow(child)) continue;
-    const size = layout.contribution(child);
+    const size = layout.contribution(child, inside);
     min = Math.max(min, size.min);
     if (isFloating(child)) {
       if (child.style.clear !== 'none') floats = { left: 0, right: 0 };
@@ -89,27 +93,27 @@ function besideFloats(child: Box, width: number, { left, right }: { left: number
 }
 
 /** Margin-box widths a box contributes to its container's intrinsic size. @spec css-sizing-3 §5.2 */
-export function contributionOf(box: Box, layout: Layout): Intrinsic {
+export function contributionOf(box: Box, across: Across, layout: Layout): Intrinsic {
   const margins = horizontal(usedMargins(box, 0));
   const frame = frameAtZero(box);
   const extra = frameWidth(frame);
   if (box.anonymous) {
-    const inner = layout.intrinsic(box);
+    const inner = layout.intrinsic(box, across);
     return { min: inner.min, max: inner.max };
   }
   if (box.inner === 'replaced') {
-    const width = replacedSize(box, NaN, NaN, frame).width;
+    const width = replacedSize(box, NaN, across.basis, frame, { height: across.fixed }).width;
     return { min: (hasPercentSize(box) ? extra : width) + margins, max: width + margins };
   }
   const { style } = box;
-  const intrinsic = () => layout.intrinsic(box);
+  const intrinsic = () => layout.intrinsic(box, across);
   const fixed = (value: Sizing) =>
     value === 'fit-content' ? null : widthFor(box, percentAsAuto(value), NaN, NaN, frame, intrinsic);
   const ratio = preferredRatio(box);
-  const byHeight = ratio === null ? null : heightFor(box, style.height, NaN, frame);
-  const across = byHeight === null ? null : acrossRatio(box, byHeight, ratio!, frame);
-  const least = across !== null && yieldsToContent(box, style.minWidth) ? intrinsic().min + extra : 0;
-  const asked = fixed(style.width) ?? (across === null ? null : Math.max(least, across));
+  const byHeight = ratio === null ? null : (across.fixed ?? heightFor(box, style.height, across.basis, frame));
+  const byRatio = byHeight === null ? null : acrossRatio(box, byHeight, ratio!, frame);
+  const least = byRatio !== null && yieldsToContent(box, style.minWidth) ? intrinsic().min + extra : 0;
+  const asked = fixed(style.width) ?? (byRatio === null ? null : Math.max(least, byRatio));
   // A table is never narrower than its columns.
   const own = asked === null || box.inner !== 'table' ? asked : Math.max(asked, intrinsic().min + extra);
   const inner = own === null ? intrinsic() : null;

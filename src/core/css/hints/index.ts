@@ -158,31 +158,12 @@ const READERS: Readonly<Record<string, Reader>> = {
  */
 export function presentationalHints(
   element: ElementNode,
-  quirks: boolean,
   attributes: ElementNode['attributes'] = element.attributes,
 ): readonly Hint[] {
   const bare = attributes.size === 0 && !/^t[dh]$/.test(element.tag);
   const reader = bare ? undefined : element.namespace === 'svg' ? svg : READERS[element.tag];
-  const lost = quirks && DEFAULT_MARGINS.has(element.tag) ? lostMargins(element) : NONE;
-  if (!reader) return lost;
-  const out = [...lost];
-  reader(attributes === element.attributes ? element : { ...element, attributes }, out);
-  return out;
-}
-
-const DEFAULT_MARGINS: ReadonlySet<string> = new Set(
-  'blockquote dir dl h1 h2 h3 h4 h5 h6 listing menu ol p plaintext pre ul xmp'.split(' '),
-);
-
-/** In quirks mode what begins the body or a cell has no margin before it, and a paragraph that ends a cell none after it. @spec html §15.3.11 */
-function lostMargins(element: ElementNode): readonly Hint[] {
-  const { parent, tag } = element;
-  if (parent === null || !/^(body|td|th)$/.test(parent.tag)) return [];
-  const at = parent.children.indexOf(element);
-  const blank = (nodes: ElementNode['children']) =>
-    nodes.every((node) => node.kind === 'text' && node.data.trim() === '');
+  if (!reader) return NONE;
   const out: Hint[] = [];
-  if (blank(parent.children.slice(0, at))) out.push(['margin-block-start', '0']);
-  if (tag === 'p' && parent.tag !== 'body' && blank(parent.children.slice(at + 1))) out.push(['margin-block-end', '0']);
+  reader(attributes === element.attributes ? element : { ...element, attributes }, out);
   return out;
 }

@@ -1,5 +1,5 @@
 import type { Box } from '../../box.js';
-import type { Intrinsic, Layout } from '../../layout.js';
+import type { Across, Intrinsic, Layout } from '../../layout.js';
 import { wraps } from '../../text/index.js';
 import { indentOf } from './indent.js';
 import { paragraphOf } from './items.js';
@@ -7,11 +7,11 @@ import { lostAtEnd, Sum, unitEnd, widthOf } from './lines.js';
 import { piecesOf, textWidth, type Piece } from './pieces.js';
 
 /** Intrinsic widths of inline content. */
-export function inlineIntrinsic(container: Box, layout: Layout): Intrinsic {
+export function inlineIntrinsic(container: Box, across: Across, layout: Layout): Intrinsic {
   const widths = new Map<Box, Intrinsic>();
   const outer = (box: Box): Intrinsic => {
     let known = widths.get(box);
-    if (!known) widths.set(box, (known = layout.contribution(box)));
+    if (!known) widths.set(box, (known = layout.contribution(box, across)));
     return known;
   };
   const at = (key: 'min' | 'max') =>

@@ -17,10 +17,10 @@ export interface Level {
 
 export const NOTHING: Extent = Object.freeze({ above: -1e9, below: -1e9 });
 
-export const hasVerticalEdges = (style: ComputedStyle): boolean =>
-  style.borderTopWidth > 0 ||
-  style.borderBottomWidth > 0 ||
-  [style.paddingTop, style.paddingBottom].some((v) => v.px !== 0 || v.percent !== 0);
+export const hasEdge = (style: ComputedStyle, side: 'Left' | 'Right'): boolean => {
+  const padding = style[`padding${side}`];
+  return style[`border${side}Width`] > 0 || padding.px !== 0 || padding.percent !== 0;
+};
 
 export interface Open extends Level {
   readonly box: Box;

@@ -8,7 +8,7 @@ import { mergeText } from './lines.js';
 import { edgeWidth, faceOf, separatorsIn, sizeOf, type Piece } from './pieces.js';
 import { visualSteps, withEndReset, type Step } from './visual.js';
 import { type Extent, isCentral, leadedExtent } from './extents.js';
-import { type Level, NOTHING, hasVerticalEdges, type Open, type Part, type Static, levelOf } from './levels.js';
+import { type Level, NOTHING, hasEdge, type Open, type Part, type Static, levelOf } from './levels.js';
 import { shiftFor, textPart, inlinePart, atomicBaseline } from './parts.js';
 
 export interface LineInput {
@@ -64,12 +64,12 @@ class LineBuilder {
     return { x: offsets.reduce((sum, o) => sum + o.x, 0), y: offsets.reduce((sum, o) => sum + o.y, 0) };
   }
 
-  /** What a box takes up before it holds anything; in loose lines nothing, unless something of it shows. */
+  /** What a box takes up before it holds anything; in loose lines nothing, unless its edge there shows. */
   strut(style: ComputedStyle, shows: boolean): Extent {
     return this.input.layout.looseLines && !shows ? NOTHING : leadedExtent(style, this.input.layout);
   }
 
-  /** Text makes its inline box, or the line itself, take up the line height. */
+  /** Text and edges make their inline box, or the line itself, take up the line height. */
   hold(): void {
     const { level } = this;
     if (!this.input.layout.looseLines) return;
@@ -84,7 +84,7 @@ class LineBuilder {
 
   open(box: Box, left: boolean): void {
     const style = this.input.styleOf(box);
-    const strut = this.strut(style, hasVerticalEdges(style));
+    const strut = this.strut(style, left && hasEdge(style, 'Left'));
     const { verticalAlign: value } = style;
     this.stack.push({
       style,
@@ -101,6 +101,7 @@ class LineBuilder {
   }
 
   close(right: boolean): void {
+    if (right && hasEdge(this.level.style, 'Right')) this.hold();
     const done = this.stack.pop()!;
     this.settle(done);
     this.add(inlinePart(done, this.x - done.startX, right, this.input));
