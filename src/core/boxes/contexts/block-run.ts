@@ -276,7 +276,7 @@ function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, la
 
 function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow, layout: Layout): InFlow {
   const frame = frameOf(box, containing);
-  const width = blockWidth(box, containing, frame, layout);
+  const width = blockWidth(box, containing, frame, layout, basis);
   const side = horizontalMargins(box, width, containing);
   const own = usedMargins(box, containing);
   const margin: Edges = { ...own, ...side };

@@ -130,12 +130,16 @@ function blockJustification(box: Box): Alignment | null {
   return made.to === 'normal' || made.to === 'stretch' ? null : made;
 }
 
-/** Border-box width of a block-level box in normal flow. @spec css2 §10.3.3, §10.4 */
-export function blockWidth(box: Box, containing: number, frame: Frame, layout: Layout): number {
+/**
+ * Border-box width of a block-level box in normal flow.
+ * @param basis what percentage heights refer to, px
+ * @spec css2 §10.3.3, §10.4
+ */
+export function blockWidth(box: Box, containing: number, frame: Frame, layout: Layout, basis = NaN): number {
   const margins = usedMargins(box, containing);
   const available = containing - horizontal(margins);
   if (box.anonymous) return Math.max(available, 0);
-  const intrinsic = () => layout.intrinsic(box);
+  const intrinsic = () => layout.intrinsic(box, { basis });
   const width =
     widthFor(box, box.style.width, containing, available, frame, intrinsic) ??
     widthByRatio(box, frame, intrinsic) ??

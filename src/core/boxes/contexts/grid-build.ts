@@ -1,7 +1,7 @@
 import { isLengthPercentage, resolveLength, type TrackSize } from '../../css/index.js';
 import { isInFlow, type Box } from '../box.js';
 import { horizontal, snap } from '../fragment.js';
-import type { Intrinsic, Layout } from '../layout.js';
+import type { Across, Intrinsic, Layout } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
 import { frameHeight, frameWidth, heightFor, widthFor } from '../used/sizes.js';
 import { distribute } from './distribute.js';
@@ -169,15 +169,17 @@ export function demandOf(box: Box, slot: Slot, asking: Asking): Demand {
   return { ...slot, min, max, least, automatic, floor };
 }
 
-/** Widths the items ask of the columns. */
-export function columnDemands(grid: Grid, layout: Layout): Demand[] {
-  return grid.items.map(({ box, columns }): Demand => {
+/** Widths the items ask of the columns. @param acrossOf what is known of their heights */
+export function columnDemands(grid: Grid, layout: Layout, acrossOf?: (item: PlacedItem) => Across): Demand[] {
+  return grid.items.map((item): Demand => {
+    const { box, columns } = item;
+    const across = acrossOf?.(item);
     const { width: size, minWidth: minSize, overflowX: overflow } = box.style;
     const margins = horizontal(usedMargins(box, 0));
     const frame = frameOf(box, 0);
     const floor = margins + frameWidth(frame);
-    const own = box.anonymous ? null : widthFor(box, minSize, NaN, NaN, frame, () => layout.intrinsic(box));
-    return demandOf(box, columns, { ...layout.contribution(box), floor, margins, size, minSize, own, overflow });
+    const own = box.anonymous ? null : widthFor(box, minSize, NaN, NaN, frame, () => layout.intrinsic(box, across));
+    return demandOf(box, columns, { ...layout.contribution(box, across), floor, margins, size, minSize, own, overflow });
   });
 }
 

@@ -23,26 +23,30 @@ interface InArea {
   readonly y: number;
 }
 
+const fills = ({ to }: Alignment, keeps: boolean): boolean => to === 'stretch' || (to === 'normal' && !keeps);
+
+/** Border-box height of an item that fills its area; undefined where it does not. @spec css-grid-2 §6.2 */
+export function heightInArea(box: Box, width: number, height: number, container: Box): number | undefined {
+  const ratio = !box.anonymous && box.style.aspectRatio.ratio !== null;
+  const automatic = box.anonymous || box.style.height === 'auto';
+  const { top, bottom } = specifiedMargins(box, width);
+  const whole = fills(alignmentIn(box, container, 'block'), box.inner === 'replaced' || ratio);
+  if (!automatic || Number.isNaN(height) || !whole || top === null || bottom === null) return undefined;
+  return clampHeight(box, Math.max(0, height - top - bottom), height, frameOf(box, width));
+}
+
 /** Lays an item out in an area; a height of NaN leaves it to the content. */
 export function placeInArea(box: Box, width: number, height: number, container: Box, layout: Layout): InArea {
   const justify = alignmentIn(box, container, 'inline');
   const align = alignmentIn(box, container, 'block');
   const margins = specifiedMargins(box, width);
   const used = usedMargins(box, width);
-  const replaced = box.inner === 'replaced' || (!box.anonymous && box.style.aspectRatio.ratio !== null);
-  const fills = ({ to }: Alignment, keeps: boolean) => to === 'stretch' || (to === 'normal' && !keeps);
-  const automatic = (size: Box['style']['width']) => box.anonymous || size === 'auto';
   const fillsX =
-    automatic(box.style.width) &&
+    (box.anonymous || box.style.width === 'auto') &&
     fills(justify, box.inner === 'replaced') &&
     margins.left !== null &&
     margins.right !== null;
-  const fillsY =
-    automatic(box.style.height) &&
-    !Number.isNaN(height) &&
-    fills(align, replaced) &&
-    margins.top !== null &&
-    margins.bottom !== null;
+  const fixedHeight = heightInArea(box, width, height, container);
   const space: Space = {
     width,
     height,
@@ -54,12 +58,7 @@ export function placeInArea(box: Box, width: number, height: number, container: 
           ),
         }
       : {}),
-    ...(fillsY
-      ? {
-          fixedHeight: clampHeight(box, Math.max(0, height - vertical(used)), height, frameOf(box, width)),
-          definite: true,
-        }
-      : {}),
+    ...(fixedHeight === undefined ? {} : { fixedHeight, definite: true }),
   };
   const fragment = layout.place(box, space);
   const along = (axis: AxisName, spare: number, low: number | null, high: number | null, to: Alignment) => {

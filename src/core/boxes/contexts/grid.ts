@@ -1,13 +1,13 @@
 import type { Job } from './job.js';
 import type { Box } from '../box.js';
 import { vertical, type Fragment } from '../fragment.js';
-import type { Intrinsic, Layout } from '../layout.js';
+import type { Across, Intrinsic, Layout } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
 import { clampHeight, frameHeight, frameWidth, heightFor } from '../used/sizes.js';
-import { frameOf, specifiedHeight } from './flow-sizes.js';
-import { placeInArea, rowBaselines, type RowBaselines } from './grid-items.js';
-import { spanOf, type Lines } from './grid-place.js';
+import { dependsOnHeight, frameOf, refersToHeight, specifiedHeight } from './flow-sizes.js';
+import { heightInArea, placeInArea, rowBaselines, type RowBaselines } from './grid-items.js';
+import { spanOf, type Lines, type PlacedItem } from './grid-place.js';
 import { sizeTracks, type Demand } from './grid-tracks.js';
 import {
   type Grid,
@@ -40,14 +40,29 @@ export function layoutGrid(job: Job): Fragment {
           (space.fixedHeight ?? clampHeight(box, specified, space.height, frame, job.natural)) - frameHeight(frame),
         );
   const grid = buildGrid(box, inner, height);
-  const columns = columnLines(grid, box, inner, layout);
-  const shares = rowBaselines(grid, columns, box, layout);
-  const { heights, available } = rowHeights(job, grid, height, rowDemands(grid, columns, shares, box, layout));
   const gap = gapOf(style.rowGap, height);
-  const rows = linesOf(heights, grid.emptyRows, gap, available, style.alignContent);
+  const sized = (columns: Lines) => {
+    const shares = rowBaselines(grid, columns, box, layout);
+    const { heights, available } = rowHeights(job, grid, height, rowDemands(grid, columns, shares, box, layout));
+    const rows = linesOf(heights, grid.emptyRows, gap, available, style.alignContent);
+    return { columns, shares, heights, available, rows };
+  };
+  const first = sized(columnLines(grid, box, inner, layout));
+  const again = grid.items.some((item) => refersToHeight(item.box) || dependsOnHeight(item.box));
+  const { columns, shares, heights, available, rows } = again
+    ? sized(columnLines(grid, box, inner, layout, acrossIn(first, box)))
+    : first;
   const content = lengthOf(heights, grid.emptyRows, gap);
   return assemble({ ...job, grid, columns, rows, specified, inner, shares, content, available });
 }
+
+/** What is known of the heights of items once the rows are sized. @spec css-grid-2 §12.1 step 3 */
+const acrossIn =
+  ({ columns, rows }: { readonly columns: Lines; readonly rows: Lines }, container: Box) =>
+  (item: PlacedItem): Across => {
+    const basis = spanOf(rows, item.rows).size;
+    return { basis, fixed: heightInArea(item.box, spanOf(columns, item.columns).size, basis, container) };
+  };
 
 function noteSubgrid({ style, element }: Box, { limits }: Layout): void {
   const asked = [style.gridTemplateColumns, style.gridTemplateRows].some(({ text }) => /^(subgrid|masonry)/.test(text));
@@ -61,12 +76,18 @@ function noteSubgrid({ style, element }: Box, { limits }: Layout): void {
 }
 
 /** Sizes and places of the columns. @spec css-grid-1 §12.1 step 1 */
-function columnLines(grid: Grid, { style }: Box, inner: number, layout: Layout) {
+function columnLines(
+  grid: Grid,
+  { style }: Box,
+  inner: number,
+  layout: Layout,
+  acrossOf?: (item: PlacedItem) => Across,
+): Lines {
   const gap = gapOf(style.columnGap, inner);
   const widths = sizeTracks({
     sizes: grid.columns,
     collapsed: grid.emptyColumns,
-    demands: columnDemands(grid, layout),
+    demands: columnDemands(grid, layout, acrossOf),
     gap,
     available: inner,
     constraint: 'none',

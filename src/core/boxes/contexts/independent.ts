@@ -219,7 +219,7 @@ function marginsFor(box: Box, width: number, space: Space): Edges {
 /** Border-box width where the parent did not decide it. @spec css2 §10.3.3, §10.3.5, §10.3.9 */
 function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): number {
   if (fillsLine(box, space) && !(isButton(box) && box.style.width === 'auto'))
-    return blockWidth(box, space.width, frame, layout);
+    return blockWidth(box, space.width, frame, layout, space.height);
   const margins = horizontal(usedMargins(box, space.width));
   const available = space.width - margins;
   const basis = space.basis ?? space.width;
