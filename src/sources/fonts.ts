@@ -30,6 +30,7 @@ function installedFace(font: Font, made: OpenFont): WebFace {
   return {
     family: name?.records?.preferredFamily?.['en'] ?? font.familyName,
     weights: weight ? [weight.min, weight.max] : [heavy, heavy],
+    characters: null,
     italic: os2?.fsSelection?.italic ?? font.italicAngle !== 0,
     sizeAdjust: 1,
     ascentOverride: null,

@@ -15,6 +15,7 @@ import {
 import type { Block, Winner } from './block.js';
 import { adjust, clampLines, type Placement } from './adjust.js';
 import { indexOf, INHERITED, StyleObject, type ComputedStyle } from './style.js';
+import { settleFontSize } from './font-size.js';
 import { resolveCustom, substitute, usesVariables, type CustomProperties, type Registry } from './variables.js';
 
 /** x-height and advance of the digit zero of a font, px. */
@@ -152,7 +153,15 @@ export function computeStyle(
   context.style = fontOf(values, context.style.lineHeight);
   context.dark = prefersDark(values[indexOf('colorScheme')] as readonly string[], options);
   settle(FONT_SIZE);
-  const absolute = scaleMonospace(values, parent, winners.get(FONT_SIZE), context);
+  const { size, sizing } = settleFontSize({
+    families: values[FONT_FAMILY] as readonly FontFamily[],
+    parent,
+    winner: winners.get(FONT_SIZE),
+    quirks: options.quirks,
+    size: values[FONT_SIZE] as number,
+    withLargerEm: () => withLargerEm(winners.get(FONT_SIZE), context),
+  });
+  values[FONT_SIZE] = size;
   if (options.textZoom !== 1) zoomText(values, winners.get(FONT_SIZE), parent === null, context);
   context.fontSize = values[FONT_SIZE] as number;
   settle(LINE_HEIGHT);
@@ -173,7 +182,7 @@ export function computeStyle(
     parent,
     block,
     winners,
-    absolute,
+    sizing,
     specified,
   ) as ComputedStyle;
   return { style, readViewport: context.readViewport };
@@ -273,38 +282,13 @@ const propertyIndexOf = (name: string): number => {
   return typeof probe === 'string' ? (propertyIndex(name) ?? -1) : (probe[0]?.index ?? -1);
 };
 
-/** Whether the list is the bare keyword monospace, which browsers set in 13/16 of the size. */
-const isMonospace = (families: readonly FontFamily[]): boolean =>
-  families.length === 1 && families[0]!.name.toLowerCase() === 'monospace';
-const MONOSPACE_SCALE = 13 / 16;
-
-function scaleMonospace(
-  values: unknown[],
-  parent: ComputedStyle | null,
-  winner: Winner | undefined,
-  context: Context,
-): boolean {
-  const before = parent ? isMonospace(parent.fontFamily) : false;
-  const now = isMonospace(values[FONT_FAMILY] as readonly FontFamily[]);
-  const absolute = isAbsolute(winner, parent, context);
-  if (before !== now && !absolute) {
-    const size = values[FONT_SIZE] as number;
-    const keyword =
-      winner &&
-      typeof winner.value === 'function' &&
-      /^[a-z-]+$/i.test(winner.declaration.text) &&
-      !/^(smaller|larger)$/i.test(winner.declaration.text);
-    if (now) values[FONT_SIZE] = size * MONOSPACE_SCALE;
-    else if (!keyword) values[FONT_SIZE] = size / MONOSPACE_SCALE;
-  } else if (
-    now &&
-    winner &&
-    typeof winner.value === 'function' &&
-    /^(xx?-small|small|medium|large|x{1,3}-large)$/i.test(winner.declaration.text)
-  ) {
-    values[FONT_SIZE] = (values[FONT_SIZE] as number) * MONOSPACE_SCALE;
-  }
-  return absolute;
+/** What a size comes to when the parent's is a px larger. */
+function withLargerEm(winner: Winner | undefined, context: Context): number {
+  if (typeof winner?.value !== 'function') return NaN;
+  context.fontSize += 1;
+  const size = winner.value(context) as number;
+  context.fontSize -= 1;
+  return size;
 }
 
 /** Makes larger what a size owes to lengths that are not themselves relative to text made larger before. */
@@ -325,20 +309,6 @@ function zoomText(values: unknown[], winner: Winner | undefined, root: boolean, 
 function zoomLines(values: unknown[], zoom: number): void {
   const value = values[LINE_HEIGHT] as ComputedValues['lineHeight'];
   if (value !== 'normal' && 'px' in value) values[LINE_HEIGHT] = { px: value.px * zoom };
-}
-
-function isAbsolute(winner: Winner | undefined, parent: ComputedStyle | null, context: Context): boolean {
-  const inherited = parent?.absoluteFontSize ?? false;
-  if (!winner || winner.value === 'inherit' || winner.value === 'unset') return inherited;
-  if (typeof winner.value === 'string') return false;
-  if (typeof winner.value !== 'function') return !/\d(em|%)|larger|smaller/i.test(winner.declaration.text);
-  if (/^(xx?-small|small|medium|large|x{1,3}-large)$/i.test(winner.declaration.text)) return false;
-  const size = context.fontSize;
-  const once = winner.value(context);
-  context.fontSize = size + 1;
-  const twice = winner.value(context);
-  context.fontSize = size;
-  return once === twice ? true : inherited;
 }
 
 export { usesVariables, PROPERTY_KEYS };

@@ -1,5 +1,6 @@
 import { AFFECTS, cssName, PROPERTY_KEYS, ROWS, type Affects, type ComputedValues } from '../css/index.js';
 import type { Block, Winner } from './block.js';
+import type { FontSizing } from './font-size.js';
 import type { CustomProperties } from './variables.js';
 
 /**
@@ -15,8 +16,8 @@ export class StyleObject {
     readonly block: Block,
     /** Longhand index → what set it; absent where the value is inherited or initial. */
     readonly winners: ReadonlyMap<number, Winner>,
-    /** Whether the font size came from an absolute length (monospace does not shrink it then). */
-    readonly absoluteFontSize: boolean,
+    /** Where the font size comes from: it decides what the family `monospace` does to it. */
+    readonly fontSizing: FontSizing,
     /** Values before box-type fixups: the display as the cascade gave it. */
     readonly specifiedDisplay: ComputedValues['display'],
   ) {}

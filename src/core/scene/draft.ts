@@ -10,6 +10,7 @@ import {
   type FontFace,
   type Resource,
   type Resources,
+  type RuleSet,
   type SheetCache,
 } from '../sheets/index.js';
 
@@ -93,7 +94,12 @@ export class PageDraft {
         .map((d) => d.text)
         .join('\n')
         .toLowerCase() + this.text.html.toLowerCase();
-    return ruleSet.fontFaces.filter((face) => words.includes(face.family.toLowerCase()));
+    const named = ruleSet.fontFaces.filter((face) => words.includes(face.family.toLowerCase()));
+    const codes = named.some(({ characters }) => characters) ? charactersOf(this.document, ruleSet) : [];
+    return named.filter(
+      ({ characters }) =>
+        characters === null || codes.some((code) => characters.some(([first, last]) => code >= first && code <= last)),
+    );
   }
 
   /** Absolute URLs of pictures whose natural size layout may need: those of the page and those sheets put into its content. */
@@ -157,4 +163,23 @@ export class PageDraft {
   get hasNoscript(): boolean {
     return this.document.elements.some((e) => e.tag === 'noscript');
   }
+}
+
+/** Code points a page may show: the space, those of its text, and those its sheets put into it. */
+function charactersOf({ elements }: HtmlDocument, { rules }: RuleSet): readonly number[] {
+  const codes = new Set<number>([0x20]);
+  const add = (text: string) => {
+    for (const character of text) codes.add(character.codePointAt(0)!);
+  };
+  for (const { children, attributes } of elements) {
+    for (const child of children) if (child.kind === 'text') add(child.data);
+    for (const value of attributes.values()) add(value);
+  }
+  for (const { declarations } of rules)
+    for (const { name, text } of declarations)
+      if (name === 'content') {
+        add(text);
+        for (const [, code] of text.matchAll(/\\([\da-f]{1,6})/gi)) codes.add(Number.parseInt(code!, 16));
+      }
+  return [...codes];
 }

@@ -39,6 +39,7 @@ function webFace(face: FontFace, font: OpenFont): WebFace {
   return {
     family: face.family,
     weights: weightsOf(face, font),
+    characters: face.characters,
     italic: /italic|oblique/i.test(face.style),
     sizeAdjust: percent('size-adjust') ?? 1,
     ascentOverride: percent('ascent-override'),

@@ -9,6 +9,8 @@ import {
   type MediaCondition,
   type Selector,
 } from '../css/index.js';
+import { topLevel, withoutHtmlComments } from './top-level.js';
+import { fontFaceOf, unquote } from './font-face.js';
 import type { ContainerQuery, Declaration, FontFace, RegisteredProperty, Scope } from './rules.js';
 
 /** A rule of one sheet, its place among layers still relative to that sheet. */
@@ -94,14 +96,19 @@ export function parseSheet(source: SourceText): ParsedSheet {
     keyframes: new Map(),
   };
   let root: Root;
+  let text: string;
   try {
-    root = safeParse(source.text) as Root;
+    text = withoutHtmlComments(source.text);
+    root = safeParse(text) as Root;
   } catch (error) {
     limits.add('repaired', `sheet ${source.name}`, `could not be read and was left out: ${(error as Error).message}`);
     return { ...out, limits: limits.list() };
   }
   const work: Work = { out, limits, anonymous: 0, importsOpen: true };
-  walk(root, { conditions: [], containers: [], layers: [], scopes: [], parent: null }, work, 0);
+  const frame: Frame = { conditions: [], containers: [], layers: [], scopes: [], parent: null };
+  for (const { node, stray } of topLevel(root, text))
+    if (stray === '') ruleOf(node, frame, work, 0);
+    else noteStray(stray, node, work);
   return { ...out, limits: limits.list() };
 }
 
@@ -142,11 +149,23 @@ function walk(container: Container, frame: Frame, work: Work, depth: number): vo
     }
     if (node.type === 'comment') continue;
     flush(node);
-    if (node.type === 'rule') styleRule(node, frame, work, depth);
-    else atRule(node, frame, work, depth);
+    ruleOf(node, frame, work, depth);
   }
   flush(container as ChildNode);
 }
+
+function ruleOf(node: ChildNode, frame: Frame, work: Work, depth: number): void {
+  if (node.type === 'rule') styleRule(node, frame, work, depth);
+  else if (node.type === 'atrule') atRule(node, frame, work, depth);
+}
+
+const noteStray = (stray: string, node: ChildNode, { limits, out }: Work): void =>
+  limits.add(
+    'repaired',
+    `stray ${stray.slice(0, 40)}`,
+    'it spoils the rule after it, which is dropped as in browsers',
+    spanOf(node, out.source),
+  );
 
 function declarationOf(node: PostDeclaration, source: SourceText): Declaration | null {
   // The parser strips the old `*` and `_` hacks from names; to the standard they are malformed.
@@ -345,25 +364,9 @@ function descriptors(node: AtRule, source: SourceText): Map<string, string> {
   return out;
 }
 
-const unquote = (text: string): string => text.trim().replace(/^(["'])([^]*)\1$/, '$2');
-
-function fontFace(node: AtRule, span: Span, work: Work): void {
-  const given = descriptors(node, work.out.source);
-  const family = unquote(given.get('font-family') ?? '');
-  const sources = [...(given.get('src') ?? '').matchAll(/url\(\s*(?:"([^"]*)"|'([^']*)'|([^)"'\s]*))\s*\)/gi)].map(
-    (m) => m[1] ?? m[2] ?? m[3] ?? '',
-  );
-  if (family === '') return;
-  work.out.fontFaces.push({
-    family,
-    sources,
-    weight: given.get('font-weight') ?? 'auto',
-    style: given.get('font-style') ?? 'normal',
-    overrides: Object.fromEntries(
-      [...given].filter(([name]) => /^(size-adjust|(ascent|descent|line-gap)-override)$/.test(name)),
-    ),
-    span,
-  });
+function fontFace(node: AtRule, span: Span, { out }: Work): void {
+  const face = fontFaceOf(descriptors(node, out.source), span);
+  if (face) out.fontFaces.push(face);
 }
 
 /** Keeps the declarations in force at the end of one run. */

@@ -57,12 +57,16 @@ export interface SheetThreshold {
   readonly places: readonly { readonly text: string; readonly span: Span }[];
 }
 
+export type CodePoints = readonly [first: number, last: number];
+
 /** An @font-face rule; `sources` are references as written, absolute addresses once its sheet is part of a page. */
 export interface FontFace {
   readonly family: string;
   readonly sources: readonly string[];
   readonly weight: string;
   readonly style: string;
+  /** First and last code points it serves; null for all. */
+  readonly characters: readonly CodePoints[] | null;
   /** Descriptors that change metrics, as written: size-adjust, ascent-override, descent-override, line-gap-override. */
   readonly overrides: Readonly<Record<string, string>>;
   readonly span: Span;

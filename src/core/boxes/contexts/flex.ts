@@ -136,7 +136,9 @@ function staticPosition(
 /** @spec css-flexbox-1 §9.9.1, in the simpler form browsers use: items at their content sizes */
 export function flexIntrinsic(box: Box, basis: number, layout: Layout): Intrinsic {
   const children = box.children.filter(isInFlow);
-  const items = children.map((child) => layout.contribution(child, { basis, fixed: stretchedHeight(box, child, basis) }));
+  const items = children.map((child) =>
+    layout.contribution(child, { basis, fixed: stretchedHeight(box, child, basis) }),
+  );
   const { style } = box;
   const gap = style.columnGap === 'normal' ? 0 : resolveLength(style.columnGap, 0) || 0;
   const gaps = gap * Math.max(0, items.length - 1);

@@ -179,7 +179,15 @@ export function columnDemands(grid: Grid, layout: Layout, acrossOf?: (item: Plac
     const frame = frameOf(box, 0);
     const floor = margins + frameWidth(frame);
     const own = box.anonymous ? null : widthFor(box, minSize, NaN, NaN, frame, () => layout.intrinsic(box, across));
-    return demandOf(box, columns, { ...layout.contribution(box, across), floor, margins, size, minSize, own, overflow });
+    return demandOf(box, columns, {
+      ...layout.contribution(box, across),
+      floor,
+      margins,
+      size,
+      minSize,
+      own,
+      overflow,
+    });
   });
 }
 

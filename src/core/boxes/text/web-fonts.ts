@@ -45,6 +45,8 @@ export interface WebFace {
   /** Lightest and heaviest weight it serves: what the rule says, or the file. */
   readonly weights: readonly [number, number];
   readonly italic: boolean;
+  /** First and last code points it serves; null for all. @spec css-fonts-4 §4.5 (unicode-range) */
+  readonly characters: readonly (readonly [number, number])[] | null;
   /** Factors and overrides of the rule; null where it has none. @spec css-fonts-5 §4.9, css-fonts-4 §11.2 */
   readonly sizeAdjust: number;
   readonly ascentOverride: number | null;
@@ -52,6 +54,12 @@ export interface WebFace {
   readonly lineGapOverride: number | null;
   readonly font: OpenFont;
 }
+
+/** Whether a face is used for a character. */
+const serves = (face: WebFace, code: number): boolean => claims(face, code) && face.font.has(code);
+
+const claims = ({ characters }: WebFace, code: number): boolean =>
+  characters === null || characters.some(([first, last]) => code >= first && code <= last);
 
 const LETTERS = [...'aeinorst'].map((letter) => letter.codePointAt(0)!);
 
@@ -67,7 +75,7 @@ export function webMetrics(faces: readonly WebFace[], base: TextMetrics): TextMe
     isSymbolic(families) {
       const there = families.find((f) => byFamily.has(f.name.toLowerCase()) || base.knows(f.name));
       const own = there && byFamily.get(there.name.toLowerCase());
-      return own !== undefined && own.every(({ font }) => !LETTERS.some((letter) => font.has(letter)));
+      return own !== undefined && own.every((face) => !LETTERS.some((letter) => serves(face, letter)));
     },
     knows: (family) => byFamily.has(family.toLowerCase()) || base.knows(family),
     face(families, weight, italic) {
@@ -107,14 +115,16 @@ function bestCut(faces: readonly WebFace[], weight: number, italic: boolean): re
     return Number(high < weight);
   };
   const least = Math.min(...pool.map(distance));
-  return pool.filter((f) => distance(f) === least);
+  // Of rules that serve the same character the last one counts.
+  return pool.filter((f) => distance(f) === least).reverse();
 }
 
 const SPACE = 0x20;
 
 class WebFontFace implements Face {
   readonly name: string;
-  readonly #lead: WebFace;
+  /** The face that gives line heights; null where none claims the space: the next family does then. */
+  readonly #lead: WebFace | null;
   readonly #widths = new Map<string, number>();
   /** Glyphs differ by size. */
   readonly #sized: boolean;
@@ -127,8 +137,8 @@ class WebFontFace implements Face {
     readonly fallback: Face,
   ) {
     this.#sized = faces.some(({ font }) => font.axes?.['opsz']);
-    this.#lead = faces.find((f) => f.font.has(SPACE)) ?? faces[0]!;
-    this.name = this.#lead.family;
+    this.#lead = faces.find((f) => serves(f, SPACE)) ?? faces.find((f) => claims(f, SPACE)) ?? null;
+    this.name = faces[0]!.family;
   }
 
   width(text: string, size: number, kerning: boolean): number {
@@ -139,7 +149,7 @@ class WebFontFace implements Face {
       em = this.#measure(text, size, kerning);
       this.#widths.set(key, em);
     }
-    return em * scaledEm(size, this.#lead.font.unitsPerEm);
+    return em * scaledEm(size, (this.#lead ?? this.faces[0]!).font.unitsPerEm);
   }
 
   /** Width in em: runs of one font are shaped together, what no font of the family has is set in the next family. */
@@ -155,7 +165,7 @@ class WebFontFace implements Face {
     };
     for (const character of text) {
       const code = character.codePointAt(0)!;
-      const next = this.faces.find((f) => f.font.has(code)) ?? null;
+      const next = this.faces.find((f) => serves(f, code)) ?? null;
       if (next !== owner) flush();
       owner = next;
       run += character;
@@ -175,12 +185,14 @@ class WebFontFace implements Face {
     });
   }
 
-  #share(units: number, override: number | null): number {
-    return (override ?? units / this.#lead.font.unitsPerEm) * this.#lead.sizeAdjust;
+  /** A metric of the face that leads, in em. */
+  #share(of: 'ascent' | 'descent' | 'lineGap' | 'xHeight' | 'average' | 'widest', lead: WebFace): number {
+    const override = of === 'ascent' || of === 'descent' || of === 'lineGap' ? lead[`${of}Override`] : null;
+    return (override ?? lead.font[of] / lead.font.unitsPerEm) * lead.sizeAdjust;
   }
 
   runs(text: string, size: number): readonly FontRun[] {
-    const ownerOf = (c: string) => this.faces.find((f) => f.font.has(c.codePointAt(0)!)) ?? null;
+    const ownerOf = (c: string) => this.faces.find((f) => serves(f, c.codePointAt(0)!)) ?? null;
     return split(text, ownerOf).flatMap(({ key, text: part }): readonly FontRun[] =>
       key
         ? [{ text: part, font: this.#fontOf(key, size), name: key.family, scale: key.sizeAdjust }]
@@ -192,7 +204,7 @@ class WebFontFace implements Face {
     let rest = this.#lacking.get(text);
     if (rest === undefined) {
       rest = [...text]
-        .filter((c) => !/\s|\u200b/.test(c) && !this.faces.some((f) => f.font.has(c.codePointAt(0)!)))
+        .filter((c) => !/\s|\u200b/.test(c) && !this.faces.some((f) => serves(f, c.codePointAt(0)!)))
         .join('');
       if (this.#lacking.size > 20_000) this.#lacking.clear();
       this.#lacking.set(text, rest);
@@ -206,22 +218,22 @@ class WebFontFace implements Face {
   }
 
   ascent(size: number): number {
-    return Math.round(this.#share(this.#lead.font.ascent, this.#lead.ascentOverride) * size);
+    return this.#lead ? Math.round(this.#share('ascent', this.#lead) * size) : this.fallback.ascent(size);
   }
   descent(size: number): number {
-    return Math.round(this.#share(this.#lead.font.descent, this.#lead.descentOverride) * size);
+    return this.#lead ? Math.round(this.#share('descent', this.#lead) * size) : this.fallback.descent(size);
   }
   lineHeight(size: number): number {
-    const gap = Math.round(this.#share(this.#lead.font.lineGap, this.#lead.lineGapOverride) * size);
-    return this.ascent(size) + this.descent(size) + gap;
+    if (!this.#lead) return this.fallback.lineHeight(size);
+    return this.ascent(size) + this.descent(size) + Math.round(this.#share('lineGap', this.#lead) * size);
   }
   xHeight(size: number): number {
-    return this.#share(this.#lead.font.xHeight, null) * size;
+    return this.#lead ? this.#share('xHeight', this.#lead) * size : this.fallback.xHeight(size);
   }
   average(size: number): number {
-    return this.#share(this.#lead.font.average, null) * size;
+    return this.#lead ? this.#share('average', this.#lead) * size : this.fallback.average(size);
   }
   widest(size: number): number {
-    return this.#share(this.#lead.font.widest, null) * size;
+    return this.#lead ? this.#share('widest', this.#lead) * size : this.fallback.widest(size);
   }
 }
