@@ -147,7 +147,7 @@ export class Scene extends Glance {
     if (known === undefined) {
       const all = this.nodes(element).map((node) => boundsOf(node.matrix, inlineRect(node)));
       const held = all.filter(({ width, height }) => width > 0 && height > 0);
-      known = (held.length > 0 ? held : all.slice(0, 1)).reduce<Rect | null>(unite, null);
+      known = (held.length > 0 ? held : all.slice(-1)).reduce<Rect | null>(unite, null);
       this.#rects.set(element, known);
     }
     return known;

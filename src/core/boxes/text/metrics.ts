@@ -176,8 +176,10 @@ class TableFace implements Face {
         if (script !== '') before = '';
         script = own;
       }
-      if (kerning && before !== '') units += this.#kerning[before]?.[character] ?? 0;
-      before = character;
+      // The space that does not break is the same glyph.
+      const glyph = character === '\u00a0' ? ' ' : character;
+      if (kerning && before !== '') units += this.#kerning[before]?.[glyph] ?? 0;
+      before = glyph;
     }
     return units;
   }

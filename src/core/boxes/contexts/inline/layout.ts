@@ -5,7 +5,7 @@ import { relativeOffset } from '../../used/relative.js';
 import { paragraphOf } from './items.js';
 import { indentOf } from './indent.js';
 import { findRoom, leadingOutOfLine, LineFloats, type Room } from './line-floats.js';
-import { takeLine } from './lines.js';
+import { takeLine, type Line } from './lines.js';
 import { piecesOf, type Piece } from './pieces.js';
 import { wraps } from '../../text/index.js';
 import { lineHeightOf } from './extents.js';
@@ -56,7 +56,10 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     emit(
       {
         container: styled ? inFirstLine(container) : container,
-        line: taken.line,
+        line:
+          first && heldByMarker(container, taken.line, pieces.slice(from))
+            ? { ...taken.line, visible: true }
+            : taken.line,
         room: indented(floats.room, offset, container),
         space,
         layout,
@@ -72,6 +75,10 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
   }
   return resultOf(run);
 }
+
+/** The marker beside a list item without text makes its line all the same, if that holds any inline box. @spec css-lists-3 §3.1 */
+const heldByMarker = ({ marker }: Box, line: Line, all: readonly Piece[]): boolean =>
+  marker !== '' && line.pieces.length === all.length && line.pieces.some(({ kind }) => kind === 'open');
 
 const resultOf = ({ y, fresh, blocks, ...run }: Running): InlineResult => ({
   children: run.children,
