@@ -28,9 +28,9 @@ export function* topLevel(
   let stray = '';
   for (const node of nodes) {
     const { start, end: stops } = node.source ?? {};
-    if (start && stops) {
+    if (start) {
       stray += text.slice(end, start.offset);
-      end = stops.offset;
+      end = stops?.offset ?? text.length;
     }
     if (node.type === 'comment') continue;
     const block = node.type === 'rule' || (node.type === 'atrule' && node.nodes !== undefined);

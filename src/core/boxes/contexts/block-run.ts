@@ -11,7 +11,7 @@ import { lineHeightOf } from './inline/extents.js';
 import { trims, withoutEndMargins } from './margin-trim.js';
 import { isByDefault, joinMargin, joinStruts, NO_STRUT, strutSize, withinEdge, type Strut } from './margins.js';
 import { containerFragment } from './container-fragment.js';
-import { alignedIn } from './static-position.js';
+import { alignedIn, standsInLine, staticInLine } from './static-position.js';
 import {
   leastByRatio,
   specifiedHeight,
@@ -179,8 +179,13 @@ class BlockRun {
   }
 
   private static(box: Box): void {
-    const rect = { x: 0, y: this.cursor + this.pending, width: this.width, height: 0 };
-    this.outOfFlow.push(alignedIn(box, this.parent, rect));
+    const { parent, width, flow } = this;
+    const y = this.cursor + this.pending;
+    this.outOfFlow.push(
+      standsInLine(box)
+        ? staticInLine(box, parent, flow, y, width)
+        : alignedIn(box, parent, { x: 0, y, width, height: 0 }),
+    );
   }
 
   private float(box: Box): void {

@@ -1,6 +1,7 @@
 import type { Rect } from '../../base/index.js';
 import type { Box } from '../box.js';
 import type { OutOfFlow } from '../fragment.js';
+import type { Flow } from './flow-floats.js';
 import { alignmentIn, aligningOf, edgeOf, startEdge, type AxisName, type Edge } from '../used/alignment.js';
 
 const BINDS = { low: 'start', center: 'center', high: 'end' } as const;
@@ -16,6 +17,31 @@ export function staticAt(child: Box, rect: Rect, x: Edge, y: Edge): OutOfFlow {
     alignX: BINDS[x],
     alignY: BINDS[y],
     inlineContainer: null,
+  };
+}
+
+/** Whether an absolute box would have stood in a line. */
+export const standsInLine = ({ style }: Box): boolean => /^inline|^ruby$|^math$/.test(style.specifiedDisplay);
+
+/** Where such a box stands on a line of its own, beside floats and as the container aligns text. @spec css2 §10.3.7 */
+export function staticInLine(
+  child: Box,
+  { style: { direction, textAlign } }: Box,
+  flow: Flow,
+  y: number,
+  width: number,
+): OutOfFlow {
+  const room = flow.floats.gap(flow.y + y, flow.y + y, flow.x, flow.x + width);
+  const rect = { x: room.left - flow.x, y, width: room.right - room.left, height: 0 };
+  const rtl = direction === 'rtl';
+  const edge = /center/.test(textAlign)
+    ? 'center'
+    : /right$/.test(textAlign) || (textAlign === 'end' ? !rtl : rtl && !/left$/.test(textAlign))
+      ? 'high'
+      : 'low';
+  return {
+    ...staticAt(child, rect, edge, 'low'),
+    alignX: rtl && edge === 'high' && !/right$/.test(textAlign) ? 'end' : 'start',
   };
 }
 

@@ -6,6 +6,7 @@ import { paragraphOf } from './items.js';
 import type { Line } from './lines.js';
 import { separatorsIn } from './pieces.js';
 import { placeLine } from './place.js';
+import { standsInLine } from '../static-position.js';
 import { styleInFirstLine } from './first-line.js';
 import { type InlineSpace, fromAtomics } from './space.js';
 
@@ -66,7 +67,7 @@ export function emit(emitting: Emitting, run: Running): void {
     if (holdsAtomics) run.outOfFlow.push(...fromAtomics(at, null));
   }
   for (const entry of placed.outOfFlow) {
-    const inline = /^inline|^ruby$|^math$/.test(entry.box.style.specifiedDisplay);
+    const inline = standsInLine(entry.box);
     const x = inline ? left + entry.x : backwards ? space.width : 0;
     run.outOfFlow.push({
       box: entry.box,

@@ -23,14 +23,14 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     const { width, margin } = atomicIn(atomics, box, space, layout);
     return width + horizontal(margin);
   };
-  let pieces = piecesOf(paragraphOf(container, layout), space.width, layout, atomicWidth);
+  let pieces: readonly Piece[] = piecesOf(paragraphOf(container, layout), space.width, layout, atomicWidth);
   const run = newRun();
   const indent = indentOf(container, space.width);
   const estimate = lineHeightOf(container.style, layout);
   let from = 0;
   let first = true;
   while (from < pieces.length) {
-    from = leadingOutOfLine(pieces, from, run, space, container);
+    ({ from, pieces } = leadingOutOfLine(pieces, from, run, space, container));
     if (from >= pieces.length) break;
     if (pieces[from]!.kind === 'block') {
       blockInInline(pieces[from]!, run, space);

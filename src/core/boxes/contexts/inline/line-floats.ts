@@ -4,23 +4,35 @@ import type { Running } from './emit.js';
 import type { FloatsMet, Line, MetFloat } from './lines.js';
 import type { Piece } from './pieces.js';
 import type { InlineSpace } from './space.js';
+import { standsInLine, staticAt, staticInLine } from '../static-position.js';
 
-/** Floats and absolute boxes at the start of a line take no part in it. */
+/**
+ * Places floats at the start of a line. Absolute boxes there stand where the line begins: they stay in front of it,
+ * unless no line follows.
+ */
 export function leadingOutOfLine(
   pieces: readonly Piece[],
   from: number,
   run: Running,
   space: InlineSpace,
   container: Box,
-): number {
+): { readonly from: number; readonly pieces: readonly Piece[] } {
+  const waiting: Piece[] = [];
   let i = from;
   for (; i < pieces.length; i++) {
-    const { kind, box } = pieces[i]!;
+    const piece = pieces[i]!;
+    const { kind, box } = piece;
     if (kind === 'float') putFloat(box, run, space);
-    else if (kind === 'out' && isOutOfFlow(box)) run.outOfFlow.push(staticAtLineStart(box, run, space, container));
-    else break;
+    else if (kind !== 'out' || !isOutOfFlow(box)) break;
+    else if (standsInLine(box)) waiting.push(piece);
+    else run.outOfFlow.push(staticAtLineStart(box, run, space, container));
   }
-  return i;
+  if (waiting.length > 0 && i < pieces.length && pieces[i]!.kind !== 'block') {
+    const start = i - waiting.length;
+    return { from: start, pieces: [...pieces.slice(0, start), ...waiting, ...pieces.slice(i)] };
+  }
+  for (const { box } of waiting) run.outOfFlow.push(staticAtLineStart(box, run, space, container));
+  return { from: i, pieces };
 }
 
 function putFloat(box: Box, run: Running, space: InlineSpace): void {
@@ -30,28 +42,11 @@ function putFloat(box: Box, run: Running, space: InlineSpace): void {
 }
 
 function staticAtLineStart(box: Box, run: Running, space: InlineSpace, container: Box): OutOfFlow {
-  const room = space.floats.gap(space.y + run.y, space.y + run.y, space.x, space.x + space.width);
-  const inline = /^inline|^ruby$|^math$/.test(box.style.specifiedDisplay);
-  const rtl = container.style.direction === 'rtl';
-  const left = inline ? room.left - space.x : 0;
-  const right = inline ? room.right - space.x : space.width;
-  let x = rtl ? right : left;
-  let alignX: OutOfFlow['alignX'] = rtl ? 'end' : 'start';
-  if (inline && /center/.test(container.style.textAlign)) {
-    x = (left + right) / 2;
-    alignX = 'start';
-  } else if (inline && (container.style.textAlign === 'right' || container.style.textAlign === '-webkit-right')) {
-    x = right;
-    alignX = 'start';
-  }
-  return {
-    box,
-    x,
-    y: run.y,
-    alignX,
-    alignY: 'start',
-    inlineContainer: run.open.findLast((b) => b.style.position !== 'static') ?? null,
-  };
+  const { floats, x, y, width } = space;
+  const at = standsInLine(box)
+    ? staticInLine(box, container, { floats, x, y }, run.y, width)
+    : staticAt(box, { x: 0, y: run.y, width, height: 0 }, container.style.direction === 'rtl' ? 'high' : 'low', 'low');
+  return { ...at, inlineContainer: run.open.findLast((b) => b.style.position !== 'static') ?? null };
 }
 
 export interface Room {

@@ -19,7 +19,7 @@ export interface Taken {
   readonly line: Line;
   readonly next: number;
   /** Pieces with an overlong piece cut, if one was. */
-  readonly pieces: Piece[];
+  readonly pieces: readonly Piece[];
 }
 
 /** End of the unbreakable unit that begins at `from`, exclusive. */
@@ -156,7 +156,13 @@ export interface MetFloat {
 }
 
 /** Takes the pieces that fit into a line. @spec css2 §9.4.2, css-text-3 §5 */
-export function takeLine(pieces: Piece[], from: number, width: number, layout: Layout, beside?: FloatsMet): Taken {
+export function takeLine(
+  pieces: readonly Piece[],
+  from: number,
+  width: number,
+  layout: Layout,
+  beside?: FloatsMet,
+): Taken {
   let end = from;
   let room = width;
   const sum = new Sum();
@@ -197,7 +203,7 @@ export function takeLine(pieces: Piece[], from: number, width: number, layout: L
       break;
     }
   }
-  const taken = showHyphen(work.slice(from, end), end < work.length, layout);
+  const taken = asLineEnd(work.slice(from, end), end < work.length, layout);
   const { whole, held } = widthOf(taken, 0, taken.length);
   return {
     line: {
@@ -218,11 +224,15 @@ const HYPHEN = '-';
 const hyphenWidth = ({ kind, text, box: { style } }: Piece, layout: Layout): number =>
   kind === 'text' && text.endsWith('\u00ad') && style.hyphens !== 'none' ? textWidth(HYPHEN, style, layout) : 0;
 
-function showHyphen(pieces: Piece[], broken: boolean, layout: Layout): Piece[] {
+/** Where a line is broken its last text shows a hyphen, or stands no longer nearer to what came next. */
+function asLineEnd(pieces: readonly Piece[], broken: boolean, layout: Layout): Piece[] {
   const last = pieces[pieces.length - 1];
-  const width = last && broken ? hyphenWidth(last, layout) : 0;
-  if (!last || width === 0) return pieces;
-  return [...pieces.slice(0, -1), { ...last, text: last.text.slice(0, -1) + HYPHEN, width: last.width + width }];
+  if (!last || !broken || last.kind !== 'text' || last.forced) return [...pieces];
+  const hyphen = hyphenWidth(last, layout);
+  if (hyphen > 0)
+    return [...pieces.slice(0, -1), { ...last, text: last.text.slice(0, -1) + HYPHEN, width: last.width + hyphen }];
+  if (last.trailing > 0 || last.text === '' || last.text.includes('\t')) return [...pieces];
+  return [...pieces.slice(0, -1), { ...last, width: textWidth(last.text, last.box.style, layout) }];
 }
 
 function mayCut(pieces: readonly Piece[], from: number, to: number): boolean {
@@ -250,7 +260,7 @@ function cutUnit(
   to: number,
   room: number,
   layout: Layout,
-): { pieces: Piece[]; end: number } | null {
+): { pieces: readonly Piece[]; end: number } | null {
   let left = room;
   for (let i = from; i < to; i++) {
     const piece = pieces[i]!;

@@ -75,13 +75,10 @@ const SEPARATORS = /[ \u00a0\u1361\u{10100}\u{10101}\u{1039f}\u{1091f}]/gu;
 /** How many characters separate words in a text. @spec css-text-4 §8.1 (word-separator characters) */
 export const separatorsIn = (text: string): number => text.match(SEPARATORS)?.length ?? 0;
 
-/** Width of text in a style, letter and word spacing included. `before` is the character in front of it. */
-export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layout, 'metrics'>, before = ''): number {
+/** Width of text in a style, letter and word spacing included. */
+export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
   const { face, size, kerning, letter, word } = typeOf(style, layout);
-  let width =
-    before === '' || !kerning
-      ? face.width(text, size, kerning)
-      : face.width(before + text, size, true) - face.width(before, size, true);
+  let width = face.width(text, size, kerning);
   if (letter !== 0) width += letter * [...text].filter((c) => c !== '\u200b' && c !== '\n').length;
   if (word !== 0) width += word * separatorsIn(text);
   return width;
@@ -233,10 +230,14 @@ function kernAcross(
   if (!alike || !sharesScript(pieces, at, text)) return;
   const a = left.text[left.text.length - 1]!;
   const b = text[0]!;
-  const kern = textWidth(a + b, style, layout) - textWidth(a, style, layout) - textWidth(b, style, layout);
+  const kern = kernBetween(a, b, style, layout);
   if (Math.abs(kern) < 1e-6) return;
   pieces[at] = { ...left, width: left.width + kern, trailing: left.trailing > 0 ? left.trailing + kern : 0 };
 }
+
+/** How much nearer two characters stand than by themselves, px: the first of them makes the room. */
+const kernBetween = (a: string, b: string, style: ComputedStyle, layout: Layout): number =>
+  textWidth(a + b, style, layout) - textWidth(a, style, layout) - textWidth(b, style, layout);
 
 /** Whether two styles ask for the same font: being given the same is not enough. */
 const sameFont = (a: ComputedStyle, b: ComputedStyle): boolean =>
@@ -280,14 +281,12 @@ function cutText({ paragraph, box, text, start, levels, layout }: Cutting, piece
   const emit = (to: number, forced: boolean) => {
     const part = text.slice(from, to);
     const shown = forced ? part.slice(0, -1) : part;
-    const before = from > 0 ? text[from - 1]! : '';
     const bullet = box.pseudo === 'marker';
-    const width = bullet ? bulletWidth(style, layout) : textWidth(shown, style, layout, before === '\n' ? '' : before);
+    const kern =
+      forced || bullet || shown === '' || to >= text.length ? 0 : kernBetween(text[to - 1]!, text[to]!, style, layout);
+    const width = bullet ? bulletWidth(style, layout) : textWidth(shown, style, layout) + kern;
     const spaces = keepsSpaces(style) ? (hangsSpaces(style) ? /[ ]+$/.exec(shown) : null) : /[ ]+$/.exec(shown);
-    const trailing =
-      spaces && !bullet
-        ? textWidth(spaces[0], style, layout, shown.slice(-spaces[0].length - 1, -spaces[0].length))
-        : 0;
+    const trailing = spaces && !bullet ? width - textWidth(shown.slice(0, -spaces[0].length), style, layout) : 0;
     pieces.push({
       kind: 'text',
       box,
