@@ -78,8 +78,11 @@ export const isFloating = (box: Box): boolean =>
   box.parent?.inner !== 'flex' &&
   box.parent?.inner !== 'grid';
 /** A replaced box that is a form control: it fills and shrinks by rules of its own. */
+/** Buttons that show a picture are pictures. */
 export const isFormControl = (box: Box): boolean =>
-  box.inner === 'replaced' && /^(input|select|textarea|meter|progress)$/.test(box.element?.tag ?? '');
+  box.inner === 'replaced' &&
+  /^(input|select|textarea|meter|progress)$/.test(box.element?.tag ?? '') &&
+  box.element!.attributes.get('type')?.toLowerCase() !== 'image';
 export const isInFlow = (box: Box): boolean => !isOutOfFlow(box) && !isFloating(box);
 export const isInlineLevel = (box: Box): boolean => box.outer === 'inline' || box.outer === 'atomic';
 

@@ -1,4 +1,4 @@
-import type { ComputedValues, Display } from '../css/index.js';
+import { ZERO, type ComputedValues, type Display } from '../css/index.js';
 import { indexOf, type ComputedStyle } from './style.js';
 
 /** Where an element stands, as far as its computed values depend on it. */
@@ -10,6 +10,8 @@ export interface Placement {
   readonly atomic: boolean;
   /** A form control: it is never a plain inline box. */
   readonly control: boolean;
+  /** A checkbox or radio button. */
+  readonly tick: boolean;
 }
 
 const BLOCKIFIED: Partial<Readonly<Record<Display, Display>>> = {
@@ -41,10 +43,13 @@ const I = {
   textAlign: indexOf('textAlign'),
   webkitLineClamp: indexOf('webkitLineClamp'),
   webkitBoxOrient: indexOf('webkitBoxOrient'),
+  appearance: indexOf('appearance'),
 };
 const EDGES = (['Top', 'Right', 'Bottom', 'Left'] as const).map(
   (side) => [indexOf(`border${side}Style`), indexOf(`border${side}Width`)] as const,
 );
+
+const PADDINGS = (['Top', 'Right', 'Bottom', 'Left'] as const).map((side) => indexOf(`padding${side}`));
 
 /**
  * Computed values that depend on one another or on the parent's box type.
@@ -63,9 +68,16 @@ export function adjust(values: unknown[], parent: ComputedStyle | null, placemen
     values[I.display] = BLOCKIFIED[display] ?? display;
   }
   if (placement.control && values[I.display] === 'inline') values[I.display] = 'inline-block';
+  if (placement.tick && values[I.appearance] !== 'none') drawTick(values);
   for (const [style, width] of EDGES) if (values[style] === 'none' || values[style] === 'hidden') values[width] = 0;
   settleOverflow(values);
   if (values[I.textAlign] === 'match-parent') values[I.textAlign] = matchParent(parent);
+}
+
+/** Checkboxes and radio buttons that the browser draws have neither border nor padding, whatever is asked. */
+function drawTick(values: unknown[]): void {
+  for (const [style] of EDGES) values[style] = 'none';
+  for (const padding of PADDINGS) values[padding] = ZERO;
 }
 
 /**

@@ -154,7 +154,7 @@ export class Cascade {
   #around(element: ElementNode, { read, options }: Run): ComputedStyle {
     const style = read(element.index);
     if (element.namespace !== 'html' || !SLOTTING.has(element.tag)) return style;
-    const placement = { root: false, parentDisplay: style.display, atomic: false, control: false };
+    const placement = { root: false, parentDisplay: style.display, atomic: false, control: false, tick: false };
     return this.#style(this.#block([]), style, read(0), placement, options);
   }
 
@@ -187,7 +187,13 @@ export class Cascade {
     const active = matches.filter((m) => isActive(m, element, run));
     if (active.length === 0) return null;
     const parent = run.read(element.index);
-    const placement: Placement = { root: false, parentDisplay: parent.display, atomic: false, control: false };
+    const placement: Placement = {
+      root: false,
+      parentDisplay: parent.display,
+      atomic: false,
+      control: false,
+      tick: false,
+    };
     return this.#style(this.#block(active), parent, run.read(0), placement, run.options);
   }
 
@@ -299,12 +305,13 @@ const SLOTTING: ReadonlySet<string> = new Set(['details', 'select', 'optgroup'])
 const FLEXIBLE = /^(inline-)?(flex|grid)$/;
 
 /** What computed values depend on beside rules and parent, as a number below 128. */
-function placementCode({ root, atomic, control, parentDisplay }: Placement): number {
+function placementCode({ root, atomic, control, tick, parentDisplay }: Placement): number {
   return (
     Number(root) +
     2 * Number(atomic) +
     4 * Number(control) +
-    8 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay))
+    8 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay)) +
+    16 * Number(tick)
   );
 }
 
@@ -357,5 +364,6 @@ function placementOf(element: ElementNode, read: Run['read']): Placement {
     parentDisplay,
     atomic: ATOMIC.has(element.tag),
     control: CONTROLS.has(element.tag),
+    tick: element.tag === 'input' && /^(checkbox|radio)$/i.test(element.attributes.get('type') ?? ''),
   };
 }

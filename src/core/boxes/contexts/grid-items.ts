@@ -1,4 +1,4 @@
-import type { Box } from '../box.js';
+import { isFormControl, type Box } from '../box.js';
 import { horizontal, vertical, type Fragment } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import {
@@ -23,6 +23,9 @@ interface InArea {
   readonly y: number;
 }
 
+/** Pictures keep their size where nothing else is asked; form controls fill their area. @spec css-grid-2 §6.2 */
+const keepsSize = (box: Box): boolean => box.inner === 'replaced' && !isFormControl(box);
+
 const fills = ({ to }: Alignment, keeps: boolean): boolean => to === 'stretch' || (to === 'normal' && !keeps);
 
 /** Border-box height of an item that fills its area; undefined where it does not. @spec css-grid-2 §6.2 */
@@ -30,7 +33,7 @@ export function heightInArea(box: Box, width: number, height: number, container:
   const ratio = !box.anonymous && box.style.aspectRatio.ratio !== null;
   const automatic = box.anonymous || box.style.height === 'auto';
   const { top, bottom } = specifiedMargins(box, width);
-  const whole = fills(alignmentIn(box, container, 'block'), box.inner === 'replaced' || ratio);
+  const whole = fills(alignmentIn(box, container, 'block'), keepsSize(box) || ratio);
   if (!automatic || Number.isNaN(height) || !whole || top === null || bottom === null) return undefined;
   return clampHeight(box, Math.max(0, height - top - bottom), height, frameOf(box, width));
 }
@@ -43,7 +46,7 @@ export function placeInArea(box: Box, width: number, height: number, container: 
   const used = usedMargins(box, width);
   const fillsX =
     (box.anonymous || box.style.width === 'auto') &&
-    fills(justify, box.inner === 'replaced') &&
+    fills(justify, keepsSize(box)) &&
     margins.left !== null &&
     margins.right !== null;
   const fixedHeight = heightInArea(box, width, height, container);

@@ -1,5 +1,5 @@
 import type { Rect } from '../../base/index.js';
-import { isInFlow, type Box } from '../box.js';
+import { isFormControl, isInFlow, type Box } from '../box.js';
 import {
   carriedFrom,
   horizontal,
@@ -261,7 +261,7 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
     height: space.fixedHeight,
   });
   const margin = marginsFor(box, size.width, space);
-  const control = box.element && /^(input|select|textarea)$/.test(box.element.tag);
+  const control = isFormControl(box) && /^(input|select|textarea)$/.test(box.element!.tag);
   const baseline = control ? controlBaseline(box, size.height, layout) : null;
   return makeFragment({
     box,

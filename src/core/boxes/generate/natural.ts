@@ -139,5 +139,6 @@ export function naturalSize(
 }
 
 function svg(element: ElementNode, markup: MarkupView): NaturalSize {
-  return svgSize((name) => markup.attribute(element, name));
+  // In the page itself even a picture that may be stretched keeps its ratio.
+  return svgSize((name) => (name === 'preserveAspectRatio' ? undefined : markup.attribute(element, name)));
 }

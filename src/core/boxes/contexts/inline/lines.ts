@@ -111,6 +111,18 @@ function trailingOf(pieces: readonly Piece[], from: number, to: number): number 
   return trailing;
 }
 
+/**
+ * Edges of the inline boxes that end right after a space: the line may be broken at the space, and they stand at its
+ * end whether there is room or not.
+ */
+function closingOf(pieces: readonly Piece[], from: number, to: number): number {
+  let width = 0;
+  let at = to - 1;
+  for (; at >= from && pieces[at]!.kind === 'close'; at--) width += pieces[at]!.width;
+  const text = pieces[at];
+  return at >= from && text?.kind === 'text' && text.trailing > 0 ? Math.max(0, width) : 0;
+}
+
 const EMPTY_TEXT = /^[ \u200b]*$/;
 
 function isVisible(pieces: readonly Piece[]): boolean {
@@ -181,7 +193,8 @@ export function takeLine(
     }
     const hyphen = stop < work.length ? hyphenWidth(work[stop - 1]!, layout) : 0;
     const left = floats.length > 0 && beside ? beside.leave(floats, room) : room;
-    const fits = sum.without(trailingOf(work, end, stop)) + hyphen <= left + 1 / 64;
+    const needed = sum.without(trailingOf(work, end, stop)) - (stop < work.length ? closingOf(work, end, stop) : 0);
+    const fits = needed + hyphen <= left + 1 / 64;
     if (!fits) {
       const cut =
         mayCut(work, end, stop) && (end === from || !work[end]!.breakBefore)
