@@ -54,20 +54,22 @@ const font: Reader = (e, out) => {
   }
 };
 
+/** Sides of the body that attributes set: browsers let each stand for the opposite side too. @spec html §15.3.2 */
+const BODY_MARGINS: ReadonlyMap<string, readonly string[]> = new Map([
+  ['leftmargin', ['left', 'right']],
+  ['marginwidth', ['left', 'right']],
+  ['topmargin', ['top', 'bottom']],
+  ['marginheight', ['top', 'bottom']],
+]);
+
 const body: Reader = (e, out) => {
   ground(e, out);
   const colour = legacyColour(e.attributes.get('text'));
   if (colour) out.push(['color', colour]);
-  for (const [attribute, side] of [
-    ['topmargin', 'top'],
-    ['bottommargin', 'bottom'],
-    ['leftmargin', 'left'],
-    ['rightmargin', 'right'],
-    ['marginheight', 'top'],
-    ['marginwidth', 'left'],
-  ] as const) {
-    const value = dimension(e.attributes.get(attribute));
-    if (value) out.push([`margin-${side}`, value]);
+  for (const [attribute, text] of e.attributes) {
+    const sides = BODY_MARGINS.get(attribute);
+    const value = sides && dimension(text);
+    if (value) out.push(...sides.map((side): Hint => [`margin-${side}`, value]));
   }
 };
 

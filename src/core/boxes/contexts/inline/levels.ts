@@ -13,6 +13,8 @@ export interface Level {
   below: number;
   /** Its baseline below its parent's, known when it is closed. */
   shift: number;
+  /** Its own line height counts: in loose lines that of a box without text or edges does not. */
+  held: boolean;
 }
 
 export const NOTHING: Extent = Object.freeze({ above: -1e9, below: -1e9 });
@@ -58,6 +60,7 @@ export function levelOf(style: ComputedStyle, parent: Level | null, strut: Exten
     parent,
     align: value === 'top' || value === 'bottom' ? value : 'baseline',
     shift: 0,
+    held: strut !== NOTHING,
     above: strut.above,
     below: strut.below,
   };

@@ -44,6 +44,13 @@ export function textPart(piece: Piece, x: number, width: number, level: Level, l
   return { fragment: () => fragment, x, top: (baselines) => baselines(level) - above };
 }
 
+/** The same without height, on the baseline. */
+export const flat = ({ fragment, x }: Part, level: Level): Part => ({
+  x,
+  fragment: (baselines) => makeFragment({ ...fragment(baselines), height: 0, baseline: 0 }),
+  top: (baselines) => baselines(level),
+});
+
 export function inlinePart(
   done: Open,
   width: number,

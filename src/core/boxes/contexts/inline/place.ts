@@ -9,7 +9,7 @@ import { edgeWidth, faceOf, separatorsIn, sizeOf, type Piece } from './pieces.js
 import { visualSteps, withEndReset, type Step } from './visual.js';
 import { type Extent, isCentral, leadedExtent } from './extents.js';
 import { type Level, NOTHING, hasEdge, type Open, type Part, type Static, levelOf } from './levels.js';
-import { shiftFor, textPart, inlinePart, atomicBaseline } from './parts.js';
+import { flat, shiftFor, textPart, inlinePart, atomicBaseline } from './parts.js';
 
 export interface LineInput {
   readonly pieces: readonly Piece[];
@@ -76,6 +76,14 @@ class LineBuilder {
     const { above, below } = leadedExtent(level.style, this.input.layout);
     level.above = Math.max(level.above, above);
     level.below = Math.max(level.below, below);
+    level.held = true;
+  }
+
+  /** A forced break needs room only where nothing else in its box has any: elsewhere it has no height of its own. @spec quirks §3.3 */
+  break(piece: Piece): void {
+    if (this.level.above === NOTHING.above) this.hold();
+    const part = textPart(piece, this.x, 0, this.level, this.input.layout);
+    this.add(this.level.held ? part : flat(part, this.level));
   }
 
   add(part: Part): void {
@@ -91,6 +99,7 @@ class LineBuilder {
       parent: this.level,
       align: value === 'top' || value === 'bottom' ? value : 'baseline',
       shift: 0,
+      held: strut !== NOTHING,
       above: strut.above,
       below: strut.below,
       box,
@@ -209,13 +218,12 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
         if (width > 0) line.hold();
         line.makeRoom(piece);
         line.add(textPart(piece, line.x, width, line.level, layout));
-      } else if (piece.forced) line.hold();
+      } else if (piece.forced && line.level.above === NOTHING.above) line.hold();
       line.x += width;
       break;
     }
     case 'break':
-      line.hold();
-      line.add(textPart(piece, line.x, 0, line.level, layout));
+      line.break(piece);
       break;
     case 'atomic':
       line.atomic(piece);
