@@ -174,10 +174,12 @@ a:any-link { cursor: pointer }
 :not(svg), svg svg { transform-origin: 0 0 }
 `;
 
-/** @spec html §15.3.10, §15.3.5 (quirks) */
+/** @spec html §15.3.10, §15.3.5, §15.4.3 (quirks) */
 export const QUIRKS_SHEET = `
 form { margin-block-end: 1em }
 table { font-weight: initial; font-style: initial; font-variant-caps: initial; font-size: initial;
   line-height: initial; white-space: initial; text-align: initial; color: canvastext }
 input:not([type=image i]), textarea { box-sizing: border-box }
+img[align=left i] { margin-right: 3px }
+img[align=right i] { margin-left: 3px }
 `;

@@ -30,7 +30,7 @@ export const strutSize = (strut: Strut): number => Math.max(strut.positive, stru
 const BEFORE: ReadonlySet<string> = new Set(
   'blockquote dir dl h1 h2 h3 h4 h5 h6 listing menu ol p plaintext pre ul xmp'.split(' '),
 );
-const AFTER: ReadonlySet<string> = new Set(['p']);
+const AFTER: ReadonlySet<string> = new Set('listing p plaintext pre xmp'.split(' '));
 
 /** Whether a margin is one that browsers give by default and quirks mode treats apart. @spec html §15.3.11 */
 export const isByDefault = (box: Box, side: 'marginTop' | 'marginBottom', { quirks }: Layout): boolean =>

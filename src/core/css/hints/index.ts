@@ -15,12 +15,25 @@ import { cell, rows, table } from './tables.js';
 
 const NONE: readonly Hint[] = [];
 
+const STANDS: ReadonlyMap<string, string> = new Map([
+  ['top', 'top'],
+  ['texttop', 'text-top'],
+  ['center', '-webkit-baseline-middle'],
+  ['absmiddle', 'middle'],
+  ['abscenter', 'middle'],
+  ['middle', '-webkit-baseline-middle'],
+  ['bottom', 'baseline'],
+  ['baseline', 'baseline'],
+  ['absbottom', 'bottom'],
+]);
+
 /** @spec html §15.4.3 (images and embedded content) */
 const embedded: Reader = (e, out) => {
   size('width', 'height')(e, out);
   const align = (e.attributes.get('align') ?? '').toLowerCase();
   if (align === 'left' || align === 'right') out.push(['float', align]);
-  else if (['top', 'middle', 'bottom', 'baseline'].includes(align)) out.push(['vertical-align', align]);
+  const stands = STANDS.get(align);
+  if (stands) out.push(['vertical-align', stands]);
   const h = dimension(e.attributes.get('hspace'));
   const v = dimension(e.attributes.get('vspace'));
   if (h) out.push(['margin-left', h], ['margin-right', h]);

@@ -234,7 +234,11 @@ export const BOX = {
   scrollMarginLeft: scrollMargin(),
   tableLayout: keyword(['auto', 'fixed']),
   borderCollapse: keyword(['separate', 'collapse'], { inherited: true }),
-  borderSpacing: pair(0, { percent: false, negative: false }, { inherited: true }),
+  // Browsers keep it in whole px.
+  borderSpacing: pair(0, { percent: false, negative: false }, { inherited: true }, (length) => ({
+    ...length,
+    px: Math.trunc(length.px + 0.01),
+  })),
   captionSide: keyword(['top', 'bottom'], { inherited: true }),
   emptyCells: keyword(['show', 'hide'], { inherited: true }),
   columnCount: making(
@@ -266,7 +270,8 @@ export const BOX = {
   ),
 } as const;
 
-export type VerticalAlign = 'baseline' | 'sub' | 'super' | 'top' | 'text-top' | 'middle' | 'bottom' | 'text-bottom';
+export type VerticalAlign =
+  'baseline' | 'sub' | 'super' | 'top' | 'text-top' | 'middle' | '-webkit-baseline-middle' | 'bottom' | 'text-bottom';
 const ALIGNMENTS = new Set([
   'baseline',
   'sub',
@@ -274,6 +279,7 @@ const ALIGNMENTS = new Set([
   'top',
   'text-top',
   'middle',
+  '-webkit-baseline-middle',
   'bottom',
   'text-bottom',
   '-webkit-baseline-middle',

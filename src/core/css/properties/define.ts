@@ -232,13 +232,14 @@ export function pair(
   initial: number,
   options: LengthOptions = {},
   traits: Traits = {},
+  settle: (length: LengthPercentage) => LengthPercentage = (length) => length,
 ): PropertyRow<readonly [LengthPercentage, LengthPercentage]> {
   return row<readonly [LengthPercentage, LengthPercentage]>(
     [px(initial), px(initial)],
     (items) => {
       const first = readLength(items[0], options);
       const second = items.length > 1 ? readLength(items[1], options) : first;
-      return items.length <= 2 && first && second ? (c) => [first(c), second(c)] : null;
+      return items.length <= 2 && first && second ? (c) => [settle(first(c)), settle(second(c))] : null;
     },
     ([a, b]) => (printLength(a) === printLength(b) ? printLength(a) : `${printLength(a)} ${printLength(b)}`),
     traits,

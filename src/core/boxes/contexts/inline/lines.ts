@@ -249,15 +249,11 @@ function asLineEnd(pieces: readonly Piece[], broken: boolean, layout: Layout): P
 }
 
 function mayCut(pieces: readonly Piece[], from: number, to: number): boolean {
-  return pieces
-    .slice(from, to)
-    .some(
-      (p) =>
-        p.kind === 'text' &&
-        (p.box.style.overflowWrap !== 'normal' || p.box.style.wordBreak === 'break-word') &&
-        wraps(p.box.style),
-    );
+  return pieces.slice(from, to).some(isCuttable);
 }
+
+const isCuttable = ({ kind, box: { style } }: Piece): boolean =>
+  kind === 'text' && (style.overflowWrap !== 'normal' || style.wordBreak === 'break-word') && wraps(style);
 
 /** Width of the closing edges right behind a piece. */
 function edgesAfter(pieces: readonly Piece[], at: number, to: number): number {
@@ -277,7 +273,7 @@ function cutUnit(
   let left = room;
   for (let i = from; i < to; i++) {
     const piece = pieces[i]!;
-    if (piece.kind !== 'text' || piece.width - piece.trailing <= left - edgesAfter(pieces, i, to)) {
+    if (!isCuttable(piece) || piece.width - piece.trailing <= left - edgesAfter(pieces, i, to)) {
       left -= piece.width;
       continue;
     }

@@ -22,6 +22,8 @@ export function shiftFor(style: ComputedStyle, parent: ComputedStyle, extent: Ex
       return -snap(parent.fontSize / 3 + 1);
     case 'middle':
       return -snap(faceOf(parent, layout).xHeight(sizeOf(parent, layout)) / 2) + (extent.above - extent.below) / 2;
+    case '-webkit-baseline-middle':
+      return (extent.above - extent.below) / 2;
     case 'text-top':
       return extent.above - area.above;
     case 'text-bottom':
