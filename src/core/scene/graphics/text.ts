@@ -20,12 +20,43 @@ interface Cell {
 
 const first = (text: string | undefined): number | undefined => numbersIn(text ?? '')[0];
 
-function anchorOf(element: ElementNode): string {
+/** A presentation attribute, or the same in the style attribute. */
+function ownOf({ attributes }: ElementNode, name: string): string | null {
+  const inStyle = new RegExp(`(?:^|;)\\s*${name}\\s*:\\s*([\\w-]+)`).exec(attributes.get('style') ?? '');
+  return inStyle?.[1] ?? attributes.get(name)?.trim() ?? null;
+}
+
+function inheritedOf(element: ElementNode, name: string): string | null {
   for (let e: ElementNode | null = element; e; e = e.parent) {
-    const own = e.attributes.get('text-anchor');
-    if (own) return own;
+    const own = ownOf(e, name);
+    if (own !== null && own !== 'inherit') return own;
   }
-  return 'start';
+  return null;
+}
+
+/** How far the baseline a text stands on lies below that of its letters, user units. @spec css-inline-3 §4.1, svg-2 §11.10.2 */
+function loweredBy(name: string | null, ascent: number, descent: number, xHeight: number): number {
+  switch (name) {
+    case 'central':
+      return (ascent - descent) / 2;
+    case 'middle':
+      return xHeight / 2;
+    case 'hanging':
+      return ascent * 0.8;
+    case 'mathematical':
+      return ascent / 2;
+    case 'text-before-edge':
+    case 'text-top':
+    case 'before-edge':
+      return ascent;
+    case 'ideographic':
+    case 'text-after-edge':
+    case 'text-bottom':
+    case 'after-edge':
+      return -descent;
+    default:
+      return 0;
+  }
 }
 
 /**
@@ -46,6 +77,8 @@ export function layText(text: ElementNode, { metrics, style: styleOf }: Sources,
     const face = metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
     const size = usedFontSize(style, face) * scale;
     const [ascent, descent] = [face.ascent(size) / scale, face.descent(size) / scale];
+    const stands = ownOf(element, 'alignment-baseline') ?? inheritedOf(element, 'dominant-baseline');
+    const top = y - ascent + loweredBy(stands, ascent, descent, face.xHeight(size) / scale);
     let starts = moves;
     for (const child of element.children) {
       if (child.kind === 'element') {
@@ -57,17 +90,17 @@ export function layText(text: ElementNode, { metrics, style: styleOf }: Sources,
       if (shown === '') continue;
       collapsed = shown.endsWith(' ');
       const width = face.width(shown, size, true) / scale;
-      cells.push({ owners, rect: { x, y: y - ascent, width, height: ascent + descent }, starts });
+      cells.push({ owners, rect: { x, y: top, width, height: ascent + descent }, starts });
       starts = false;
       x += width;
     }
   };
   visit(text, [text]);
-  return gather(anchored(cells, anchorOf(text)), text);
+  return gather(anchored(cells, inheritedOf(text, 'text-anchor')), text);
 }
 
 /** Moves each chunk so that its middle or end lies where it begins. @spec svg-2 §11.10.1 */
-function anchored(cells: readonly Cell[], anchor: string): readonly Cell[] {
+function anchored(cells: readonly Cell[], anchor: string | null): readonly Cell[] {
   if (anchor !== 'middle' && anchor !== 'end') return cells;
   const chunks: Cell[][] = [];
   for (const cell of cells)

@@ -99,8 +99,7 @@ function alignLine({ container, line, room, last }: Emitting, rtl: boolean) {
   const spaces =
     align !== 'justify'
       ? 0
-      : line.pieces.reduce((n, p) => n + (p.kind === 'text' ? separatorsIn(p.text) : 0), 0) -
-        (line.pieces.some((p) => p.trailing > 0) ? 1 : 0);
+      : line.pieces.reduce((n, p) => n + (p.kind === 'text' ? separatorsIn(p.text) : 0), 0) - Number(endsInSpace(line));
   const expand = spaces > 0 ? free / spaces : 0;
   const backwards = container.style.direction === 'rtl';
   // An overlong line sticks out at its end, and so do spaces that hang.
@@ -108,6 +107,9 @@ function alignLine({ container, line, room, last }: Emitting, rtl: boolean) {
   const slack = over ? spare : expand > 0 ? 0 : align === 'right' ? free : align === 'center' ? free / 2 : 0;
   return { left: room.left + slack - (rtl ? line.hanging - held : 0), expand, backwards };
 }
+
+const endsInSpace = ({ pieces }: Line): boolean =>
+  (pieces.findLast(({ kind, text }) => kind === 'text' && text !== '')?.trailing ?? 0) > 0;
 
 /** A forced break may clear floats. @spec css2 §9.5.2 */
 function clearAfter(line: Line, space: InlineSpace, run: Running): void {
