@@ -29,6 +29,9 @@ import { cases as gutters } from './cases/gutters.js';
 import { cases as hangingSpaces } from './cases/hanging-spaces.js';
 import { cases as lineBaselines } from './cases/line-baselines.js';
 import { cases as missingPictures } from './cases/missing-pictures.js';
+import { cases as knownHeights } from './cases/known-heights.js';
+import { cases as lineEnds } from './cases/line-ends.js';
+import { cases as looseLines } from './cases/loose-lines.js';
 import { cases as ratios } from './cases/ratios.js';
 import { cases as tablesShared } from './cases/tables-shared.js';
 import { cases as writingModes } from './cases/writing-modes.js';
@@ -65,6 +68,9 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'older attributes': oldAttributes,
   'clamped lines': clampedLines,
   ratios,
+  'heights that are known': knownHeights,
+  'ends of lines': lineEnds,
+  'loose lines and default margins': looseLines,
   'tables, room shared out': tablesShared,
 };
 

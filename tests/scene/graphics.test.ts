@@ -32,6 +32,20 @@ describe('graphics inside svg elements, as a browser has them', () => {
     else [rect.x, rect.y, rect.width, rect.height].forEach((v, i) => expect(v).toBeCloseTo(expected[i]!, 1));
   });
 
+  test.each([
+    ['dominant-baseline="central"', 5.5],
+    ['dominant-baseline="middle"', 4.15],
+    ['style="dominant-baseline:hanging"', 11.2],
+    ['dominant-baseline="text-before-edge"', 14],
+    ['dominant-baseline="ideographic"', -3],
+    ['alignment-baseline="mathematical" dominant-baseline="central"', 7],
+    ['', 0],
+  ])('text stands on the baseline asked for: %s', (attributes, lowered) => {
+    const text = `<svg width=90 height=60><g ${attributes.includes('align') ? '' : attributes}><text id=x y=30 ${attributes}>Quay</text></g></svg>`;
+    const one = styled('body{margin:0;font:16px Tinos}', text);
+    expect(sceneAt(one, 800).rect(find(one, '#x'))!.y).toBeCloseTo(16 + lowered, 0);
+  });
+
   test.each<[string, number, number, string]>([
     ['what is filled', 202, 2, 'o'],
     ['a hole', 214, 14, 'n'],

@@ -39,6 +39,26 @@ describe('structure of a sheet', () => {
     ['supports that does not', '@supports (display: nope) { a { top: 0 } }', []],
     ['an unclosed block ends with the sheet', 'a { color: red', ['a { color: red }']],
     ['custom properties keep their text', 'a { --x:  { a b }; --Y: 1 }', ['a { --x: { a b }; --Y: 1 }']],
+    [
+      'a brace too many spoils the next rule',
+      'a { top: 0 } } b { top: 0 } c { top: 0 }',
+      ['a { top: 0 }', 'c { top: 0 }'],
+    ],
+    ['a brace too many spoils the next block', '} @media screen { a { top: 0 } } b { top: 0 }', ['b { top: 0 }']],
+    [
+      'a semicolon behind a block spoils the next rule',
+      'a { top: 0 }; b { top: 0 } c { top: 0 }',
+      ['a { top: 0 }', 'c { top: 0 }'],
+    ],
+    ['a stray brace reaches over a statement', '} @import "x.css"; a { top: 0 } b { top: 0 }', ['b { top: 0 }']],
+    ['a comment between stray and rule', '} /* } */ a { top: 0 } b { top: 0 }', ['b { top: 0 }']],
+    ['stray before a rule that the sheet ends', 'a { top: 0 } } b { top: 0', ['a { top: 0 }']],
+    ['comments of markup around rules', '<!-- a { top: 0 } --> b { top: 0 } -->', ['a { top: 0 }', 'b { top: 0 }']],
+    [
+      'comments of markup in texts stay',
+      'a::before { content: "<!-- x -->" }',
+      ['a::before { content: "<!-- x -->" }'],
+    ],
     ['empty rules make none', 'a {} b { }', []],
   ])('%s', (_name, text, expected) => {
     expect(flat(text)).toEqual(expected);
@@ -78,6 +98,24 @@ describe('structure of a sheet', () => {
     expect(parsed.fontFaces).toMatchObject([{ family: 'Pier', sources: ['pier.woff2', 'pier.ttf'] }]);
     expect(parsed.properties).toEqual([{ name: '--gap', syntax: '<length>', inherits: false, initial: '4px' }]);
     expect(parsed.keyframes.get('out')!.map((d) => d.text)).toEqual(['10px']);
+  });
+
+  test.each<[string, (readonly [number, number])[] | null]>([
+    ['U+26', [[0x26, 0x26]]],
+    [
+      'u+0025-00FF, U+4??',
+      [
+        [0x25, 0xff],
+        [0x400, 0x4ff],
+      ],
+    ],
+    ['U+??', [[0, 0xff]]],
+    ['U+10-5', null],
+    ['U+1234567', null],
+    ['latin', null],
+  ])('characters a face serves: %s', (range, expected) => {
+    const [face] = sheet(`@font-face { font-family: Pier; src: url(a.woff); unicode-range: ${range} }`).fontFaces;
+    expect(face!.characters).toEqual(expected);
   });
 
   test('what was dropped or not supported is said', () => {

@@ -44,6 +44,15 @@ describe('fonts a page brings', () => {
     expect(await widthIn(face, style)).toBeCloseTo(width, 1);
   });
 
+  test('a face serves only the characters of its range, and gives line heights only if it serves the space', async () => {
+    const whole = 'src:url(varying.woff2);font-weight:400';
+    const none = await widthIn('src:url(broken.woff2)', '');
+    expect(await widthIn(`${whole};unicode-range:U+0-FF`, '')).toBeCloseTo(await widthIn(whole, ''), 2);
+    expect(await widthIn(`${whole};unicode-range:U+400-4FF`, '')).toBeCloseTo(none, 2);
+    // Chromium's width, only the capital letters in the page's font.
+    expect(await widthIn(`${whole};unicode-range:U+41-5A`, '')).toBeCloseTo(227.16, 1);
+  });
+
   test('a plain one is what it is at any weight; a broken one is passed over', async () => {
     const plain = await widthIn('src:url(plain.woff)', '');
     expect(await widthIn('src:url(plain.woff);font-weight:100 900', 'font-weight:700')).toBe(plain);
