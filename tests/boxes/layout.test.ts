@@ -32,6 +32,7 @@ import { cases as missingPictures } from './cases/missing-pictures.js';
 import { cases as knownHeights } from './cases/known-heights.js';
 import { cases as lineEnds } from './cases/line-ends.js';
 import { cases as looseLines } from './cases/loose-lines.js';
+import { cases as perspective } from './cases/perspective.js';
 import { cases as ratios } from './cases/ratios.js';
 import { cases as tablesShared } from './cases/tables-shared.js';
 import { cases as writingModes } from './cases/writing-modes.js';
@@ -67,6 +68,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'controls among text': realControls,
   'older attributes': oldAttributes,
   'clamped lines': clampedLines,
+  perspective,
   ratios,
   'heights that are known': knownHeights,
   'ends of lines': lineEnds,

@@ -290,6 +290,32 @@ describe('matrices', () => {
     );
   });
 
+  test('in perspective, too, an inverse undoes its matrix and products follow one another', () => {
+    const far = fc.double({ min: -0.01, max: 0.01, noNaN: true });
+    const projecting = fc.record<Required<Matrix>>({
+      a: entry,
+      b: entry,
+      c: entry,
+      d: entry,
+      e: entry,
+      f: entry,
+      g: far,
+      h: far,
+    });
+    const near = (p: { x: number; y: number }, q: { x: number; y: number }) =>
+      Math.abs(p.x - q.x) < 1e-5 && Math.abs(p.y - q.y) < 1e-5;
+    fc.assert(
+      fc.property(projecting, projecting, entry, entry, (m, n, x, y) => {
+        const back = invert(m);
+        const there = apply(n, x, y);
+        if (!near(apply(multiply(m, n), x, y), apply(m, there.x, there.y))) return false;
+        if (!back || Math.abs(m.a * m.d - m.b * m.c) < 1e-1) return true;
+        const seen = apply(m, x, y);
+        return near(apply(back, seen.x, seen.y), { x, y });
+      }),
+    );
+  });
+
   test('the identity changes nothing', () => {
     fc.assert(
       fc.property(matrix, (m) => JSON.stringify(multiply(IDENTITY, m)) === JSON.stringify(multiply(m, IDENTITY))),

@@ -1,8 +1,9 @@
 import type { Rect } from '../base/index.js';
 import { resolveLength, type TransformStep } from '../css/index.js';
 import type { ComputedStyle } from '../cascade/index.js';
+import { planeOf } from './perspective.js';
 
-/** Affine 2D matrix: x' = a x + c y + e, y' = b x + d y + f. */
+/** 2D matrix: x' = (a x + c y + e) / w, y' = (b x + d y + f) / w, where w = g x + h y + 1 is other than 1 in perspective alone. */
 export interface Matrix {
   readonly a: number;
   readonly b: number;
@@ -10,11 +11,36 @@ export interface Matrix {
   readonly d: number;
   readonly e: number;
   readonly f: number;
+  readonly g?: number;
+  readonly h?: number;
 }
+
+const isFlat = ({ g = 0, h = 0 }: Matrix): boolean => g === 0 && h === 0;
 
 export const IDENTITY: Matrix = Object.freeze({ a: 1, b: 0, c: 0, d: 1, e: 0, f: 0 });
 
-export const multiply = (m: Matrix, n: Matrix): Matrix => ({
+export function multiply(m: Matrix, n: Matrix): Matrix {
+  return isFlat(m) && isFlat(n) ? product(m, n) : projected(m, n);
+}
+
+function projected(m: Matrix, n: Matrix): Matrix {
+  const { g = 0, h = 0 } = m;
+  const { g: ng = 0, h: nh = 0 } = n;
+  const last = g * n.e + h * n.f + 1;
+  const by = Math.abs(last) < 1e-9 ? 1e-9 : last;
+  return {
+    a: (m.a * n.a + m.c * n.b + m.e * ng) / by,
+    b: (m.b * n.a + m.d * n.b + m.f * ng) / by,
+    c: (m.a * n.c + m.c * n.d + m.e * nh) / by,
+    d: (m.b * n.c + m.d * n.d + m.f * nh) / by,
+    e: (m.a * n.e + m.c * n.f + m.e) / by,
+    f: (m.b * n.e + m.d * n.f + m.f) / by,
+    g: (g * n.a + h * n.b + ng) / by,
+    h: (g * n.c + h * n.d + nh) / by,
+  };
+}
+
+const product = (m: Matrix, n: Matrix): Matrix => ({
   a: m.a * n.a + m.c * n.b,
   b: m.b * n.a + m.d * n.b,
   c: m.a * n.c + m.c * n.d,
@@ -23,13 +49,17 @@ export const multiply = (m: Matrix, n: Matrix): Matrix => ({
   f: m.b * n.e + m.d * n.f + m.f,
 });
 
-export const apply = (m: Matrix, x: number, y: number): { x: number; y: number } => ({
-  x: m.a * x + m.c * y + m.e,
-  y: m.b * x + m.d * y + m.f,
-});
+export function apply(m: Matrix, x: number, y: number): { x: number; y: number } {
+  const w = isFlat(m) ? 1 : Math.max(BEHIND, (m.g ?? 0) * x + (m.h ?? 0) * y + 1);
+  return { x: (m.a * x + m.c * y + m.e) / w, y: (m.b * x + m.d * y + m.f) / w };
+}
+
+/** What lies behind the viewer is seen as far away as it gets. */
+const BEHIND = 1e-3;
 
 /** Null where the matrix flattens everything. */
 export function invert(m: Matrix): Matrix | null {
+  if (!isFlat(m)) return invertProjected(m);
   const det = m.a * m.d - m.b * m.c;
   if (Math.abs(det) < 1e-12) return null;
   return {
@@ -42,10 +72,28 @@ export function invert(m: Matrix): Matrix | null {
   };
 }
 
+function invertProjected({ a, b, c, d, e, f, g = 0, h = 0 }: Matrix): Matrix | null {
+  const det = a * (d - f * h) - c * (b - f * g) + e * (b * h - d * g);
+  const by = a * d - b * c;
+  if (Math.abs(det) < 1e-12 || Math.abs(by) < 1e-12) return null;
+  return {
+    a: (d - f * h) / by,
+    b: (f * g - b) / by,
+    c: (e * h - c) / by,
+    d: (a - e * g) / by,
+    e: (c * f - d * e) / by,
+    f: (b * e - a * f) / by,
+    g: (b * h - d * g) / by,
+    h: (c * g - a * h) / by,
+  };
+}
+
 /** The upright rectangle around a transformed one, as getBoundingClientRect gives it. */
 export function boundsOf(m: Matrix | null, rect: Rect): Rect {
   if (!m) return rect;
   const { x, y, width, height } = rect;
+  if (!isFlat(m))
+    return around([apply(m, x, y), apply(m, x + width, y), apply(m, x, y + height), apply(m, x + width, y + height)]);
   const [left, top] = [m.a * x + m.c * y + m.e, m.b * x + m.d * y + m.f];
   const [across, along] = [m.a * width, m.c * height];
   const [down, beside] = [m.d * height, m.b * width];
@@ -55,6 +103,12 @@ export function boundsOf(m: Matrix | null, rect: Rect): Rect {
     width: Math.abs(across) + Math.abs(along),
     height: Math.abs(down) + Math.abs(beside),
   };
+}
+
+function around(corners: readonly { readonly x: number; readonly y: number }[]): Rect {
+  const [xs, ys] = [corners.map((p) => p.x), corners.map((p) => p.y)];
+  const [x, y] = [Math.min(...xs), Math.min(...ys)];
+  return { x, y, width: Math.max(...xs) - x, height: Math.max(...ys) - y };
 }
 
 const translation = (e: number, f: number): Matrix => ({ ...IDENTITY, e, f });
@@ -79,13 +133,16 @@ function stepMatrix(step: TransformStep, width: number, height: number): Matrix 
       const [a, b, c, d, e, f] = step.m as readonly [number, number, number, number, number, number];
       return { a, b, c, d, e, f };
     }
+    case 'perspective':
     case 'other':
       return IDENTITY;
   }
 }
 
 export const listMatrix = (steps: readonly TransformStep[], width: number, height: number): Matrix =>
-  steps.reduce((m, step) => multiply(m, stepMatrix(step, width, height)), IDENTITY);
+  steps.some(({ kind }) => kind === 'perspective')
+    ? planeOf(steps, width, height)
+    : steps.reduce((m, step) => multiply(m, stepMatrix(step, width, height)), IDENTITY);
 
 export const isTransformed = (style: ComputedStyle): boolean =>
   style.transform.length > 0 || style.translate.length > 0 || style.rotate.length > 0 || style.scale.length > 0;

@@ -14,11 +14,20 @@ import { making, row } from './define.js';
 
 /** One step of a transform list. Angles in degrees; z parts are kept only where they make a 3D context. */
 export type TransformStep =
-  | { readonly kind: 'translate'; readonly x: LengthPercentage; readonly y: LengthPercentage; readonly three: boolean }
+  | {
+      readonly kind: 'translate';
+      readonly x: LengthPercentage;
+      readonly y: LengthPercentage;
+      /** Towards the viewer; matters in perspective alone. */
+      readonly z: LengthPercentage;
+      readonly three: boolean;
+    }
   | { readonly kind: 'scale'; readonly x: number; readonly y: number; readonly three: boolean }
   | { readonly kind: 'rotate'; readonly degrees: number; readonly axis: 'x' | 'y' | 'z' }
   | { readonly kind: 'skew'; readonly x: number; readonly y: number }
   | { readonly kind: 'matrix'; readonly m: readonly number[] }
+  /** Distance of the viewer, px; null for none. */
+  | { readonly kind: 'perspective'; readonly distance: number | null; readonly text: string }
   | { readonly kind: 'other'; readonly text: string };
 
 type Reader = (parts: readonly (Component | undefined)[], text: string) => Computation<TransformStep> | null;
@@ -30,10 +39,11 @@ const translate =
     const first = readLength(parts[0]);
     const second = parts.length > 1 ? readLength(parts[1]) : zero;
     if (!first || !second || (axes === '3d' ? parts.length !== 3 : parts.length > (axes === 'xy' ? 2 : 1))) return null;
-    if (axes === '3d' && !readLength(parts[2], { percent: false })) return null;
-    if (axes === 'z') return () => ({ kind: 'translate', x: ZERO, y: ZERO, three: true });
-    if (axes === 'y') return (c) => ({ kind: 'translate', x: ZERO, y: first(c), three: false });
-    return (c) => ({ kind: 'translate', x: first(c), y: second(c), three: axes === '3d' });
+    const third = axes === '3d' ? readLength(parts[2], { percent: false }) : zero;
+    if (!third) return null;
+    if (axes === 'z') return (c) => ({ kind: 'translate', x: ZERO, y: ZERO, z: first(c), three: true });
+    if (axes === 'y') return (c) => ({ kind: 'translate', x: ZERO, y: first(c), z: ZERO, three: false });
+    return (c) => ({ kind: 'translate', x: first(c), y: second(c), z: third(c), three: axes === '3d' });
   };
 
 const scale =
@@ -74,6 +84,13 @@ const matrix: Reader = (parts, text) => {
 
 const opaque: Reader = (_parts, text) => () => ({ kind: 'other', text });
 
+const perspective: Reader = (parts, text) => {
+  if (parts.length !== 1) return null;
+  if (isIdent(parts[0], 'none')) return () => ({ kind: 'perspective', distance: null, text });
+  const distance = readLength(parts[0], { percent: false, negative: false });
+  return distance ? (c) => ({ kind: 'perspective', distance: distance(c).px, text }) : null;
+};
+
 const FUNCTIONS: Readonly<Record<string, Reader>> = {
   translate: translate('xy'),
   translatex: translate('x'),
@@ -95,7 +112,7 @@ const FUNCTIONS: Readonly<Record<string, Reader>> = {
   skewy: skew('y'),
   matrix,
   matrix3d: matrix,
-  perspective: opaque,
+  perspective,
 };
 
 /** @spec css-transforms-1 §6, css-transforms-2 §12 */
@@ -155,6 +172,7 @@ function printStep(step: TransformStep): string {
       return `skew(${step.x}deg, ${step.y}deg)`;
     case 'matrix':
       return `matrix(${step.m.join(', ')})`;
+    case 'perspective':
     case 'other':
       return step.text;
   }
