@@ -77,8 +77,7 @@ export const isFloating = (box: Box): boolean =>
   box.inner !== 'text' &&
   box.parent?.inner !== 'flex' &&
   box.parent?.inner !== 'grid';
-/** A replaced box that is a form control: it fills and shrinks by rules of its own. */
-/** Buttons that show a picture are pictures. */
+/** A replaced box that is a form control: it fills and shrinks by rules of its own. Buttons that show a picture are pictures. */
 export const isFormControl = (box: Box): boolean =>
   box.inner === 'replaced' &&
   /^(input|select|textarea|meter|progress)$/.test(box.element?.tag ?? '') &&

@@ -1,14 +1,14 @@
-import type { ComputedValues, FontFamily } from '../css/index.js';
+import { KEYWORD_SIZES, type ComputedValues, type FontFamily } from '../css/index.js';
 import type { Winner } from './block.js';
 import type { ComputedStyle } from './style.js';
 
 /** Where a font size comes from: a length, a share of the parent's, or an absolute-size keyword such as `small`. */
 export type FontSizing = 'absolute' | 'relative' | SizeKeyword;
 
-type SizeKeyword = keyof typeof MONOSPACE;
+type SizeKeyword = keyof typeof KEYWORD_SIZES;
 
 /** Sizes of keywords in the lone family `monospace`, px: in standards mode, in quirks mode. Browsers agree on them. */
-const MONOSPACE = {
+const MONOSPACE: Readonly<Record<SizeKeyword, readonly [number, number]>> = {
   'xx-small': [9, 9],
   'x-small': [10, 9],
   small: [12, 10],
@@ -17,17 +17,6 @@ const MONOSPACE = {
   'x-large': [20, 20],
   'xx-large': [26, 26],
   'xxx-large': [39, 40],
-} as const;
-/** The same in all other families, px. @spec css-fonts-4 §3.5.1 */
-const USUAL: Readonly<Record<SizeKeyword, number>> = {
-  'xx-small': 9,
-  'x-small': 10,
-  small: 13,
-  medium: 16,
-  large: 18,
-  'x-large': 24,
-  'xx-large': 32,
-  'xxx-large': 48,
 };
 const SCALE = 13 / 16;
 
@@ -53,7 +42,7 @@ export function settleFontSize(given: Given): { readonly size: number; readonly 
   const own = keywordOf(winner);
   const sizing = own ?? sizingOf(given);
   if (sizing === 'absolute' || (own === null && before === now)) return { size, sizing };
-  if (sizing !== 'relative') return { size: now ? MONOSPACE[sizing][quirks ? 1 : 0] : USUAL[sizing], sizing };
+  if (sizing !== 'relative') return { size: now ? MONOSPACE[sizing][quirks ? 1 : 0] : KEYWORD_SIZES[sizing], sizing };
   return { size: now ? size * SCALE : size / SCALE, sizing };
 }
 

@@ -219,8 +219,7 @@ class BlockRun {
   }
 
   private inFlow(box: Box): void {
-    const { layout, width, basis } = this;
-    const { starting, parent } = this;
+    const { layout, width, basis, starting, parent } = this;
     const found = topStrut(box, width, this.flow.floats.empty, layout);
     const top = this.settled(starting ? startsWithin(parent, found, layout) : found);
     const { y, cleared } = this.topFor(box, top.place);

@@ -191,8 +191,11 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
 const widthsOf = (box: Box, item: Partial_, c: Container): Intrinsic =>
   c.layout.intrinsic(box, { basis: c.height, fixed: c.row ? stretchedCross(box, item, c) : undefined });
 
+/** What of a container decides how far it stretches an item. */
+type Single = Pick<Container, 'row' | 'wraps' | 'width' | 'height' | 'crossSize' | 'layout'>;
+
 /** Definite cross size a stretched item of a single line has. @spec css-flexbox-1 §9.9 */
-export function stretchedCross(box: Box, item: Partial_, c: Container): number | undefined {
+export function stretchedCross(box: Box, item: Partial_, c: Single): number | undefined {
   if (
     c.wraps ||
     item.align !== 'stretch' ||
@@ -207,14 +210,17 @@ export function stretchedCross(box: Box, item: Partial_, c: Container): number |
     : clampWidth(box, size, c.width, size, frameOf(box, c.width), () => c.layout.intrinsic(box, { basis: c.height }));
 }
 
-/** Border-box height of an item that is stretched over the definite height of a single row, before anything is laid out. */
-export function stretchedHeight(box: Box, child: Box, height: number): number | undefined {
+/** Border-box height of an item that a single row of definite height stretches, before anything is laid out. */
+export function stretchedHeight(box: Box, child: Box, height: number, layout: Layout): number | undefined {
   const { flexDirection, flexWrap } = box.style;
-  const row = flexDirection.startsWith('row');
-  if (Number.isNaN(height) || !row || flexWrap !== 'nowrap' || alignOf(child, { box }) !== 'stretch') return undefined;
-  if (!crossAuto(child, row) || hasAutoCross(specifiedMargins(child, 0), row)) return undefined;
-  const size = Math.max(0, height - vertical(usedMargins(child, 0)));
-  return clampHeight(child, size, height, frameOf(child, 0));
+  if (!flexDirection.startsWith('row')) return undefined;
+  const item = {
+    margins: specifiedMargins(child, 0),
+    crossMargin: vertical(usedMargins(child, 0)),
+    align: alignOf(child, { box }),
+  };
+  const wraps = flexWrap !== 'nowrap';
+  return stretchedCross(child, item, { row: true, wraps, width: 0, height, crossSize: height, layout });
 }
 
 export function columnSpace(box: Box, item: Partial_, c: Container): Space {

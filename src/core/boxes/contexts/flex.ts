@@ -137,7 +137,7 @@ function staticPosition(
 export function flexIntrinsic(box: Box, basis: number, layout: Layout): Intrinsic {
   const children = box.children.filter(isInFlow);
   const items = children.map((child) =>
-    layout.contribution(child, { basis, fixed: stretchedHeight(box, child, basis) }),
+    layout.contribution(child, { basis, fixed: stretchedHeight(box, child, basis, layout) }),
   );
   const { style } = box;
   const gap = style.columnGap === 'normal' ? 0 : resolveLength(style.columnGap, 0) || 0;

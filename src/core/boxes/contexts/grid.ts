@@ -48,10 +48,10 @@ export function layoutGrid(job: Job): Fragment {
     return { columns, shares, heights, available, rows };
   };
   const first = sized(columnLines(grid, box, inner, layout));
-  const again = grid.items.some((item) => refersToHeight(item.box) || dependsOnHeight(item.box));
-  const { columns, shares, heights, available, rows } = again
-    ? sized(columnLines(grid, box, inner, layout, acrossIn(first, box)))
-    : first;
+  const depends = grid.items.some((item) => refersToHeight(item.box) || dependsOnHeight(item.box));
+  const again = depends ? columnLines(grid, box, inner, layout, acrossIn(first, box)) : first.columns;
+  const same = again.sizes.every((size, i) => size === first.columns.sizes[i]);
+  const { columns, shares, heights, available, rows } = same ? first : sized(again);
   const content = lengthOf(heights, grid.emptyRows, gap);
   return assemble({ ...job, grid, columns, rows, specified, inner, shares, content, available });
 }

@@ -33,15 +33,14 @@ export function staticInLine(
 ): OutOfFlow {
   const room = flow.floats.gap(flow.y + y, flow.y + y, flow.x, flow.x + width);
   const rect = { x: room.left - flow.x, y, width: room.right - room.left, height: 0 };
-  const rtl = direction === 'rtl';
-  const edge = /center/.test(textAlign)
-    ? 'center'
-    : /right$/.test(textAlign) || (textAlign === 'end' ? !rtl : rtl && !/left$/.test(textAlign))
-      ? 'high'
-      : 'low';
+  const start = direction === 'rtl' ? 'high' : 'low';
+  const end = direction === 'rtl' ? 'low' : 'high';
+  const named = /(left|right|center|end)$/.exec(textAlign)?.[1];
+  const edge = { left: 'low', right: 'high', center: 'center', end }[named ?? ''] ?? start;
+  // Only where the line itself begins at the far edge does the box end there.
   return {
-    ...staticAt(child, rect, edge, 'low'),
-    alignX: rtl && edge === 'high' && !/right$/.test(textAlign) ? 'end' : 'start',
+    ...staticAt(child, rect, edge as Edge, 'low'),
+    alignX: named === undefined && start === 'high' ? 'end' : 'start',
   };
 }
 

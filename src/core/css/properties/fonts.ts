@@ -15,7 +15,8 @@ import {
 } from '../values/index.js';
 import { affecting, keyword, lengthOr, row, single, text } from './define.js';
 
-const SIZES: Readonly<Record<string, number>> = {
+/** Absolute-size keywords, px. @spec css-fonts-4 §3.5.1 */
+export const KEYWORD_SIZES = {
   'xx-small': 9,
   'x-small': 10,
   small: 13,
@@ -24,7 +25,9 @@ const SIZES: Readonly<Record<string, number>> = {
   'x-large': 24,
   'xx-large': 32,
   'xxx-large': 48,
-};
+} as const;
+
+const isSizeKeyword = (name: string): name is keyof typeof KEYWORD_SIZES => Object.hasOwn(KEYWORD_SIZES, name);
 
 /** A computed font size in px; the context's em is the parent's size. @spec css-fonts-4 §3.5 */
 function readFontSize(item: Component): Computation<number> | null {
@@ -32,8 +35,8 @@ function readFontSize(item: Component): Computation<number> | null {
     if (item.name === 'smaller') return (c) => Math.fround(c.fontSize / 1.2);
     if (item.name === 'larger') return (c) => Math.fround(c.fontSize * 1.2);
     if (item.name === '-webkit-xxx-large') return () => 48;
-    const known = SIZES[item.name];
-    return known === undefined ? null : () => known;
+    const { name } = item;
+    return isSizeKeyword(name) ? () => KEYWORD_SIZES[name] : null;
   }
   const read = readLength(item, { negative: false });
   return read ? (c) => Math.fround(Math.min(10_000, Math.max(0, resolveLength(read(c), c.fontSize)))) : null;

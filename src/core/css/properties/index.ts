@@ -22,7 +22,7 @@ export type { CounterChange } from './lists.js';
 export type { ListStyleType } from './text.js';
 export type { ClipRect } from './visual.js';
 export type { IntrinsicSize } from './box.js';
-export { parseFamilies } from './fonts.js';
+export { KEYWORD_SIZES, parseFamilies } from './fonts.js';
 export type { Area, Areas, Breadth, GridLine, TrackList, TrackRepeat, TrackRun, TrackSize } from './grid.js';
 export { printWhiteSpace } from './shorthands.js';
 export type { BackgroundRepeat, BackgroundSize, Repeating } from './backgrounds.js';

@@ -63,6 +63,20 @@ function parseImages(items: readonly Component[]): Computation<readonly Backgrou
 const printImages = (images: readonly BackgroundImage[]) =>
   images.length === 0 ? 'none' : images.map((i) => (i.kind === 'url' ? `url("${i.url}")` : i.text)).join(', ');
 
+/** Baselines a text of a graphic can stand on. @spec css-inline-3 §4.1, svg-2 §11.10.2 */
+const BASELINES = [
+  'alphabetic',
+  'central',
+  'middle',
+  'hanging',
+  'mathematical',
+  'ideographic',
+  'text-before-edge',
+  'text-after-edge',
+  'text-top',
+  'text-bottom',
+] as const;
+
 const IDLE: Traits = { affects: 'nothing' };
 const unless = (idle: string, name: string) => (value: string) => (value === idle ? null : name);
 
@@ -213,6 +227,9 @@ export const VISUAL = {
   caretColor: text('auto', undefined, { inherited: true, affects: 'nothing' }),
   webkitTextFillColor: textFill,
   webkitTapHighlightColor: text('auto', undefined, { inherited: true, affects: 'nothing' }),
+  textAnchor: keyword(['start', 'middle', 'end'], { inherited: true }),
+  dominantBaseline: keyword(['auto', ...BASELINES], { inherited: true }),
+  alignmentBaseline: keyword(['auto', 'baseline', 'before-edge', 'after-edge', ...BASELINES]),
   fill: text('black', undefined, { inherited: true, affects: 'colour' }),
   stroke: text('none', undefined, { inherited: true, affects: 'colour' }),
   strokeWidth: text('1px', undefined, { inherited: true, affects: 'colour' }),

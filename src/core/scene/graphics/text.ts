@@ -20,22 +20,8 @@ interface Cell {
 
 const first = (text: string | undefined): number | undefined => numbersIn(text ?? '')[0];
 
-/** A presentation attribute, or the same in the style attribute. */
-function ownOf({ attributes }: ElementNode, name: string): string | null {
-  const inStyle = new RegExp(`(?:^|;)\\s*${name}\\s*:\\s*([\\w-]+)`).exec(attributes.get('style') ?? '');
-  return inStyle?.[1] ?? attributes.get(name)?.trim() ?? null;
-}
-
-function inheritedOf(element: ElementNode, name: string): string | null {
-  for (let e: ElementNode | null = element; e; e = e.parent) {
-    const own = ownOf(e, name);
-    if (own !== null && own !== 'inherit') return own;
-  }
-  return null;
-}
-
 /** How far the baseline a text stands on lies below that of its letters, user units. @spec css-inline-3 §4.1, svg-2 §11.10.2 */
-function loweredBy(name: string | null, ascent: number, descent: number, xHeight: number): number {
+function loweredBy(name: string, ascent: number, descent: number, xHeight: number): number {
   switch (name) {
     case 'central':
       return (ascent - descent) / 2;
@@ -77,7 +63,8 @@ export function layText(text: ElementNode, { metrics, style: styleOf }: Sources,
     const face = metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
     const size = usedFontSize(style, face) * scale;
     const [ascent, descent] = [face.ascent(size) / scale, face.descent(size) / scale];
-    const stands = ownOf(element, 'alignment-baseline') ?? inheritedOf(element, 'dominant-baseline');
+    const { alignmentBaseline, dominantBaseline } = style;
+    const stands = alignmentBaseline === 'auto' ? dominantBaseline : alignmentBaseline;
     const top = y - ascent + loweredBy(stands, ascent, descent, face.xHeight(size) / scale);
     let starts = moves;
     for (const child of element.children) {
@@ -96,11 +83,11 @@ export function layText(text: ElementNode, { metrics, style: styleOf }: Sources,
     }
   };
   visit(text, [text]);
-  return gather(anchored(cells, inheritedOf(text, 'text-anchor')), text);
+  return gather(anchored(cells, styleOf(text).textAnchor), text);
 }
 
 /** Moves each chunk so that its middle or end lies where it begins. @spec svg-2 §11.10.1 */
-function anchored(cells: readonly Cell[], anchor: string | null): readonly Cell[] {
+function anchored(cells: readonly Cell[], anchor: string): readonly Cell[] {
   if (anchor !== 'middle' && anchor !== 'end') return cells;
   const chunks: Cell[][] = [];
   for (const cell of cells)

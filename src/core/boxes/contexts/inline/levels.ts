@@ -19,6 +19,7 @@ export interface Level {
 
 export const NOTHING: Extent = Object.freeze({ above: -1e9, below: -1e9 });
 
+/** Whether an inline box has padding or a border on one side: in loose lines these hold the line, margins do not. @spec quirks §3.3 */
 export const hasEdge = (style: ComputedStyle, side: 'Left' | 'Right'): boolean => {
   const padding = style[`padding${side}`];
   return style[`border${side}Width`] > 0 || padding.px !== 0 || padding.percent !== 0;
