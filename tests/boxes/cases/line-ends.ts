@@ -101,4 +101,19 @@ export const cases: readonly LayoutCase[] = [
     body: '<p id=p>a<canvas id=a align=middle width=20 height=20></canvas><img id=b align=middle width=20 height=20 src="data:image/gif;base64,R0lGODlhAQABAAAAACw="><img id=c align=absmiddle width=20 height=40 src="data:image/gif;base64,R0lGODlhAQABAAAAACw="></p>',
     boxes: { p: [0, 16, 800, 40], a: [8.91, 20.23, 20, 20], b: [28.91, 30.23, 20, 20], c: [48.91, 16, 20, 40] },
   },
+  {
+    name: 'absolute boxes of lines from right to left',
+    css: 'div{width:60px;margin:5px 40px}b{position:absolute}',
+    body: '<div style="direction:rtl;text-align:left"><b id=left>T</b></div><div style="direction:rtl;text-align:left"><b id=left-in>T</b> <u>x</u></div><div style="direction:rtl;text-align:right"><b id=right>T</b></div><div style="direction:rtl;text-align:right"><b id=right-in>T</b> <u>x</u></div><div style="direction:rtl;text-align:center"><b id=center>T</b></div><div style="direction:rtl;text-align:center"><b id=center-in>T</b> <u>x</u></div><div style="direction:rtl;text-align:end"><b id=end>T</b></div><div style="direction:rtl;text-align:end"><b id=end-in>T</b> <u>x</u></div>',
+    boxes: {
+      left: [30.22, 5, 9.78, 20],
+      'left-in': [38.22, 5, 9.78, 20],
+      right: [90.22, 30, 9.78, 20],
+      'right-in': [90.22, 30, 9.78, 20],
+      center: [60.22, 55, 9.78, 20],
+      'center-in': [64.22, 55, 9.78, 20],
+      end: [30.22, 80, 9.78, 20],
+      'end-in': [38.22, 80, 9.78, 20],
+    },
+  },
 ];

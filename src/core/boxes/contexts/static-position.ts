@@ -33,15 +33,12 @@ export function staticInLine(
 ): OutOfFlow {
   const room = flow.floats.gap(flow.y + y, flow.y + y, flow.x, flow.x + width);
   const rect = { x: room.left - flow.x, y, width: room.right - room.left, height: 0 };
-  const start = direction === 'rtl' ? 'high' : 'low';
-  const end = direction === 'rtl' ? 'low' : 'high';
+  const rtl = direction === 'rtl';
+  const start = rtl ? 'high' : 'low';
   const named = /(left|right|center|end)$/.exec(textAlign)?.[1];
-  const edge = { left: 'low', right: 'high', center: 'center', end }[named ?? ''] ?? start;
-  // Only where the line itself begins at the far edge does the box end there.
-  return {
-    ...staticAt(child, rect, edge as Edge, 'low'),
-    alignX: named === undefined && start === 'high' ? 'end' : 'start',
-  };
+  const edge = named === 'left' ? 'low' : named === 'right' ? 'high' : named === 'center' ? 'center' : start;
+  const at = staticAt(child, rect, named === 'end' ? (rtl ? 'low' : 'high') : edge, 'low');
+  return { ...at, alignX: rtl ? 'end' : 'start' };
 }
 
 /** Where a container's alignment puts such a child along one axis of its static-position rectangle. @spec css-position-3 §3.5.2, css-align-3 §4 */
