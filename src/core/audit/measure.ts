@@ -13,7 +13,7 @@ import type { Fragment } from '../boxes/index.js';
 import { isAncestorOrSelf, type ElementNode } from '../html/index.js';
 import { effectsAt } from '../menus/index.js';
 import { isFocusable, nameOf, roleOf, tabOrder } from '../naming/index.js';
-import { listMatrix } from '../paint/index.js';
+import { spaceMatrix } from '../paint/index.js';
 import { isGraphic, setting, type Page, type Scene, type Setting } from '../scene/index.js';
 
 export interface MeasuredElement {
@@ -160,8 +160,7 @@ export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Reco
   if (!fragment) {
     // Graphics have no fragment; what is never shown is not transformed.
     const graphic = isGraphic(element) && scene.rect(element) !== null;
-    out.transform =
-      graphic && style.transform.length > 0 ? printMatrix(listMatrix(style.transform, 0, 0), style) : 'none';
+    out.transform = graphic && style.transform.length > 0 ? printMatrix(style, 0, 0) : 'none';
     if (graphic && element.tag === 'rect')
       for (const side of ['width', 'height'] as const) if (out[side] === 'auto') out[side] = '0px';
     return out;
@@ -202,24 +201,17 @@ function used(
     out.height = printPx(round(Math.max(0, height)));
   }
   insets(out, style, element, scene);
-  if (style.transform.length > 0)
-    out.transform = printMatrix(listMatrix(style.transform, fragment.width, fragment.height), style);
+  if (style.transform.length > 0) out.transform = printMatrix(style, fragment.width, fragment.height);
 }
 
 const needsLayout = (value: LengthPercentage): boolean => value.percent !== 0 || value.curve !== null;
 
-function printMatrix(
-  m: { a: number; b: number; c: number; d: number; e: number; f: number },
-  style: ComputedStyle,
-): string {
-  const three =
-    style.transform.some((s) => 'three' in s && s.three && s.kind === 'scale') ||
-    style.transform.some((s) => s.kind === 'rotate' && s.axis !== 'z');
-  if (style.transform.some((s) => s.kind === 'other'))
-    return style.transform.map((s) => (s.kind === 'other' ? s.text : '')).join(' ');
-  const n = [m.a, m.b, m.c, m.d, m.e, m.f].map(printNumber);
-  if (three) return `matrix3d(${n[0]}, ${n[1]}, 0, 0, ${n[2]}, ${n[3]}, 0, 0, 0, 0, 1, 0, ${n[4]}, ${n[5]}, 0, 1)`;
-  return `matrix(${n.join(', ')})`;
+/** @spec css-transforms-2 §14 (`matrix()` for what stays in the plane) */
+function printMatrix({ transform }: ComputedStyle, width: number, height: number): string {
+  const numbers = spaceMatrix(transform, width, height).map(printNumber);
+  const flat = numbers.every((n, i) => [0, 1, 4, 5, 12, 13].includes(i) || n === (i === 10 || i === 15 ? '1' : '0'));
+  if (!flat) return `matrix3d(${numbers.join(', ')})`;
+  return `matrix(${[0, 1, 4, 5, 12, 13].map((i) => numbers[i]).join(', ')})`;
 }
 
 /** Offsets of positioned boxes are given as used. */

@@ -19,3 +19,4 @@ export { gradientColour, gradientEllipse, gradientLine, mix, placedStops, type P
 export { tilingOf, type Tiling } from './tiles.js';
 export { cornerRadii, type CornerRadius, type Outline } from './outlines.js';
 export { canvasGround, canvasTiling, type CanvasGround } from './canvas.js';
+export { spaceMatrix } from './perspective.js';

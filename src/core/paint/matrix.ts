@@ -134,13 +134,13 @@ function stepMatrix(step: TransformStep, width: number, height: number): Matrix 
       return { a, b, c, d, e, f };
     }
     case 'perspective':
-    case 'other':
+    case 'space':
       return IDENTITY;
   }
 }
 
 export const listMatrix = (steps: readonly TransformStep[], width: number, height: number): Matrix =>
-  steps.some(({ kind }) => kind === 'perspective')
+  steps.some(({ kind }) => kind === 'perspective' || kind === 'space')
     ? planeOf(steps, width, height)
     : steps.reduce((m, step) => multiply(m, stepMatrix(step, width, height)), IDENTITY);
 

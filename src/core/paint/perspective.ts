@@ -26,7 +26,7 @@ function spaceOf(step: TransformStep, width: number, height: number): Space {
     case 'translate':
       return changed([0, 3, resolveLength(step.x, width)], [1, 3, resolveLength(step.y, height)], [2, 3, step.z.px]);
     case 'scale':
-      return changed([0, 0, step.x], [1, 1, step.y]);
+      return changed([0, 0, step.x], [1, 1, step.y], [2, 2, step.z]);
     case 'rotate': {
       const [cos, sin] = [Math.cos(radians(step.degrees)), Math.sin(radians(step.degrees))];
       if (step.axis === 'x') return changed([1, 1, cos], [1, 2, -sin], [2, 1, sin], [2, 2, cos]);
@@ -41,14 +41,23 @@ function spaceOf(step: TransformStep, width: number, height: number): Space {
     }
     case 'perspective':
       return step.distance === null ? UNIT : changed([3, 2, -1 / Math.max(NEAREST, step.distance)]);
-    case 'other':
-      return UNIT;
+    case 'space':
+      return [0, 1, 2, 3].map((row) => [0, 1, 2, 3].map((column) => step.m[4 * column + row]!));
   }
 }
 
+/** The product of steps as `matrix3d()` has it: sixteen numbers, column by column. @spec css-transforms-2 §12.1 */
+export function spaceMatrix(steps: readonly TransformStep[], width: number, height: number): readonly number[] {
+  const m = productOf(steps, width, height);
+  return [0, 1, 2, 3].flatMap((column) => m.map((row) => row[column]!));
+}
+
+const productOf = (steps: readonly TransformStep[], width: number, height: number): Space =>
+  steps.reduce((all, step) => times(all, spaceOf(step, width, height)), UNIT);
+
 /** Where steps seen in perspective put the plane of a box, as a projecting 2D matrix. @spec css-transforms-2 §7.1 */
 export function planeOf(steps: readonly TransformStep[], width: number, height: number) {
-  const m = steps.reduce((all, step) => times(all, spaceOf(step, width, height)), UNIT);
+  const m = productOf(steps, width, height);
   const by = Math.abs(m[3]![3]!) < 1e-9 ? 1e-9 : m[3]![3]!;
   const at = (row: number, column: number): number => m[row]![column]! / by;
   return { a: at(0, 0), b: at(1, 0), c: at(0, 1), d: at(1, 1), e: at(0, 3), f: at(1, 3), g: at(3, 0), h: at(3, 1) };

@@ -68,4 +68,28 @@ export const cases: readonly LayoutCase[] = [
       d: [220.93, 405.64, 55.91, 47.1],
     },
   },
+  {
+    name: 'around any axis',
+    css: 'div{position:absolute;left:200px;top:150px;width:200px;height:100px}b{position:absolute;left:20px;top:30px;width:50px;height:20px}',
+    body: '<div id=a style="transform:perspective(400px) rotate3d(1,2,.5,40deg)"><b id=b>x</b></div>',
+    boxes: { a: [198.6, 122.56, 173.15, 141.56], b: [227.32, 159.01, 48.81, 33.82] },
+  },
+  {
+    name: 'around any axis from far away',
+    css: 'div{position:absolute;left:200px;top:150px;width:200px;height:100px}b{position:absolute;left:20px;top:30px;width:50px;height:20px}',
+    body: '<div id=a style="transform:rotate3d(1,1,0,50deg)"><b id=b>x</b></div>',
+    boxes: { a: [208.93, 141.07, 182.14, 117.86], b: [230.72, 169.28, 44.64, 25.36] },
+  },
+  {
+    name: 'by sixteen numbers',
+    css: 'div{position:absolute;left:200px;top:150px;width:200px;height:100px}b{position:absolute;left:20px;top:30px;width:50px;height:20px}',
+    body: '<div id=a style="transform:matrix3d(.9,.1,.3,.001,0,.8,.2,.0005,0,0,1,0,20,10,0,1)"><b id=b>x</b></div>',
+    boxes: { a: [220, 154.29, 182.33, 99.05], b: [242.86, 184.62, 49.93, 22.6] },
+  },
+  {
+    name: 'turned by its own property',
+    css: 'div{position:absolute;left:200px;top:150px;width:200px;height:100px}b{position:absolute;left:20px;top:30px;width:50px;height:20px}',
+    body: '<div id=a style="rotate:1 1 0 50deg"><b id=b>x</b></div>',
+    boxes: { a: [208.93, 141.07, 182.14, 117.86], b: [230.72, 169.28, 44.64, 25.36] },
+  },
 ];

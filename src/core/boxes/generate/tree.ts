@@ -178,6 +178,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     !replaced && !alternative && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
   const firstLine =
     inner === 'flow' && outer !== 'inline' && !replaced ? building.styles.pseudo(element, 'first-line') : null;
+  if (leavesPlane(style)) notePerspective(element, building);
   if (style.overlay === 'auto') backdrop(parent, element, building);
   const box = make(building, {
     element,
@@ -241,6 +242,22 @@ function replacementOf(
   const alternative = alternativeOf(element, style, { ...sources, quirks: document.quirks });
   const replaced = !alternative && isReplaced(element, sources, document.scripting);
   return { natural: replaced ? naturalSize(element, style, sources) : null, alternative };
+}
+
+/** Whether a transform turns or moves a box out of the plane it stands in. */
+const leavesPlane = ({ transform, rotate }: ComputedStyle): boolean =>
+  [...transform, ...rotate].some(
+    (s) => s.kind === 'space' || (s.kind === 'rotate' && s.axis !== 'z') || (s.kind === 'translate' && s.z.px !== 0),
+  );
+
+function notePerspective(element: ElementNode, { styles, limits }: Building): void {
+  if (!element.parent || styles.of(element.parent).perspective === 'none') return;
+  limits.add(
+    'unsupported',
+    'perspective of a parent',
+    'what is turned inside is placed as seen from far away',
+    element.startTag,
+  );
 }
 
 /** What a picture embeds from other languages has no boxes here. */

@@ -20,17 +20,17 @@ export type TransformStep =
       readonly y: LengthPercentage;
       /** Towards the viewer; matters in perspective alone. */
       readonly z: LengthPercentage;
-      readonly three: boolean;
     }
-  | { readonly kind: 'scale'; readonly x: number; readonly y: number; readonly three: boolean }
+  | { readonly kind: 'scale'; readonly x: number; readonly y: number; readonly z: number }
   | { readonly kind: 'rotate'; readonly degrees: number; readonly axis: 'x' | 'y' | 'z' }
   | { readonly kind: 'skew'; readonly x: number; readonly y: number }
   | { readonly kind: 'matrix'; readonly m: readonly number[] }
   /** Distance of the viewer, px; null for none. */
-  | { readonly kind: 'perspective'; readonly distance: number | null; readonly text: string }
-  | { readonly kind: 'other'; readonly text: string };
+  | { readonly kind: 'perspective'; readonly distance: number | null }
+  /** Sixteen numbers, column by column. */
+  | { readonly kind: 'space'; readonly m: readonly number[] };
 
-type Reader = (parts: readonly (Component | undefined)[], text: string) => Computation<TransformStep> | null;
+type Reader = (parts: readonly (Component | undefined)[]) => Computation<TransformStep> | null;
 
 const translate =
   (axes: 'xy' | 'x' | 'y' | 'z' | '3d'): Reader =>
@@ -41,9 +41,9 @@ const translate =
     if (!first || !second || (axes === '3d' ? parts.length !== 3 : parts.length > (axes === 'xy' ? 2 : 1))) return null;
     const third = axes === '3d' ? readLength(parts[2], { percent: false }) : zero;
     if (!third) return null;
-    if (axes === 'z') return (c) => ({ kind: 'translate', x: ZERO, y: ZERO, z: first(c), three: true });
-    if (axes === 'y') return (c) => ({ kind: 'translate', x: ZERO, y: first(c), z: ZERO, three: false });
-    return (c) => ({ kind: 'translate', x: first(c), y: second(c), z: third(c), three: axes === '3d' });
+    if (axes === 'z') return (c) => ({ kind: 'translate', x: ZERO, y: ZERO, z: first(c) });
+    if (axes === 'y') return (c) => ({ kind: 'translate', x: ZERO, y: first(c), z: ZERO });
+    return (c) => ({ kind: 'translate', x: first(c), y: second(c), z: third(c) });
   };
 
 const scale =
@@ -51,11 +51,14 @@ const scale =
   (parts) => {
     const first = readNumber(parts[0], { percent: true });
     const second = parts.length > 1 ? readNumber(parts[1], { percent: true }) : first;
+    const third = axes === '3d' ? readNumber(parts[2], { percent: true }) : null;
     if (!first || !second || (axes === '3d' ? parts.length !== 3 : parts.length > (axes === 'xy' ? 2 : 1))) return null;
+    if (axes === '3d' && !third) return null;
     return (c) => {
       const x = axes === 'y' || axes === 'z' ? 1 : first(c);
       const y = axes === 'x' || axes === 'z' ? 1 : axes === 'y' ? first(c) : second(c);
-      return { kind: 'scale', x, y, three: axes === 'z' || axes === '3d' };
+      const z = axes === 'z' ? first(c) : third ? third(c) : 1;
+      return { kind: 'scale', x, y, z };
     };
   };
 
@@ -75,20 +78,43 @@ const skew =
     return (c) => (axes === 'y' ? { kind: 'skew', x: 0, y: first(c) } : { kind: 'skew', x: first(c), y: second(c) });
   };
 
-const matrix: Reader = (parts, text) => {
+const matrix: Reader = (parts) => {
   const numbers = parts.map((part) => readNumber(part));
   if (numbers.some((n) => n === null)) return null;
-  if (numbers.length === 16) return () => ({ kind: 'other', text });
+  if (numbers.length === 16) return (c) => ({ kind: 'space', m: numbers.map((n) => n!(c)) });
   return numbers.length === 6 ? (c) => ({ kind: 'matrix', m: numbers.map((n) => n!(c)) }) : null;
 };
 
-const opaque: Reader = (_parts, text) => () => ({ kind: 'other', text });
+/** A turn around any axis. @spec css-transforms-2 §12.1 (rotate3d) */
+const rotate3d: Reader = (parts) => {
+  const axis = parts.slice(0, 3).map((part) => readNumber(part));
+  const angle = readAngle(parts[3]);
+  if (parts.length !== 4 || !angle || axis.includes(null)) return null;
+  return (c) => {
+    const [x = 0, y = 0, z = 0] = axis.map((n) => n!(c));
+    return { kind: 'space', m: turnAround(x, y, z, (angle(c) * Math.PI) / 180) };
+  };
+};
 
-const perspective: Reader = (parts, text) => {
+function turnAround(x: number, y: number, z: number, radians: number): readonly number[] {
+  const length = Math.hypot(x, y, z);
+  if (length === 0) return [1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1, 0, 0, 0, 0, 1];
+  const [u, v, w] = [x / length, y / length, z / length];
+  const [cos, sin] = [Math.cos(radians), Math.sin(radians)];
+  const rest = 1 - cos;
+  return [
+    ...[u * u * rest + cos, u * v * rest + w * sin, u * w * rest - v * sin, 0],
+    ...[u * v * rest - w * sin, v * v * rest + cos, v * w * rest + u * sin, 0],
+    ...[u * w * rest + v * sin, v * w * rest - u * sin, w * w * rest + cos, 0],
+    ...[0, 0, 0, 1],
+  ];
+}
+
+const perspective: Reader = (parts) => {
   if (parts.length !== 1) return null;
-  if (isIdent(parts[0], 'none')) return () => ({ kind: 'perspective', distance: null, text });
+  if (isIdent(parts[0], 'none')) return () => ({ kind: 'perspective', distance: null });
   const distance = readLength(parts[0], { percent: false, negative: false });
-  return distance ? (c) => ({ kind: 'perspective', distance: distance(c).px, text }) : null;
+  return distance ? (c) => ({ kind: 'perspective', distance: distance(c).px }) : null;
 };
 
 const FUNCTIONS: Readonly<Record<string, Reader>> = {
@@ -106,7 +132,7 @@ const FUNCTIONS: Readonly<Record<string, Reader>> = {
   rotatez: rotate('z'),
   rotatex: rotate('x'),
   rotatey: rotate('y'),
-  rotate3d: opaque,
+  rotate3d,
   skew: skew('xy'),
   skewx: skew('x'),
   skewy: skew('y'),
@@ -123,10 +149,7 @@ function parseTransform(items: readonly Component[]): Computation<readonly Trans
     if (item.type !== 'function') return null;
     const groups = splitCommas(item.args);
     if (groups.some((group) => group.length !== 1)) return null;
-    const step = FUNCTIONS[item.name]?.(
-      groups.map((group) => group[0]),
-      item.node.toString(),
-    );
+    const step = FUNCTIONS[item.name]?.(groups.map((group) => group[0]));
     if (!step) return null;
     steps.push(step);
   }
@@ -173,8 +196,9 @@ function printStep(step: TransformStep): string {
     case 'matrix':
       return `matrix(${step.m.join(', ')})`;
     case 'perspective':
-    case 'other':
-      return step.text;
+      return `perspective(${step.distance === null ? 'none' : `${step.distance}px`})`;
+    case 'space':
+      return `matrix3d(${step.m.join(', ')})`;
   }
 }
 
@@ -205,14 +229,15 @@ export const transforms = {
     row<readonly TransformStep[]>([], parseTransform, printSteps, { percent: 'own-box', affects: 'paint' }),
     moved('transform'),
   ),
-  translate: individual('translate', (items) => translate(items.length === 3 ? '3d' : 'xy')(items, '')),
+  translate: individual('translate', (items) => translate(items.length === 3 ? '3d' : 'xy')(items)),
   rotate: individual('rotate', (items) => {
+    if (items.length === 4) return rotate3d(items);
     const axis =
       items.length === 2 && isIdent(items[0], 'x', 'y', 'z') ? (items[0] as { name: 'x' | 'y' | 'z' }).name : 'z';
     const angle = readAngle(items[items.length - 1]);
     return angle && items.length <= 2 ? (c) => ({ kind: 'rotate', degrees: angle(c), axis }) : null;
   }),
-  scale: individual('scale', (items) => scale(items.length === 3 ? '3d' : 'xy')(items, '')),
+  scale: individual('scale', (items) => scale(items.length === 3 ? '3d' : 'xy')(items)),
   transformOrigin: row<readonly [LengthPercentage, LengthPercentage]>(
     [CENTRE, CENTRE],
     parseOrigin,
