@@ -2,6 +2,7 @@
  * Holds the engine against an installed Chromium: on given pages, or on random ones made from a seed.
  *   npm run against -- page.html … [--root folder] [--at 375]
  *   npm run against -- --pages 500 --seed 1 [--show 3]
+ *   npm run against -- --presses 500 --seed 1 [--show 3]   what presses reach where boxes overlap
  */
 import { resolve } from 'node:path';
 import { pathToFileURL } from 'node:url';
@@ -9,7 +10,9 @@ import { parseArgs } from 'node:util';
 import { loadFile, loadText } from '../src/sources/index.js';
 import { Chromium } from './against/browser.js';
 import { causes, compare, tell, type Comparison } from './against/compare.js';
-import { htmlOf, makePages, type Part } from './against/generate.js';
+import { htmlOf, makePages, markupOf, type Part } from './against/generate.js';
+import { makeOverlaps, named, OVERLAP_CSS, type Overlap } from './against/overlaps.js';
+import { pressedHere } from './against/presses.js';
 import { shrink } from './against/shrink.js';
 
 const height = 800;
@@ -21,6 +24,7 @@ const { values, positionals } = parseArgs({
   allowPositionals: true,
   options: {
     pages: { type: 'string' },
+    presses: { type: 'string' },
     seed: { type: 'string', default: '1' },
     show: { type: 'string', default: '3' },
     root: { type: 'string' },
@@ -30,6 +34,7 @@ const { values, positionals } = parseArgs({
 const width = Number(values.at);
 
 type Tab = Awaited<ReturnType<Chromium['tab']>>;
+type PressTab = Awaited<ReturnType<Chromium['presses']>>;
 
 async function files(tab: Tab, names: readonly string[], root: string | undefined): Promise<void> {
   for (const name of names) {
@@ -78,9 +83,32 @@ async function random(tab: Tab, count: number, seed: number, show: number): Prom
   }
 }
 
+/** Rows of points where a press reaches another element than in the browser. */
+async function misses(tab: PressTab, parts: readonly Part[], scroll: number): Promise<readonly string[]> {
+  const page = { css: OVERLAP_CSS, body: markupOf(named(parts)), scroll };
+  const there = await tab.pressed(page);
+  const here = await pressedHere(page);
+  return there.flatMap((row, i) => (row === here[i] ? [] : [`row ${i}: Chromium ${row}  engine ${here[i]}`]));
+}
+
+async function presses(tab: PressTab, count: number, seed: number, show: number): Promise<void> {
+  const differing: Overlap[] = [];
+  for (const one of makeOverlaps(count, seed))
+    if ((await misses(tab, one.parts, one.scroll)).length > 0) differing.push(one);
+  console.log(`${count} pages of presses from seed ${seed}: ${differing.length} pages differ`);
+  for (const { parts, scroll } of differing.slice(0, show)) {
+    const small = await shrink(parts, async (p) => (await misses(tab, p, scroll)).length > 0, STEPS);
+    console.log(`\nscrolled to ${scroll}: ${markupOf(named(small))}`);
+    for (const line of await misses(tab, small, scroll)) console.log(`  ${line}`);
+  }
+}
+
 const browser = await Chromium.start();
 if (!browser) console.log('against: no Chromium is installed here, nothing compared');
-else {
+else if (values.presses) {
+  await presses(await browser.presses(), Number(values.presses), Number(values.seed), Number(values.show));
+  await browser.close();
+} else {
   const tab = await browser.tab(width, height);
   if (values.pages) await random(tab, Number(values.pages), Number(values.seed), Number(values.show));
   else await files(tab, positionals, values.root);

@@ -10,9 +10,10 @@ import { cases as grounds } from '../tests/paint/cases/grounds.js';
 import { cases as destinations } from '../tests/scene/cases/destinations.js';
 import { cases as presses } from '../tests/paint/cases/presses.js';
 import { destinationPage, type DestinationCase } from '../tests/support/destination-case.js';
+import { PRESS_SIZE, pressedThere } from './against/presses.js';
 import { launched } from './chromium.js';
 import { GROUND_POINTS, groundPage, type GroundCase } from '../tests/support/ground-case.js';
-import { PRESS_COLUMNS, PRESS_ROWS, pressPage, pressPoint, type PressCase } from '../tests/support/press-case.js';
+import type { PressCase } from '../tests/support/press-case.js';
 
 /** Runs in a page: the pixels of a picture at points. */
 const READ = `async ([url, points]) => {
@@ -22,17 +23,6 @@ const READ = `async ([url, points]) => {
   const canvas = new OffscreenCanvas(image.width, image.height).getContext('2d');
   canvas.drawImage(image, 0, 0);
   return points.map(([x, y]) => [x, y, ...canvas.getImageData(x, y, 1, 1).data.slice(0, 3)]);
-}`;
-
-/** Runs in the page: what a press reaches, row by row. */
-const PRESS = `([shown, scroll, rows]) => {
-  for (const id of shown) {
-    const element = document.getElementById(id);
-    if (element.tagName === 'DIALOG') element.showModal();
-    else element.showPopover();
-  }
-  scrollTo(0, scroll);
-  return rows.map((row) => row.map(({ x, y }) => document.elementFromPoint(x, y)?.id || '-').join(' '));
 }`;
 
 /** Runs in the page: follows a fragment and waits until the page stands still. */
@@ -56,7 +46,7 @@ async function write(file: string, type: string, recorded: readonly unknown[]): 
 }
 
 const browser = await launched();
-const page = await browser.newPage({ viewport: { width: 200, height: 120 } });
+const page = await browser.newPage({ viewport: PRESS_SIZE });
 const reader = await browser.newPage();
 const painted: GroundCase[] = [];
 for (const one of grounds) {
@@ -66,13 +56,8 @@ for (const one of grounds) {
   painted.push({ ...one, points: points as GroundCase['points'] });
 }
 const pressed: PressCase[] = [];
-const rows = Array.from({ length: PRESS_ROWS }, (_, row) =>
-  Array.from({ length: PRESS_COLUMNS }, (_, column) => pressPoint(column, row)),
-);
 for (const one of presses) {
-  await page.setContent(pressPage(one));
-  const reached = await page.evaluate(`(${PRESS})(${JSON.stringify([one.shown ?? [], one.scroll ?? 0, rows])})`);
-  pressed.push({ ...one, reached: reached as string[] });
+  pressed.push({ ...one, reached: await pressedThere(page, one) });
 }
 const followed: DestinationCase[] = [];
 for (const one of destinations) {

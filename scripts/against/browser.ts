@@ -1,6 +1,7 @@
 /** Asks an installed Chromium where it puts the boxes of a page. */
 import type { Browser } from 'playwright-core';
 import { launch } from '../chromium.js';
+import { PRESS_SIZE, pressedThere, type PressAsked } from './presses.js';
 
 /** Border box of an element in the page's px; null where it has none. */
 export type Place = readonly [x: number, y: number, width: number, height: number] | null;
@@ -45,6 +46,12 @@ export class Chromium {
         return (await page.evaluate(READ)) as Seen;
       },
     };
+  }
+
+  /** A tab that tells what presses reach. */
+  async presses(): Promise<{ pressed(page: PressAsked): Promise<readonly string[]> }> {
+    const tab = await this.browser.newPage({ viewport: PRESS_SIZE });
+    return { pressed: (page) => pressedThere(tab, page) };
   }
 
   close(): Promise<void> {

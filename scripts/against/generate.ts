@@ -170,5 +170,8 @@ const inner = (part: Part): string => {
   return `${open}${part.parts.map(inner).join(' ')}</${part.tag}>`;
 };
 
+/** Parts as markup. */
+export const markupOf = (parts: readonly Part[]): string => parts.map(inner).join('\n');
+
 export const htmlOf = (parts: readonly Part[]): string =>
-  `<!doctype html><html><head><meta charset="utf-8"><style>body{margin:0;font:16px/20px Arial}</style></head><body>${parts.map(inner).join('\n')}</body></html>`;
+  `<!doctype html><html><head><meta charset="utf-8"><style>body{margin:0;font:16px/20px Arial}</style></head><body>${markupOf(parts)}</body></html>`;

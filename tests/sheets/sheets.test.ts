@@ -97,7 +97,8 @@ describe('structure of a sheet', () => {
       @keyframes out { from { left: 0 } to { left: 10px; top: 1px !important } }`);
     expect(parsed.fontFaces).toMatchObject([{ family: 'Pier', sources: ['pier.woff2', 'pier.ttf'] }]);
     expect(parsed.properties).toEqual([{ name: '--gap', syntax: '<length>', inherits: false, initial: '4px' }]);
-    expect(parsed.keyframes.get('out')!.map((d) => d.text)).toEqual(['10px']);
+    const { first, last, animates } = parsed.keyframes.get('out')!;
+    expect([first.map((d) => d.text), last.map((d) => d.text), animates.text]).toEqual([['0'], ['10px'], 'left']);
   });
 
   test.each<[string, (readonly [number, number])[] | null]>([

@@ -26,6 +26,8 @@ export interface Box {
   readonly id: number;
   readonly element: ElementNode | null;
   readonly pseudo: PseudoElement | null;
+  /** Of text boxes: whose text it is, where that element has no box. @spec css-display-3 §2.5 (contents) */
+  readonly owner: ElementNode | null;
   /** As layout reads it: sizes and sides in the terms of the flow the box stands in. */
   readonly style: ComputedStyle;
   /** As the cascade gave it, in the page's terms. */
@@ -65,11 +67,11 @@ export const isPage = ({ element }: Box): boolean =>
   element !== null && (element.parent === null || (element.tag === 'body' && element.parent.parent === null));
 
 /** Stands in the top layer: above everything, placed by the viewport alone. @spec css-position-4 §4.1 */
-export const isInTopLayer = (box: Box): boolean =>
-  !box.anonymous && box.inner !== 'text' && box.style.overlay === 'auto' && isOutOfFlow(box);
+export const isInTopLayer = (box: Box): boolean => !box.anonymous && box.style.overlay === 'auto' && isOutOfFlow(box);
 
+/** Text boxes have the style of what they stand in, which may itself be out of flow. */
 export const isOutOfFlow = (box: Box): boolean =>
-  !box.anonymous && (box.style.position === 'absolute' || box.style.position === 'fixed');
+  !box.anonymous && box.inner !== 'text' && (box.style.position === 'absolute' || box.style.position === 'fixed');
 /** Children of flex and grid containers do not float. @spec css-flexbox-1 §3 */
 export const isFloating = (box: Box): boolean =>
   !box.anonymous &&

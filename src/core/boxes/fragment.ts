@@ -52,6 +52,8 @@ export interface Fragment {
   readonly outOfFlow: readonly OutOfFlow[];
   /** Of block containers with lines: where each ends, from the top of the border box. */
   readonly lineEnds: readonly number[];
+  /** Where the last line ends that has any width, from the top of the border box: it can be scrolled to. @spec css-overflow-3 §2.2 */
+  readonly linesReach: number;
   /** Of absolute and fixed boxes: their containing block, from the border box; null for boxes in flow. */
   readonly containing: Rect | null;
   /** Of text fragments: what is shown. */
@@ -75,6 +77,7 @@ export function makeFragment(part: Pick<Fragment, 'box' | 'width' | 'height'> & 
     lastBaseline: part.lastBaseline ?? null,
     outOfFlow: part.outOfFlow ?? NONE,
     lineEnds: part.lineEnds ?? NONE,
+    linesReach: part.linesReach ?? 0,
     containing: part.containing ?? null,
     text: part.text ?? '',
   });

@@ -9,6 +9,7 @@ import {
 } from '../css/index.js';
 import { attributesOf, type ElementNode } from '../html/index.js';
 import type { Placement } from './adjust.js';
+import { heldByAnimations } from './animations.js';
 import { makeBlock, type Block } from './block.js';
 import type { PoseView } from './state.js';
 import { containerHolds, nearestSize, NO_CONTAINERS, type ContainerSizes } from './containers.js';
@@ -142,9 +143,7 @@ export class Cascade {
     const block = this.#blockOf(element, run);
     const placement = placementOf(element, read);
     const own = sizes.size === 0 ? options : { ...options, container: nearestSize(element, read, sizes) };
-    const style = this.#style(block, parent, root, placement, own);
-    const ended = this.#afterAnimations(block, style, run.view);
-    return ended ? this.#style(ended, parent, root, placement, own) : style;
+    return this.#moved(block, run.view, (b) => this.#style(b, parent, root, placement, own));
   }
 
   /**
@@ -194,7 +193,8 @@ export class Cascade {
       control: false,
       tick: false,
     };
-    return this.#style(this.#block(active), parent, run.read(0), placement, run.options);
+    const root = run.read(0);
+    return this.#moved(this.#block(active), run.view, (b) => this.#style(b, parent, root, placement, run.options));
   }
 
   #blockOf(element: ElementNode, run: Run): Block {
@@ -244,22 +244,20 @@ export class Cascade {
     return explainMatches(matches, index, flow, idle, { quirks });
   }
 
-  /** The block with the last frames of animations that keep them, or null. @spec css-animations-1 §3.9 (fill-mode) */
-  #afterAnimations(block: Block, style: ComputedStyle, { scrolled }: PoseView): Block | null {
+  /** A style and what animations make of it. */
+  #moved(block: Block, view: PoseView, styleOf: (block: Block) => ComputedStyle): ComputedStyle {
+    const style = styleOf(block);
+    const animated = this.#animated(block, style, view);
+    return animated ? styleOf(animated) : style;
+  }
+
+  /** The block with what animations in effect set, or null. @spec css-cascade-5 §6.1 */
+  #animated(block: Block, style: ComputedStyle, { scrolled }: PoseView): Block | null {
     const { keyframes } = this.matched.ruleSet;
     if (keyframes.size === 0 || style.animationName.every((name) => name === 'none')) return null;
-    const frames = style.animationName.flatMap((name, i) => {
-      const at = <T>(values: readonly T[]): T => values[i % values.length]!;
-      const fill = at(style.animationFillMode);
-      const comes = at(style.animationTimeline) === 'auto' || (scrolled && at(style.animationTimeline) !== 'none');
-      const ends =
-        comes && at(style.animationIterationCount) !== 'infinite' && at(style.animationDirection) === 'normal';
-      return ends && (fill === 'forwards' || fill === 'both')
-        ? [{ name, declarations: keyframes.get(name) ?? [] }]
-        : [];
-    });
-    if (frames.every((f) => f.declarations.length === 0)) return null;
-    const added = frames.map(({ name, declarations }): Match => ({ ...NO_RULE, id: `k:${name}`, declarations }));
+    const held = heldByAnimations(style, keyframes, scrolled);
+    if (held.length === 0) return null;
+    const added = held.map(({ id, declarations }): Match => ({ ...NO_RULE, id: `k:${id}`, declarations }));
     return this.#block([...new Set(block.entries.map((e) => e.match)), ...added]);
   }
 

@@ -71,12 +71,12 @@ export function locate(
 ): readonly PaintNode[] {
   const port: Rect = { x: scroll.x, y: scroll.y, width: viewport.width, height: viewport.height };
   const around: Around = { x: 0, y: 0, matrix: null, clips: [], fixed: false, top: true, port, within: FAR };
-  const site: Site = { scroll, byBox: new Map(), detached: [] };
+  const site: Site = { scroll, byBox: new Map(), paths: new Map(), detached: [] };
   const roots = layout.placed
     .map((placed) => node(placed.fragment, placed.x, placed.y, around, site))
     .filter((made) => made.box.parent === null);
   const top = site.detached.filter((made) => isInTopLayer(made.box));
-  for (const made of site.detached) if (!isInTopLayer(made.box)) home(made.box, site)?.push(made);
+  for (const made of site.detached) if (!isInTopLayer(made.box)) home(made.box, site)?.push(cutByPaths(made, site));
   return [...roots, ...top];
 }
 
@@ -84,7 +84,26 @@ interface Site {
   readonly scroll: Scroll;
   /** Children of the last node of each box. */
   readonly byBox: Map<Box, PaintNode[]>;
+  /** What clip-path leaves of boxes. */
+  readonly paths: Map<Box, Clip>;
   readonly detached: PaintNode[];
+}
+
+/** A path cuts all that stands in its box, wherever that is placed. @spec css-masking-1 §5.1 */
+function cutByPaths(made: PaintNode, { paths }: Site): PaintNode {
+  if (paths.size === 0) return made;
+  const around: Clip[] = [];
+  for (let box = made.box.parent; box; box = box.parent) {
+    const path = paths.get(box);
+    if (path && !made.clips.includes(path)) around.push(path);
+  }
+  return around.length === 0 ? made : cut(made, around);
+}
+
+function cut(node: PaintNode, by: readonly Clip[]): PaintNode {
+  const children = node.children as PaintNode[];
+  for (const [i, child] of children.entries()) children[i] = cut(child, by);
+  return { ...node, clips: [...by, ...node.clips] };
 }
 
 /**
@@ -125,6 +144,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
   }
   const clip = own && !box.viewport ? clipOf(fragment, rect, matrix) : null;
   const path = own ? pathClip(fragment, rect, matrix) : null;
+  if (path) site.paths.set(box, path);
   const hidden = own && hiddenByClip(style);
   const outer = path ? [...around.clips, path] : around.clips;
   const clips = clip ? [...outer, clip] : outer;
@@ -138,7 +158,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     fixed: around.fixed || fixed,
     top: false,
     port: clip?.scrolls ? padded : fixed ? { ...around.port } : around.port,
-    within: own && fragment.kind === 'box' && box.outer !== 'inline' ? contentOf(fragment, rect) : around.within,
+    within: own && fragment.kind === 'box' && box.outer !== 'inline' ? withinOf(fragment, rect, clip) : around.within,
   };
   const children: PaintNode[] = [];
   for (const child of box.locked ? [] : fragment.children) {
@@ -164,6 +184,14 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
 function containingOf({ containing }: Fragment, rect: Rect, { within, top, port }: Around): Rect {
   if (containing) return { ...containing, x: rect.x + containing.x, y: rect.y + containing.y };
   return top ? { ...port, x: 0, y: 0 } : within;
+}
+
+/** What sticky children keep to: of a scroll container, all that can be scrolled to. @spec css-position-3 §3.4 */
+function withinOf(fragment: Fragment, rect: Rect, clip: Clip | null): Rect {
+  const content = contentOf(fragment, rect);
+  if (!clip?.scrolls) return content;
+  const end = Math.max(...fragment.children.map((child) => rect.y + child.y + child.fragment.height));
+  return { ...content, height: Math.max(content.height, end - content.y) };
 }
 
 /** Content box of a fragment whose border box is given. @spec css-box-4 §1.1 */

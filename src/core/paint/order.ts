@@ -108,7 +108,8 @@ function visit(node: PaintNode, parts: Collected): void {
     hoist(node, parts);
     return;
   }
-  if (box.outer === 'inline') parts.inlines.push(node);
+  // What an inline box has around a block lies below it.
+  if (box.outer === 'inline' && fragment.kind !== 'line') parts.inlines.push(node);
   else parts.blocks.push(node);
   for (const child of node.children) visit(child, parts);
 }

@@ -1,13 +1,11 @@
 import Flatbush from 'flatbush';
 import type { Rect } from '../base/index.js';
 import type { ElementNode } from '../html/index.js';
-import { covers, elementOf } from './hit.js';
+import { elementOf, pressedAt } from './hit.js';
 import { boundsOf } from './matrix.js';
 import type { PaintItem } from './order.js';
 import type { PaintNode } from './nodes.js';
 
-/** Side of the square that is hit-tested, px. */
-const PRESSED = 1;
 const FAR = 1e9;
 const tame = (value: number): number => (Number.isFinite(value) ? Math.max(-FAR, Math.min(FAR, value)) : 0);
 
@@ -38,17 +36,17 @@ export class PointIndex {
     return found.map((i) => this.items[i]!);
   }
 
-  /** The item a press at a point reaches: browsers test the px that begins there. @spec css2 appendix E, css-ui-4 §6.1 (pointer-events), §6.2 (interactivity) */
+  /** The item a press at a point reaches. @spec css2 appendix E, css-ui-4 §6.1 (pointer-events), §6.2 (interactivity) */
   hit(x: number, y: number, reached: (element: ElementNode | null) => boolean): PaintItem | null {
     if (!Number.isFinite(x) || !Number.isFinite(y)) return null;
-    const pressed = ({ node }: PaintItem) => pressable(node) && covers(node, x, y, PRESSED);
-    const near = this.within({ x, y, width: PRESSED, height: PRESSED });
+    const pressed = ({ node }: PaintItem) => pressable(node) && pressedAt(node, x, y);
+    const near = this.within({ x: x - 1, y: y - 1, width: 3, height: 3 });
     return near.findLast((item) => pressed(item) && reached(elementOf(item))) ?? null;
   }
 }
 
 function pressable(node: PaintNode): boolean {
-  const { style, element } = node.box;
+  const { style, element, anonymous } = node.box;
   if (style.pointerEvents === 'none' || style.visibility !== 'visible' || style.interactivity === 'inert') return false;
-  return element !== null || node.fragment.kind === 'text';
+  return element !== null || anonymous || node.fragment.kind === 'text';
 }

@@ -1,4 +1,4 @@
-import { bottom, intersect, right, unite, type Rect } from '../base/index.js';
+import { unite, type Rect } from '../base/index.js';
 import {
   isSkipped,
   type Box,
@@ -28,6 +28,7 @@ import {
 } from '../paint/index.js';
 import { Glance } from './glance.js';
 import { Graphics, isGraphic } from './graphics/graphics.js';
+import { reachOf } from './scroll-reach.js';
 import { inlineRect } from './inline-rects.js';
 import { skippedFragments } from './skipped.js';
 import { inkPart, reachablePart, seenPart, type Ends } from './parts.js';
@@ -321,26 +322,14 @@ export class Scene extends Glance {
   }
 
   #measureScroll(): { width: number; height: number } {
-    let { width } = this.layout;
-    let height = this.medium.height;
     const root = this.style(this.document.root);
     const body = this.document.body ? this.style(this.document.body) : null;
     const cut = root.overflowX !== 'visible' ? root.overflowX : (body?.overflowX ?? 'visible');
-    const stack = [...this.roots];
-    for (let node = stack.pop(); node; node = stack.pop()) {
-      for (const child of node.children) stack.push(child);
-      if (node.fixed) continue;
-      const isText = node.fragment.kind === 'text';
-      // Clips only take away: what lies within what is known already adds nothing.
-      const whole = boundsOf(node.matrix, node.rect);
-      if (right(whole) <= width && (isText || bottom(whole) <= height)) continue;
-      const rect = scrolled(node, whole);
-      if (!rect) continue;
-      width = Math.max(width, right(rect));
-      if (!isText) height = Math.max(height, bottom(rect));
-    }
-    if (cut === 'clip') width = this.layout.width;
-    return { width: Math.floor(width + 1 / 64), height: Math.ceil(height - 0.5) };
+    const { width, height } = reachOf(this.roots, { width: this.layout.width, height: this.medium.height });
+    return {
+      width: Math.floor((cut === 'clip' ? this.layout.width : width) + 1 / 64),
+      height: Math.ceil(height - 0.5),
+    };
   }
 
   #nodeMap(): Map<Box, PaintNode[]> {
@@ -359,10 +348,3 @@ export class Scene extends Glance {
 
 const isPicture = ({ namespace, tag, parent }: ElementNode): boolean =>
   namespace === 'svg' && tag === 'svg' && parent?.namespace !== 'svg';
-
-/** The part of a node that can be scrolled to. */
-function scrolled(node: PaintNode, whole: Rect): Rect | null {
-  let rect: Rect | null = whole;
-  for (const clip of node.clips) if (!clip.paintOnly) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
-  return rect;
-}

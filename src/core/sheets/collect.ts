@@ -2,7 +2,7 @@ import { SourceText, type LimitLog, type Span } from '../base/index.js';
 import { compileMedia, QUIRKS_SHEET, SVG_SHEET, USER_AGENT_SHEET, type MediaCondition } from '../css/index.js';
 import { splitTokens, type ElementNode, type HtmlDocument } from '../html/index.js';
 import { parseSheet, type ParsedSheet } from './parse.js';
-import type { Declaration, FontFace, Layer, RegisteredProperty, RuleSet, SheetThreshold, StyleRule } from './rules.js';
+import type { FontFace, Keyframes, Layer, RegisteredProperty, RuleSet, SheetThreshold, StyleRule } from './rules.js';
 
 /** A text the page refers to, already read; `name` is how reports call it. */
 export interface Resource {
@@ -33,7 +33,7 @@ interface Gathering {
   readonly thresholds: Map<string, { px: number; side: 'from' | 'above'; places: { text: string; span: Span }[] }>;
   readonly fontFaces: FontFace[];
   readonly properties: Map<string, RegisteredProperty>;
-  readonly keyframes: Map<string, readonly Declaration[]>;
+  readonly keyframes: Map<string, Keyframes>;
   readonly addresses: Map<SourceText, string>;
   readonly layers: Layer;
   bytes: number;

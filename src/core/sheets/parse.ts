@@ -11,7 +11,8 @@ import {
 } from '../css/index.js';
 import { topLevel, withoutHtmlComments } from './top-level.js';
 import { fontFaceOf, unquote } from './font-face.js';
-import type { ContainerQuery, Declaration, FontFace, RegisteredProperty, Scope } from './rules.js';
+import { keyframesOf } from './keyframes.js';
+import type { ContainerQuery, Declaration, FontFace, Keyframes, RegisteredProperty, Scope } from './rules.js';
 
 /** A rule of one sheet, its place among layers still relative to that sheet. */
 export interface SheetRule {
@@ -48,7 +49,7 @@ export interface ParsedSheet {
   readonly conditions: readonly ConditionPlace[];
   readonly fontFaces: readonly FontFace[];
   readonly properties: readonly RegisteredProperty[];
-  readonly keyframes: ReadonlyMap<string, readonly Declaration[]>;
+  readonly keyframes: ReadonlyMap<string, Keyframes>;
   readonly limits: readonly Limit[];
 }
 
@@ -262,7 +263,11 @@ function atRule(node: AtRule, frame: Frame, work: Work, depth: number): void {
       return fontFace(node, span, work);
     case 'keyframes':
     case '-webkit-keyframes':
-      return keyframes(node, params, work);
+      work.out.keyframes.set(
+        unquote(params),
+        keyframesOf(node, span, (item) => declarationOf(item, work.out.source)),
+      );
+      return;
     case 'property':
       return registered(node, params, work);
     case 'scope':
@@ -367,19 +372,6 @@ function descriptors(node: AtRule, source: SourceText): Map<string, string> {
 function fontFace(node: AtRule, span: Span, { out }: Work): void {
   const face = fontFaceOf(descriptors(node, out.source), span);
   if (face) out.fontFaces.push(face);
-}
-
-/** Keeps the declarations in force at the end of one run. */
-function keyframes(node: AtRule, params: string, work: Work): void {
-  const last: Declaration[] = [];
-  for (const child of node.nodes ?? []) {
-    if (child.type !== 'rule' || !/(^|,)\s*(to|100%)\s*(,|$)/i.test(child.selector)) continue;
-    for (const item of child.nodes) {
-      const made = item.type === 'decl' ? declarationOf(item, work.out.source) : null;
-      if (made && !made.important) last.push(made);
-    }
-  }
-  work.out.keyframes.set(unquote(params), last);
 }
 
 function registered(node: AtRule, params: string, work: Work): void {

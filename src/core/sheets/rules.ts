@@ -10,6 +10,14 @@ export interface Declaration {
   readonly span: Span;
 }
 
+/** What stands at the two ends of an animation, and which properties it holds while it is in effect. */
+export interface Keyframes {
+  readonly first: readonly Declaration[];
+  readonly last: readonly Declaration[];
+  /** Names of all properties of all frames, as the value of `animates`. */
+  readonly animates: Declaration;
+}
+
 /** A cascade layer: its place counts from 0 (weakest), a parent's own rules after its children's. */
 export interface Layer {
   readonly name: string;
@@ -85,8 +93,8 @@ export interface RuleSet {
   readonly thresholds: readonly SheetThreshold[];
   readonly fontFaces: readonly FontFace[];
   readonly properties: ReadonlyMap<string, RegisteredProperty>;
-  /** Keyframes by name: declarations of each animation's last frame. */
-  readonly keyframes: ReadonlyMap<string, readonly Declaration[]>;
+  /** By the names of animations. */
+  readonly keyframes: ReadonlyMap<string, Keyframes>;
   /** URL that references in a sheet start from, by its text. */
   readonly addresses: ReadonlyMap<SourceText, string>;
   /** Bytes of author style sheets read. */

@@ -33,6 +33,8 @@ export interface Content {
   readonly outOfFlow: readonly OutOfFlow[];
   /** Where its own lines end, px. */
   readonly lineEnds?: readonly number[];
+  /** Where the last of them ends that has any width, px. */
+  readonly linesReach?: number;
   /** Margins left over at the end. */
   readonly end: Strut;
   /** Nothing inside has height: the box's own margins may meet. */
@@ -62,7 +64,10 @@ export function finish(job: Omit<Job, 'space'>, height: number, content: Content
     baseline: lift(content.baseline),
     lastBaseline: lift(content.lastBaseline),
     outOfFlow,
-    ...(content.lineEnds && { lineEnds: content.lineEnds.map((end) => end + dy) }),
+    ...(content.lineEnds && {
+      lineEnds: content.lineEnds.map((end) => end + dy),
+      linesReach: (content.linesReach ?? 0) + dy,
+    }),
   });
 }
 

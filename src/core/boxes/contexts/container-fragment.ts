@@ -12,6 +12,7 @@ export function containerFragment(
     readonly lastBaseline: number | null;
     readonly outOfFlow: readonly OutOfFlow[];
     readonly lineEnds?: readonly number[];
+    readonly linesReach?: number;
   },
 ): Fragment {
   const { border, padding } = frame;

@@ -61,7 +61,7 @@ function layoutRows(
       if (cell.rowSpan > 1) continue;
       heights[r] = Math.max(heights[r]!, fragment.height);
       if (alignsBaseline(cell) && fragment.baseline !== null) {
-        baselines[r] = Math.max(baselines[r] ?? 0, fragment.baseline);
+        baselines[r] = Math.max(baselines[r] ?? -Infinity, fragment.baseline);
         below = Math.max(below, fragment.height - fragment.baseline);
       }
     }

@@ -81,6 +81,7 @@ export function turnFragment(fragment: Fragment, from: Mode, to: Mode): Fragment
     padding: edges(fragment.padding),
     baseline: null,
     lastBaseline: null,
+    linesReach: 0,
     children: fragment.children.map((child) => turnPlaced(child, fragment, from, to)),
     containing: fragment.containing && across(fragment.containing, fragment, from, to),
     outOfFlow: fragment.outOfFlow.map((entry) => turnOutOfFlow(entry, fragment, from, to)),

@@ -8,12 +8,22 @@ import { type Building, make } from './make.js';
 export function complete(box: Box, building: Building): void {
   if (['table', 'row-group', 'row'].includes(box.inner)) {
     wrapTableParts(box, (draft) => make(building, draft));
+    completeCells(box, building);
     if (box.inner === 'table') collapseBorders(box);
     return;
   }
   if (box.inner === 'flow') wrapTableParts(box, (draft) => make(building, draft));
   if (box.inner === 'flex' || box.inner === 'grid') wrapRuns(box, building, true);
   else if (box.inner === 'flow' && box.outer !== 'inline' && mixes(box)) wrapRuns(box, building, false);
+}
+
+/** Cells made for what stands in a table without one. */
+function completeCells(box: Box, building: Building): void {
+  for (const child of box.children) {
+    if (!child.anonymous) continue;
+    if (child.inner === 'flow') complete(child, building);
+    else completeCells(child, building);
+  }
 }
 
 const mixes = (box: Box): boolean =>

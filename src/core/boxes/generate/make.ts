@@ -34,6 +34,7 @@ export function make(building: Pick<Building, 'next'>, draft: Draft): Box {
     id: building.next++,
     element: draft.element ?? null,
     pseudo: draft.pseudo ?? null,
+    owner: draft.owner ?? null,
     style: styleInFlow(style, frame),
     computed: style,
     frame,

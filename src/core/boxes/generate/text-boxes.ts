@@ -1,10 +1,17 @@
 import type { ComputedStyle } from '../../cascade/index.js';
+import type { ElementNode } from '../../html/index.js';
 import type { Box } from '../box.js';
 import { transformText } from '../text/index.js';
 import { make, push, type Building } from './make.js';
 
 /** Puts text into a box, in the case its style asks for. @spec css-text-3 §2.1 */
-export function text(parent: Box, data: string, style: ComputedStyle, building: Building): void {
+export function text(
+  parent: Box,
+  data: string,
+  style: ComputedStyle,
+  building: Building,
+  owner: ElementNode | null = null,
+): void {
   if (data === '') return;
   const before = style.textTransform === 'none' ? '' : characterBefore(parent);
   push(
@@ -14,6 +21,7 @@ export function text(parent: Box, data: string, style: ComputedStyle, building: 
       outer: 'inline',
       inner: 'text',
       parent,
+      owner,
       text: transformText(data, style.textTransform, before),
     }),
   );

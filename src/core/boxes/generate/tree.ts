@@ -158,8 +158,9 @@ function fillClosed(box: Box, element: ElementNode, building: Building): void {
 }
 
 function nodeBox(box: Box, node: ElementNode['children'][number], parent: ElementNode, building: Building): void {
-  if (node.kind === 'text') text(box, node.data, building.styles.of(parent), building);
-  else elementBox(box, node, building);
+  if (node.kind !== 'text') return elementBox(box, node, building);
+  const style = building.styles.of(parent);
+  text(box, node.data, style, building, style.display === 'contents' ? parent : null);
 }
 
 function elementBox(parent: Box, element: ElementNode, building: Building): void {

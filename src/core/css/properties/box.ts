@@ -213,7 +213,7 @@ export const BOX = {
     formatting: saying('contain'),
   }),
   containerType: making(words('normal', ['size', 'inline-size', 'scroll-state']), {
-    stacking: (value) => (value.some((word) => word.endsWith('size')) ? `container-type: ${value.join(' ')}` : null),
+    formatting: (value) => (value.some((word) => word.endsWith('size')) ? `container-type: ${value.join(' ')}` : null),
   }),
   containerName: words('none', null, { affects: 'nothing' }),
   marginTrim: words('none', TRIMS),

@@ -15,7 +15,7 @@ import {
 import { BACKGROUNDS } from './backgrounds.js';
 import type { BackgroundImage } from './borders.js';
 import { clipPath } from './clip-path.js';
-import { colour, keyword, lengthOr, making, number, row, single, text, type Traits } from './define.js';
+import { colour, keyword, lengthOr, making, number, row, single, text, type Makes, type Traits } from './define.js';
 import { commaList, keywordLayers, times, words } from './lists.js';
 import { transforms } from './transform.js';
 
@@ -80,13 +80,20 @@ const BASELINES = [
 const IDLE: Traits = { affects: 'nothing' };
 const unless = (idle: string, name: string) => (value: string) => (value === idle ? null : name);
 
-/** Properties that make a stacking context, or hold fixed boxes, once they are set: announcing them does too. @spec css-will-change-1 §3 */
+/**
+ * Properties that make a stacking context, or hold fixed boxes, once they are set: announcing or animating them does too.
+ * @spec css-will-change-1 §3
+ */
 const STACKED =
-  /^(transform|translate|rotate|scale|opacity|filter|backdrop-filter|perspective|mix-blend-mode|isolation|position|z-index|clip-path|mask|mask-image|contain)$/;
-const HOLDING = /^(transform|perspective|filter|backdrop-filter|translate|rotate|scale|contain)$/;
-const announces = (value: readonly string[], which: RegExp): string | null => {
-  const found = value.find((name) => which.test(name.toLowerCase()));
-  return found === undefined ? null : `will-change: ${found}`;
+  /^(-webkit-)?(transform|transform-style|translate|rotate|scale|offset|offset-path|offset-position|opacity|filter|backdrop-filter|perspective|mix-blend-mode|isolation|position|clip-path|mask|mask-image|mask-box-image|box-reflect|contain|view-transition-name)$/i;
+const HOLDING =
+  /^(-webkit-)?(transform|transform-style|translate|rotate|scale|offset|offset-path|offset-position|filter|backdrop-filter|perspective|contain)$/i;
+const announcing = (saying: string): Makes<readonly string[]> => {
+  const says = (which: RegExp) => (value: readonly string[]) => {
+    const found = value.find((name) => which.test(name));
+    return found === undefined ? null : `${saying} ${found}`;
+  };
+  return { stacking: says(STACKED), containing: says(HOLDING) };
 };
 
 /** Edges of the part that shows, from the border box's upper left corner. @spec css-masking-1 §6 (clip) */
@@ -186,22 +193,32 @@ export const VISUAL = {
   isolation: making(keyword(['auto', 'isolate'], { affects: 'paint' }), {
     stacking: (value) => (value === 'auto' ? null : 'isolation: isolate'),
   }),
-  willChange: making(words('auto', null, { affects: 'paint' }, { commas: true }), {
-    stacking: (value) => announces(value, STACKED),
-    containing: (value) => announces(value, HOLDING),
-  }),
+  willChange: making(words('auto', null, { affects: 'paint' }, { commas: true }), announcing('will-change:')),
+  /** What animations in effect hold; the cascade alone sets it. @spec web-animations-1 §5.6 (side effects) */
+  animates: making(words('none', null, { affects: 'paint' }), announcing('an animation of')),
   clip,
   clipPath: making(clipPath, { stacking: (value) => (value === null ? null : 'clip-path') }),
   /** Whether the box stands in the top layer; the browser's own sheet alone decides. @spec css-position-4 §4 */
   overlay: keyword(['none', 'auto'], { affects: 'paint' }),
   maskImage: making(text('none', undefined, { affects: 'paint' }), { stacking: unless('none', 'mask') }),
+  webkitMaskBoxImage: making(text('none', undefined, { affects: 'paint' }), { stacking: unless('none', 'mask') }),
   perspective: making(lengthOr('none', ['none'], { percent: false, negative: false }, { affects: 'paint' }), {
     stacking: (value) => (value === 'none' ? null : 'perspective'),
     containing: (value) => (value === 'none' ? null : 'perspective'),
     only: 'transformable',
   }),
   perspectiveOrigin: text('50% 50%', undefined, { affects: 'paint' }),
-  transformStyle: keyword(['flat', 'preserve-3d'], { affects: 'paint' }),
+  transformStyle: making(keyword(['flat', 'preserve-3d'], { affects: 'paint' }), {
+    stacking: (value) => (value === 'flat' ? null : `transform-style: ${value}`),
+    containing: (value) => (value === 'flat' ? null : `transform-style: ${value}`),
+    only: 'transformable',
+  }),
+  viewTransitionName: making(text('none', undefined, { affects: 'paint' }), {
+    stacking: unless('none', 'view-transition-name'),
+  }),
+  webkitBoxReflect: making(text('none', undefined, { affects: 'paint' }), {
+    stacking: unless('none', '-webkit-box-reflect'),
+  }),
   backfaceVisibility: keyword(['visible', 'hidden'], { affects: 'paint' }),
   userSelect: text('auto', (items) => items.length === 1, IDLE),
   touchAction: text('auto', undefined, IDLE),

@@ -13,6 +13,8 @@ import { type InlineSpace, fromAtomics } from './space.js';
 export interface Running {
   lined: boolean;
   readonly lineEnds: number[];
+  /** Where the last line ends that has any width. */
+  linesReach: number;
   /** A line was made since the last block among the lines. */
   fresh: boolean;
   blocks: number;
@@ -85,6 +87,7 @@ export function emit(emitting: Emitting, run: Running): void {
   run.lastBaseline = run.y + placed.baseline;
   run.y += placed.height;
   run.lineEnds.push(run.y);
+  if (line.width > 0) run.linesReach = run.y;
   clearAfter(line, space, run);
 }
 

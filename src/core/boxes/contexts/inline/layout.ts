@@ -87,6 +87,7 @@ const resultOf = ({ y, fresh, blocks, ...run }: Running): InlineResult => ({
   lastBaseline: run.lastBaseline,
   outOfFlow: run.outOfFlow,
   lineEnds: run.lineEnds,
+  linesReach: run.linesReach,
   lined: run.lined,
   endsInBlock: blocks > 0 && !fresh,
 });
@@ -106,6 +107,7 @@ const newRun = (): Running => ({
   open: [],
   lined: false,
   lineEnds: [],
+  linesReach: 0,
   fresh: false,
   blocks: 0,
 });
@@ -120,21 +122,27 @@ function blockInInline(piece: Piece, run: Running, space: InlineSpace): void {
   run.blocks += 1;
   const { fragment, y } = placed;
   const container = run.open.findLast((box) => box.computed.position !== 'static') ?? null;
+  // Where the block stands before it is moved: that is where the inline boxes around it stay.
+  const moved = relativeOffset(piece.box, space.width, space.height).y;
   let part: Placed = placed;
+  let top = y - moved;
+  let inside = moved;
   let carried = outOfFlow.map((entry) => ({ ...entry, inlineContainer: entry.inlineContainer ?? container }));
   for (const box of [...run.open].reverse()) {
     const offset = relativeOffset(box, space.width, space.height);
     part = {
       x: offset.x,
-      y: part.y + offset.y,
+      y: top + offset.y,
       fragment: makeFragment({
         kind: 'line',
         box,
         width: space.width,
         height: part.fragment.height,
-        children: [{ ...part, y: 0 }],
+        children: [{ ...part, y: inside }],
       }),
     };
+    top = part.y;
+    inside = 0;
     carried = carried.map((entry) => ({ ...entry, x: entry.x + offset.x, y: entry.y + offset.y }));
   }
   run.children.push(part);

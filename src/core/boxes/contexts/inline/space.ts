@@ -33,6 +33,8 @@ export interface InlineResult {
   readonly outOfFlow: readonly OutOfFlow[];
   /** Where its lines end, px. */
   readonly lineEnds: readonly number[];
+  /** Where the last line ends that has any width, px. */
+  readonly linesReach: number;
   /** Whether any line box was made, be it of no height. */
   readonly lined: boolean;
   /** No line stands behind the last block among the lines. */
