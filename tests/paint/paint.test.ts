@@ -128,6 +128,9 @@ describe('what lies on top', () => {
 });
 
 describe('why a box is a stacking context', () => {
+  const FRAMES =
+    '@keyframes rise{from{transform:translateY(9px)}to{transform:none}}@keyframes slide{from{left:9px}to{left:0}}';
+
   test.each<[string, string | null]>([
     ['position:relative', null],
     ['position:relative;z-index:0', 'position: relative with z-index: 0'],
@@ -145,10 +148,19 @@ describe('why a box is a stacking context', () => {
     ['will-change:top', null],
     ['contain:paint', 'contain: paint'],
     ['clip-path:circle(50%)', 'clip-path'],
-    ['container-type:inline-size', 'container-type: inline-size'],
+    ['container-type:inline-size', null],
+    ['transform-style:preserve-3d', 'transform-style: preserve-3d'],
+    ['view-transition-name:pier', 'view-transition-name'],
+    ['will-change:z-index', null],
+    ['will-change:-webkit-transform', 'will-change: -webkit-transform'],
+    ['will-change:offset-path', 'will-change: offset-path'],
+    ['animation:rise 1s', null],
+    ['animation:rise 1s both', 'an animation of transform'],
+    ['animation:rise 1s infinite', 'an animation of transform'],
+    ['animation:slide 1s both', null],
     ['overflow:hidden', null],
   ])('%s', (css, expected) => {
-    const page = styled(`#a{${css}}`, '<div id=a>x</div>');
+    const page = styled(`${FRAMES}#a{${css}}`, '<div id=a>x</div>');
     expect(stackingReasons(sceneAt(page).box(find(page, '#a'))!)[0] ?? null).toBe(expected);
   });
 });

@@ -2,6 +2,7 @@ export { generateBoxes, type BoxTree } from './generate/tree.js';
 export { svgSize, type ImageSizes, type PictureSizes } from './generate/natural.js';
 export { layoutDocument, makeLayout, type DocumentLayout } from './contexts/independent.js';
 export { legendOf } from './contexts/fieldset.js';
+export { containsLayout } from './used/containment.js';
 export { newMemory, type LayoutMemory } from './memory.js';
 export { pairTwins } from './generate/twins.js';
 export { makeFragment, paddingBox, type Edges, type Fragment, type Placed } from './fragment.js';
@@ -11,6 +12,7 @@ export {
   isFormControl,
   isInFlow,
   isInTopLayer,
+  isOutOfFlow,
   isPage,
   keepsToScreen,
   isSkipped,

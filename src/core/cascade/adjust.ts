@@ -98,6 +98,10 @@ function settleOverflow(values: unknown[]): void {
   const scrollable = (value: unknown) => (value === 'visible' ? 'auto' : 'hidden');
   if (loose(x) && !loose(y)) values[I.overflowX] = scrollable(x);
   else if (loose(y) && !loose(x)) values[I.overflowY] = scrollable(y);
+  // Tables do not scroll. @spec css-tables-3 §3.6 (overflow)
+  if (!/^(inline-)?table$/.test(String(values[I.display]))) return;
+  const scrolls = [values[I.overflowX], values[I.overflowY]].some((value) => value === 'auto' || value === 'scroll');
+  if (scrolls) values[I.overflowX] = values[I.overflowY] = 'visible';
 }
 
 /** @spec css-text-4 §6.1 (match-parent) */

@@ -47,7 +47,7 @@ export const clipped = (clips: readonly Clip[], x: number, y: number): boolean =
 /** Whether a press at a point of the document reaches a node's area. */
 export function pressedAt(node: PaintNode, x: number, y: number): boolean {
   const square = localSquare(node.matrix, x, y);
-  if (!square || !meets(isSnapped(node) ? snapped(node.rect) : node.rect, square)) return false;
+  if (!square || !areasOf(node).some((area) => meets(area, square))) return false;
   const round = roundedOf(node);
   if (round && !meetsOutline(round, square)) return false;
   return node.clips.every((clip) => letsThrough(clip, x, y));
@@ -78,9 +78,16 @@ function localSquare(matrix: Matrix | null, x: number, y: number): Quad | null {
   return corners.includes(null) ? null : (corners as Quad);
 }
 
-/** Lines and what stands in them are painted on whole px, and pressed there. */
-const isSnapped = ({ fragment, box }: PaintNode): boolean =>
-  fragment.kind === 'text' || (box.outer === 'inline' && box.inner === 'flow');
+/**
+ * What stands in lines is painted on whole px, and pressed there; text of a block itself is pressed with its line,
+ * which is no wider than the block's content.
+ */
+function areasOf({ fragment, box, rect, containing }: PaintNode): readonly Rect[] {
+  const inline = box.outer === 'inline' && box.inner === 'flow';
+  if (fragment.kind !== 'text') return [inline ? snapped(rect) : rect];
+  if (box.parent?.outer === 'inline') return [snapped(rect)];
+  return [snapped(rect), { ...rect, width: Math.min(rect.width, containing.x + containing.width - rect.x) }];
+}
 
 function snapped({ x, y, width, height }: Rect): Rect {
   const [left, top] = [Math.round(x), Math.round(y)];
@@ -89,6 +96,7 @@ function snapped({ x, y, width, height }: Rect): Rect {
 
 /** No side of either lies between a rectangle and a convex quadrilateral. */
 function meets(rect: Rect, quad: Quad): boolean {
+  if (rect.width <= 0 || rect.height <= 0) return false;
   const xs = quad.map(({ x }) => x);
   const ys = quad.map(({ y }) => y);
   if (rect.x >= Math.max(...xs) || rect.x + rect.width <= Math.min(...xs)) return false;

@@ -37,6 +37,8 @@ export interface PaintNode {
   readonly children: readonly PaintNode[];
   /** Keeps its place in the viewport while the page scrolls. */
   readonly fixed: boolean;
+  /** How far sticking moved it, with what it stands in; null for not at all. */
+  readonly stuck: Scroll | null;
   /** The containing block: what percentages and insets refer to, in the coordinates of `rect`. */
   readonly containing: Rect;
 }
@@ -52,6 +54,7 @@ interface Around {
   readonly matrix: Matrix | null;
   readonly clips: readonly Clip[];
   readonly fixed: boolean;
+  readonly stuck: Scroll | null;
   /** Placed by the document itself rather than by a fragment. */
   readonly top: boolean;
   /** The scrolling area sticky boxes keep to: its padding box in the same coordinates. */
@@ -70,7 +73,17 @@ export function locate(
   scroll: Scroll,
 ): readonly PaintNode[] {
   const port: Rect = { x: scroll.x, y: scroll.y, width: viewport.width, height: viewport.height };
-  const around: Around = { x: 0, y: 0, matrix: null, clips: [], fixed: false, top: true, port, within: FAR };
+  const around: Around = {
+    x: 0,
+    y: 0,
+    matrix: null,
+    clips: [],
+    fixed: false,
+    stuck: null,
+    top: true,
+    port,
+    within: FAR,
+  };
   const site: Site = { scroll, byBox: new Map(), paths: new Map(), detached: [] };
   const roots = layout.placed
     .map((placed) => node(placed.fragment, placed.x, placed.y, around, site))
@@ -136,7 +149,13 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     width: fragment.width,
     height: fragment.height,
   };
-  if (own && style.position === 'sticky') rect = stick(rect, style, around);
+  let { stuck } = around;
+  if (own && style.position === 'sticky') {
+    const moved = stick(rect, style, around);
+    if (moved.x !== rect.x || moved.y !== rect.y)
+      stuck = { x: moved.x - rect.x + (stuck?.x ?? 0), y: moved.y - rect.y + (stuck?.y ?? 0) };
+    rect = moved;
+  }
   let matrix = around.matrix;
   if (own && isTransformed(style) && !(box.outer === 'inline' && box.inner === 'flow')) {
     const mine = boxMatrix(style, rect);
@@ -156,6 +175,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     matrix,
     clips,
     fixed: around.fixed || fixed,
+    stuck,
     top: false,
     port: clip?.scrolls ? padded : fixed ? { ...around.port } : around.port,
     within: own && fragment.kind === 'box' && box.outer !== 'inline' ? withinOf(fragment, rect, clip) : around.within,
@@ -173,6 +193,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     clips: hidden ? clips : outer,
     children,
     fixed: inside.fixed,
+    stuck,
     containing: containingOf(fragment, rect, around),
   };
   if (fragment.kind === 'box') site.byBox.set(box, children);

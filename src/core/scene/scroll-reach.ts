@@ -1,4 +1,5 @@
 import { bottom, intersect, right, unite, type Rect } from '../base/index.js';
+import { containsAbsolute, containsLayout, isOutOfFlow } from '../boxes/index.js';
 import { boundsOf, type PaintNode } from '../paint/index.js';
 
 /** @spec css-overflow-3 §2.2 */
@@ -18,37 +19,52 @@ export function reachOf(roots: readonly PaintNode[], least: Reach): Reach {
   const moved = new Map<NonNullable<PaintNode['matrix']>, Rect>();
   const stack = [...roots];
   for (let node = stack.pop(); node; node = stack.pop()) {
-    const held = keepsOverflow(node);
+    const held = node.fragment.kind === 'box' && containsLayout(node.box);
     if (!held) for (const child of node.children) stack.push(child);
     if (node.fixed) continue;
-    const own = held ? node.rect : withLines(node);
-    // What has no extent is nowhere to scroll to.
-    if (own.width <= 0 || own.height <= 0) continue;
+    const own = unstuck(node, held ? node.rect : withLines(node));
     const { matrix } = node;
     if (!matrix) {
       // Clips only take away: what lies within what is known already adds nothing.
       if (right(own) <= width && bottom(own) <= height) continue;
+      if (isEmpty(own) && !isFilled(node, own)) continue;
       const rect = scrolled(node, own);
       if (rect) add(rect);
     } else if (node.clips.some((clip) => !clip.paintOnly && clip.matrix !== matrix)) {
-      const rect = scrolled(node, boundsOf(matrix, own));
+      const rect = isEmpty(own) ? null : scrolled(node, boundsOf(matrix, own));
       if (rect) add(rect);
     } else {
       const rect = localPart(node, own);
       if (rect) moved.set(matrix, unite(moved.get(matrix) ?? null, rect));
     }
   }
-  for (const [matrix, rect] of moved) add(boundsOf(matrix, rect));
+  for (const [matrix, rect] of moved) if (!isEmpty(rect)) add(boundsOf(matrix, rect));
   return { width, height };
 }
 
-/** What stands out of a box with layout containment is only seen. @spec css-contain-3 §3.3 */
-const keepsOverflow = ({ fragment, box }: PaintNode): boolean =>
-  fragment.kind === 'box' &&
-  !box.anonymous &&
-  box.inner !== 'text' &&
-  box.outer !== 'inline' &&
-  box.computed.contain.some((word) => /^(layout|strict|content)$/.test(word));
+/** Sticking moves what is seen, not what can be scrolled to. @spec css-position-3 §3.4 */
+const unstuck = ({ stuck }: PaintNode, rect: Rect): Rect =>
+  stuck ? { ...rect, x: rect.x - stuck.x, y: rect.y - stuck.y } : rect;
+
+const isEmpty = ({ width, height }: Rect): boolean => width <= 0 || height <= 0;
+
+/** What has no extent is nowhere to scroll to, unless what stands in it has some that can be reached. */
+function isFilled(node: PaintNode, own: Rect): boolean {
+  if (clipsOwn(node)) return false;
+  let all = own;
+  const visit = ({ children }: PaintNode, holds: boolean) => {
+    for (const child of children) {
+      const held = !isOutOfFlow(child.box) || (holds && !child.fixed);
+      if (held && !isEmpty(child.rect)) all = unite(all, child.rect);
+      visit(child, holds || containsAbsolute(child.box));
+    }
+  };
+  visit(node, containsAbsolute(node.box));
+  return !isEmpty(all) && right(all) > 0 && bottom(all) > 0;
+}
+
+const clipsOwn = ({ box, children }: PaintNode): boolean =>
+  children.some((child) => child.clips.some((clip) => clip.box === box && !clip.paintOnly));
 
 /** What a node takes with its lines: those of a block that is too low for them reach out of it. */
 function withLines({ fragment, box, rect }: PaintNode): Rect {

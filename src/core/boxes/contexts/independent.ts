@@ -13,6 +13,7 @@ import { spaceKey, UNKNOWN, type Across, type Intrinsic, type Layout, type Space
 import { fromTwin, type LayoutMemory, type Moving } from '../memory.js';
 import { isOrthogonal, isVertical } from '../flows/modes.js';
 import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.js';
+import { containsLayout } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
 import { gutterWidth, pageGutter, withGutter } from '../used/gutters.js';
 import { replacedSize } from '../used/replaced.js';
@@ -67,7 +68,7 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
           (other, twin) => other.fragments.get(twin)?.get(key),
           (one, moving) => moving.fragment(one),
         ) ??
-        deeper(() => layoutIndependent(box, space, layout)) ??
+        deeper(() => withoutBaseline(layoutIndependent(box, space, layout))) ??
         makeFragment({ box, width: 0, height: 0 });
       if (known) known.set(key, made);
       else memory.fragments.set(box, new Map([[key, made]]));
@@ -144,6 +145,11 @@ function intrinsicOf(box: Box, across: Across, layout: Layout): Intrinsic {
   const gutter = gutterWidth(box);
   return { min: min + gutter, max: max + gutter };
 }
+
+const withoutBaseline = (fragment: Fragment): Fragment =>
+  (fragment.baseline !== null || fragment.lastBaseline !== null) && containsLayout(fragment.box)
+    ? makeFragment({ ...fragment, baseline: null, lastBaseline: null })
+    : fragment;
 
 function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
   if (box.frame !== box.mode) return layoutTurned(box, space, layout);

@@ -37,27 +37,30 @@ import { replacedSize } from '../used/replaced.js';
 export function adoptOutOfFlow(fragment: Fragment, layout: Layout): Fragment {
   if (fragment.outOfFlow.length === 0) return fragment;
   const { box } = fragment;
-  const mine: OutOfFlow[] = [];
-  const rest: OutOfFlow[] = [];
   const absolute = containsAbsolute(box);
   const fixed = containsFixed(box);
-  for (const entry of fragment.outOfFlow) {
-    const isFixed = entry.box.style.position === 'fixed';
-    const kept = !isInTopLayer(entry.box) && (isFixed ? fixed : absolute || entry.inlineContainer !== null);
-    (kept ? mine : rest).push(entry);
-  }
-  if (mine.length === 0) return fragment;
+  const holds = ({ box: { style }, inlineContainer }: OutOfFlow): boolean =>
+    style.position === 'fixed' ? fixed : absolute || inlineContainer !== null;
   const area = paddingBox(fragment);
   const added: Placed[] = [];
-  const later = [...rest];
-  for (const entry of mine) {
-    const inline = entry.inlineContainer ? inlineArea(fragment, entry.inlineContainer) : null;
-    const around = inline ?? entry.area ?? area;
-    const { placed, outOfFlow } = layoutAbsolute(entry, around, box, layout);
-    added.push(placed);
-    later.push(...outOfFlow);
+  const rest: OutOfFlow[] = [];
+  // What stands in one of them may be held by this fragment as well: a fixed box in an absolute one.
+  for (let pending: readonly OutOfFlow[] = fragment.outOfFlow; pending.length > 0;) {
+    const next: OutOfFlow[] = [];
+    for (const entry of pending) {
+      if (isInTopLayer(entry.box) || !holds(entry)) {
+        rest.push(entry);
+        continue;
+      }
+      const inline = entry.inlineContainer ? inlineArea(fragment, entry.inlineContainer) : null;
+      const { placed, outOfFlow } = layoutAbsolute(entry, inline ?? entry.area ?? area, box, layout);
+      added.push(placed);
+      next.push(...outOfFlow);
+    }
+    pending = next;
   }
-  return makeFragment({ ...fragment, children: [...fragment.children, ...added], outOfFlow: later });
+  if (added.length === 0) return fragment;
+  return makeFragment({ ...fragment, children: [...fragment.children, ...added], outOfFlow: rest });
 }
 
 /** Absolute boxes of the root: their containing block is the viewport-sized initial one. */

@@ -8,6 +8,12 @@ const applies = (box: Box): boolean =>
   box.outer !== 'table-part' &&
   (box.outer !== 'inline' || box.inner !== 'flow');
 
+/** It has no baseline, and what stands out of it is only seen. @spec css-contain-3 §3.3 */
+export const containsLayout = (box: Box): boolean =>
+  (applies(box) || (box.outer === 'table-part' && box.inner === 'flow' && !box.anonymous)) &&
+  (box.computed.contentVisibility !== 'visible' ||
+    box.computed.contain.some((word) => word === 'layout' || word === 'strict' || word === 'content'));
+
 const nothing = (): number => 0;
 
 /**

@@ -74,7 +74,7 @@ export function emit(emitting: Emitting, run: Running): void {
     run.outOfFlow.push({
       box: entry.box,
       x: x + entry.offset.x,
-      y: run.y + (inline || !line.visible ? 0 : placed.height) + entry.offset.y,
+      y: run.y + (inline || entry.first || !line.visible ? 0 : placed.height) + entry.offset.y,
       alignX: (inline ? entry.backwards : backwards) ? 'end' : 'start',
       alignY: 'start',
       inlineContainer: entry.inlineContainer,

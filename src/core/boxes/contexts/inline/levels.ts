@@ -49,6 +49,8 @@ export interface Static {
   readonly x: number;
   /** It stands among text that runs from right to left. */
   readonly backwards: boolean;
+  /** Nothing stood in front of it in its line. */
+  readonly first: boolean;
   /** How far relative positioning moves the inline boxes around it. */
   readonly offset: { readonly x: number; readonly y: number };
   readonly inlineContainer: Box | null;

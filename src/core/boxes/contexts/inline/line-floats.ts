@@ -17,21 +17,27 @@ export function leadingOutOfLine(
   space: InlineSpace,
   container: Box,
 ): { readonly from: number; readonly pieces: readonly Piece[] } {
-  const waiting: Piece[] = [];
+  const waiting: { readonly piece: Piece; readonly alone: OutOfFlow }[] = [];
   let i = from;
   for (; i < pieces.length; i++) {
     const piece = pieces[i]!;
     const { kind, box } = piece;
     if (kind === 'float') putFloat(box, run, space);
     else if (kind !== 'out' || !isOutOfFlow(box)) break;
-    else if (standsInLine(box)) waiting.push(piece);
-    else run.outOfFlow.push(staticAtLineStart(box, run, space, container));
+    else {
+      const alone = staticAtLineStart(box, run, space, container);
+      if (standsInLine(box)) waiting.push({ piece, alone });
+      else run.outOfFlow.push(alone);
+    }
   }
   if (waiting.length > 0 && i < pieces.length && pieces[i]!.kind !== 'block') {
     const start = i - waiting.length;
-    return { from: start, pieces: [...pieces.slice(0, start), ...waiting, ...pieces.slice(i)] };
+    return {
+      from: start,
+      pieces: [...pieces.slice(0, start), ...waiting.map(({ piece }) => piece), ...pieces.slice(i)],
+    };
   }
-  for (const { box } of waiting) run.outOfFlow.push(staticAtLineStart(box, run, space, container));
+  run.outOfFlow.push(...waiting.map(({ alone }) => alone));
   return { from: i, pieces };
 }
 

@@ -205,11 +205,15 @@ export function takeLine(
         end = cut.end;
         break;
       }
-      if (end > from && isVisible(work.slice(from, end))) break;
+      if (end > from && isVisible(work.slice(from, end))) {
+        if (before > room + 1 / 64) end = beforeStray(work, from, end);
+        break;
+      }
     }
     beside?.place(floats, room);
     room = left;
-    end = stop;
+    end = fits ? stop : beforeStray(work, end, stop);
+    if (end < stop) break;
     if (work[end - 1]!.forced) {
       // Boxes that end right after the break end on its line.
       while (work[end]?.kind === 'close') end++;
@@ -229,6 +233,17 @@ export function takeLine(
     next: end,
     pieces: work,
   };
+}
+
+/** Absolute boxes behind a space or break that reaches out of its line go to the next one: the end of what stays. */
+function beforeStray(pieces: readonly Piece[], from: number, to: number): number {
+  let end = to;
+  while (end > from + 1 && /^(out|open|close)$/.test(pieces[end - 1]!.kind)) end--;
+  const last = pieces[end - 1]!;
+  const breaks =
+    last.kind === 'text' && wraps(last.box.style) && (last.trailing > 0 || /[-\u00ad\u200b]$/.test(last.text));
+  const stray = breaks ? pieces.slice(end, to).findIndex(({ kind }) => kind === 'out') : -1;
+  return stray < 0 ? to : end + stray;
 }
 
 const HYPHEN = '-';

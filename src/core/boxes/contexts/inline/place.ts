@@ -55,6 +55,11 @@ class LineBuilder {
     if (input.base === null) for (const box of input.open) this.open(box, false);
   }
 
+  /** Nothing stands in the line yet. */
+  get isEmpty(): boolean {
+    return this.parts.length === 0 && this.stack.every(({ children }) => children.length === 0);
+  }
+
   get level(): Level {
     return this.stack[this.stack.length - 1] ?? this.root;
   }
@@ -232,6 +237,7 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
       line.outOfFlow.push({
         box: piece.box,
         x: line.x,
+        first: line.isEmpty,
         backwards: piece.level % 2 === 1,
         offset: line.offset,
         inlineContainer: line.stack.findLast((o) => o.style.position !== 'static')?.box ?? null,
