@@ -10,6 +10,8 @@ import { cases as grounds } from '../tests/paint/cases/grounds.js';
 import { cases as destinations } from '../tests/scene/cases/destinations.js';
 import { cases as presses } from '../tests/paint/cases/presses.js';
 import { destinationPage, type DestinationCase } from '../tests/support/destination-case.js';
+import { markupOf } from './against/generate.js';
+import { makeOverlaps, named, OVERLAP_CSS } from './against/overlaps.js';
 import { PRESS_SIZE, pressedThere } from './against/presses.js';
 import { launched } from './chromium.js';
 import { GROUND_POINTS, groundPage, type GroundCase } from '../tests/support/ground-case.js';
@@ -38,6 +40,10 @@ const FOLLOW = `async (fragment) => {
   return [scrollX, scrollY, rect ? rect.top : null];
 }`;
 
+/** How many random pages of overlapping boxes are kept as cases. */
+const OVERLAPS = 200;
+const OVERLAP_SEED = 23;
+
 async function write(file: string, type: string, recorded: readonly unknown[]): Promise<void> {
   const head = /^[^]*?(?=export const cases)/.exec(readFileSync(file, 'utf8'))![0];
   const source = `${head}export const cases: readonly ${type}[] = ${JSON.stringify(recorded)};\n`;
@@ -56,8 +62,11 @@ for (const one of grounds) {
   painted.push({ ...one, points: points as GroundCase['points'] });
 }
 const pressed: PressCase[] = [];
-for (const one of presses) {
-  pressed.push({ ...one, reached: await pressedThere(page, one) });
+for (const one of presses) pressed.push({ ...one, reached: await pressedThere(page, one) });
+const overlapping: object[] = [];
+for (const { parts, scroll } of makeOverlaps(OVERLAPS, OVERLAP_SEED)) {
+  const one = { css: OVERLAP_CSS, body: markupOf(named(parts)), scroll };
+  overlapping.push({ ...one, reached: await pressedThere(page, one) });
 }
 const followed: DestinationCase[] = [];
 for (const one of destinations) {
@@ -67,6 +76,8 @@ for (const one of destinations) {
   followed.push({ ...one, scroll: [x, y], top });
 }
 await browser.close();
+const lines = overlapping.map((one) => JSON.stringify(one)).join(',\n');
+writeFileSync('tests/paint/cases/overlaps.json', `[\n${lines}\n]\n`);
 await write('tests/scene/cases/destinations.ts', 'DestinationCase', followed);
 await write('tests/paint/cases/grounds.ts', 'GroundCase', painted);
 await write('tests/paint/cases/presses.ts', 'PressCase', pressed);

@@ -47,6 +47,12 @@ const PROPERTIES: readonly (readonly [name: string, value: fc.Arbitrary<string>,
   ['display', one('none', 'contents'), 20],
 ];
 
+/** Lines do not stick and are not cut by paths here: no page does that. */
+function settled({ 'clip-path': path, ...given }: Record<string, string>): Element['style'] {
+  if (given.display !== 'inline') return path === undefined ? given : { ...given, 'clip-path': path };
+  return given.position === 'sticky' ? { ...given, position: 'relative' } : given;
+}
+
 const style = fc
   .tuple(
     ...PROPERTIES.map(([name, value, rarity]) =>
@@ -55,7 +61,7 @@ const style = fc
         .map(([roll, given]): Record<string, string> => (roll === 0 ? { [name]: given } : {})),
     ),
   )
-  .map((list) => Object.assign({}, ...list) as Element['style']);
+  .map((list) => settled(Object.assign({}, ...list)));
 
 const { parts } = fc.letrec<{ parts: readonly Part[]; part: Part }>((tie) => ({
   parts: fc.array(tie('part'), { minLength: 1, maxLength: 4, depthIdentifier: 'overlap' }),

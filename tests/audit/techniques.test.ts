@@ -196,7 +196,7 @@ describe('with one fault, that one is told, at its widths', () => {
     [
       'a row that hangs over the edge',
       { css: `${FOLDED}@media(min-width:760.02px){.menu{margin:0 -40px}}` },
-      ['hinders sideways-scroll 761–1136'],
+      ['hinders sideways-scroll 761–1137'],
     ],
     [
       'entries that overlap',

@@ -30,6 +30,7 @@ import { cases as hangingSpaces } from './cases/hanging-spaces.js';
 import { cases as lineBaselines } from './cases/line-baselines.js';
 import { cases as missingPictures } from './cases/missing-pictures.js';
 import { cases as knownHeights } from './cases/known-heights.js';
+import { cases as outOfLines } from './cases/out-of-lines.js';
 import { cases as lineEnds } from './cases/line-ends.js';
 import { cases as looseLines } from './cases/loose-lines.js';
 import { cases as perspective } from './cases/perspective.js';
@@ -72,6 +73,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   ratios,
   'heights that are known': knownHeights,
   'ends of lines': lineEnds,
+  'what leaves its lines': outOfLines,
   'loose lines and default margins': looseLines,
   'tables, room shared out': tablesShared,
 };

@@ -85,7 +85,9 @@ function localSquare(matrix: Matrix | null, x: number, y: number): Quad | null {
 function areasOf({ fragment, box, rect, containing }: PaintNode): readonly Rect[] {
   const inline = box.outer === 'inline' && box.inner === 'flow';
   if (fragment.kind !== 'text') return [inline ? snapped(rect) : rect];
-  if (box.parent?.outer === 'inline') return [snapped(rect)];
+  const { parent } = box;
+  const own = parent && parent.outer !== 'inline' && !box.owner && !cornerRadii(parent.computed, rect);
+  if (!own) return [snapped(rect)];
   return [snapped(rect), { ...rect, width: Math.min(rect.width, containing.x + containing.width - rect.x) }];
 }
 

@@ -151,7 +151,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
   };
   let { stuck } = around;
   if (own && style.position === 'sticky') {
-    const moved = stick(rect, style, around);
+    const moved = stick(rect, fragment, around);
     if (moved.x !== rect.x || moved.y !== rect.y)
       stuck = { x: moved.x - rect.x + (stuck?.x ?? 0), y: moved.y - rect.y + (stuck?.y ?? 0) };
     rect = moved;
@@ -177,7 +177,7 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     fixed: around.fixed || fixed,
     stuck,
     top: false,
-    port: clip?.scrolls ? padded : fixed ? { ...around.port } : around.port,
+    port: clip && isScrollContainer(style) ? padded : fixed ? { ...around.port } : around.port,
     within: own && fragment.kind === 'box' && box.outer !== 'inline' ? withinOf(fragment, rect, clip) : around.within,
   };
   const children: PaintNode[] = [];
@@ -207,10 +207,13 @@ function containingOf({ containing }: Fragment, rect: Rect, { within, top, port 
   return top ? { ...port, x: 0, y: 0 } : within;
 }
 
+const isScrollContainer = ({ overflowX, overflowY }: Box['style']): boolean =>
+  [overflowX, overflowY].some((value) => value === 'auto' || value === 'scroll' || value === 'hidden');
+
 /** What sticky children keep to: of a scroll container, all that can be scrolled to. @spec css-position-3 §3.4 */
 function withinOf(fragment: Fragment, rect: Rect, clip: Clip | null): Rect {
   const content = contentOf(fragment, rect);
-  if (!clip?.scrolls) return content;
+  if (!clip || !isScrollContainer(fragment.box.computed)) return content;
   const end = Math.max(...fragment.children.map((child) => rect.y + child.y + child.fragment.height));
   return { ...content, height: Math.max(content.height, end - content.y) };
 }
@@ -227,8 +230,16 @@ export function contentOf(fragment: Fragment, rect: Rect): Rect {
 }
 
 /** @spec css-position-3 §3.4 */
-function stick(rect: Rect, style: Box['style'], around: Around): Rect {
-  const { port, within } = around;
+function stick(rect: Rect, { box, margin }: Fragment, around: Around): Rect {
+  const { port } = around;
+  const style = box.computed;
+  // Its margins stay within the containing block too.
+  const within: Rect = {
+    x: around.within.x + margin.left,
+    y: around.within.y + margin.top,
+    width: around.within.width - margin.left - margin.right,
+    height: around.within.height - margin.top - margin.bottom,
+  };
   const inset = (value: typeof style.top, basis: number) => (value === 'auto' ? null : resolveLength(value, basis));
   const top = inset(style.top, port.height);
   const bottom = inset(style.bottom, port.height);

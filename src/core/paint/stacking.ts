@@ -24,7 +24,9 @@ function found(box: Box): readonly string[] {
   else if (style.position !== 'static' && style.zIndex !== 'auto')
     out.push(`position: ${style.position} with z-index: ${style.zIndex}`);
   if (inFlexOrGrid && style.zIndex !== 'auto') out.push(`flex or grid item with z-index: ${style.zIndex}`);
-  const transformable = box.outer !== 'inline' || box.inner !== 'flow';
+  else if (style.position !== 'static' && style.willChange.includes('z-index')) out.push('will-change: z-index');
+  // Inline boxes are not transformed, but what is said of a positioned one counts.
+  const transformable = box.outer !== 'inline' || box.inner !== 'flow' || style.position !== 'static';
   for (const maker of MAKERS) {
     const reason = maker.transformable && !transformable ? null : maker.says(style[maker.key]);
     if (reason !== null) out.push(reason);

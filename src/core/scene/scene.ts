@@ -326,10 +326,7 @@ export class Scene extends Glance {
     const body = this.document.body ? this.style(this.document.body) : null;
     const cut = root.overflowX !== 'visible' ? root.overflowX : (body?.overflowX ?? 'visible');
     const { width, height } = reachOf(this.roots, { width: this.layout.width, height: this.medium.height });
-    return {
-      width: Math.floor((cut === 'clip' ? this.layout.width : width) + 1 / 64),
-      height: Math.ceil(height - 0.5),
-    };
+    return { width: Math.round(cut === 'clip' ? this.layout.width : width), height: Math.round(height) };
   }
 
   #nodeMap(): Map<Box, PaintNode[]> {

@@ -31,14 +31,17 @@ export function reachOf(roots: readonly PaintNode[], least: Reach): Reach {
       const rect = scrolled(node, own);
       if (rect) add(rect);
     } else if (node.clips.some((clip) => !clip.paintOnly && clip.matrix !== matrix)) {
-      const rect = isEmpty(own) ? null : scrolled(node, boundsOf(matrix, own));
-      if (rect) add(rect);
+      const rect = scrolled(node, boundsOf(matrix, own));
+      if (rect && !isEmpty(rect)) add(rect);
     } else {
       const rect = localPart(node, own);
       if (rect) moved.set(matrix, unite(moved.get(matrix) ?? null, rect));
     }
   }
-  for (const [matrix, rect] of moved) if (!isEmpty(rect)) add(boundsOf(matrix, rect));
+  for (const [matrix, rect] of moved) {
+    const seen = boundsOf(matrix, rect);
+    if (!isEmpty(seen)) add(seen);
+  }
   return { width, height };
 }
 

@@ -35,7 +35,13 @@ export function placeFloat(box: Box, top: number, width: number, basis: number, 
   return { fragment, x: at.x - flow.x + margin.left + offset.x, y: at.y - flow.y + margin.top + offset.y };
 }
 
-/** Margin-box width of a float that may stand at a height; null where others or its `clear` hold it down. @spec css2 §9.5.1 */
+/** Room a float needs beside a line, and how much of it the line loses: what has no height takes none. Px. */
+export interface RoomBeside {
+  readonly needs: number;
+  readonly takes: number;
+}
+
+/** Room of a float that may stand at a height; null where others or its `clear` hold it down. @spec css2 §9.5.1 */
 export function widthBeside(
   box: Box,
   top: number,
@@ -43,12 +49,13 @@ export function widthBeside(
   basis: number,
   { floats, y }: Flow,
   layout: Layout,
-): number | null {
+): RoomBeside | null {
   const cleared = clearValue(box);
   const low = Math.max(floats.lastTop, cleared ? (floats.clearance(cleared) ?? -Infinity) : -Infinity);
   if (low > y + top) return null;
   const fragment = layout.place(box, { width, height: basis, shrink: true });
-  return fragment.width + horizontal(fragment.margin);
+  const needs = fragment.width + horizontal(fragment.margin);
+  return { needs, takes: fragment.height + vertical(fragment.margin) > 0 ? needs : 0 };
 }
 
 export function floatSide(box: Box): 'left' | 'right' {

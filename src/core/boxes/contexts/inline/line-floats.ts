@@ -126,8 +126,8 @@ export class LineFloats implements FloatsMet {
 
   /** Room left beside a float; null where it has to wait. */
   #leaves({ box, used }: MetFloat, room: number | null): number | null {
-    const width = room === null ? null : this.space.beside(box, this.run.y);
-    return width === null || used + width > room! + 1 / 64 ? null : room! - width;
+    const beside = room === null ? null : this.space.beside(box, this.run.y);
+    return beside === null || used + beside.needs > room! + 1 / 64 ? null : room! - beside.takes;
   }
 
   #put(box: Box): void {

@@ -142,16 +142,12 @@ function isVisible(pieces: readonly Piece[]): boolean {
   });
 }
 
-function hasEdges({ box: { style } }: Piece): boolean {
+/** An inline box that begins or ends on a line holds it by what it has on that side. @spec css2 §9.4.2 */
+function hasEdges({ kind, box: { style } }: Piece): boolean {
   const some = (v: { px: number; percent: number } | 'auto') => v !== 'auto' && (v.px !== 0 || v.percent !== 0);
-  return (
-    some(style.paddingLeft) ||
-    some(style.paddingRight) ||
-    some(style.marginLeft) ||
-    some(style.marginRight) ||
-    style.borderLeftWidth > 0 ||
-    style.borderRightWidth > 0
-  );
+  return (kind === 'open') === (style.direction === 'ltr')
+    ? some(style.paddingLeft) || some(style.marginLeft) || style.borderLeftWidth > 0
+    : some(style.paddingRight) || some(style.marginRight) || style.borderRightWidth > 0;
 }
 
 /** The floats a line meets while it is filled. */

@@ -1,3 +1,4 @@
+import type { RoomBeside } from '../flow-floats.js';
 import type { Box } from '../../box.js';
 import { carriedFrom, type OutOfFlow, type Placed } from '../../fragment.js';
 import type { Floats } from '../floats.js';
@@ -20,8 +21,8 @@ export interface InlineSpace {
   ) => { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] };
   /** Lays out a float and finds its place; the result is relative to the content box. */
   readonly float: (box: Box, top: number) => Placed;
-  /** Width a float takes beside a line that begins at a height; null where it has to go below it. */
-  readonly beside: (box: Box, top: number) => number | null;
+  /** Room of a float beside a line that begins at a height; null where it has to go below it. */
+  readonly beside: (box: Box, top: number) => RoomBeside | null;
 }
 
 export interface InlineResult {
