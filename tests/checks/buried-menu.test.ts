@@ -1,4 +1,4 @@
-import { DROP_LINK, dropPage } from '../support/audit.js';
+import { auditOnly, DROP_LINK, dropPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 import { barPage } from '../support/scrolled.js';
 
@@ -9,6 +9,7 @@ const page = (css: string) =>
     `${OPENS}nav{position:relative;z-index:1;height:24px}.s{z-index:999}.hero{position:relative;height:300px;background:#dde}${css}`,
     DROP_LINK,
   ).replace('<p>Text</p>', HERO);
+const RISE = '@keyframes rise{from{transform:translateY(9px)}to{transform:none}}';
 const SHOP = '.sec{position:relative;z-index:6}';
 const bar = (css: string) => barPage(`nav{position:sticky;top:0;height:48px;background:#fff}${css}`);
 
@@ -24,6 +25,12 @@ const FAULTY: readonly Faulty[] = [
     page: page('nav{z-index:auto;opacity:.99}.hero{z-index:1}'),
     finds: ['panel normal '],
     mended: page('nav{z-index:2;opacity:.99}.hero{z-index:1}'),
+  },
+  {
+    name: 'a hero that keeps the end of its entrance',
+    page: page(`nav{z-index:auto}.s{z-index:auto}.hero{position:static;animation:rise 1s both}${RISE}`),
+    finds: ['panel normal '],
+    mended: page(`nav{z-index:auto}.s{z-index:auto}.hero{position:static;animation:rise 1s}${RISE}`),
   },
   {
     name: 'cards that slide over a sticky bar',
@@ -46,3 +53,26 @@ const NEAR: readonly NearMiss[] = [
 ];
 
 describeCheck('buried-menu', FAULTY, NEAR);
+
+describe('what buried-menu proposes', () => {
+  const only = (html: string) => auditOnly('buried-menu')(html, { at: [1000] }).findings[0]!;
+
+  test.each([
+    ['nav{z-index:auto;opacity:.99}.hero{z-index:1}', 'no z-index (opacity: 0.99)', 'Give nav z-index: 2 or more'],
+    [
+      'nav{position:static;opacity:.99}.hero{z-index:1}',
+      'no z-index (opacity: 0.99)',
+      'Give nav position: relative and z-index: 2',
+    ],
+    ['.hero{z-index:5}', 'counts only inside nav, which has z-index 1', 'Give nav z-index: 6 or more'],
+    [
+      `nav{z-index:auto}.s{z-index:auto}.hero{position:static;animation:rise 1s both}${RISE}`,
+      'In the order of the page div.hero has no z-index (an animation of transform)',
+      'Give ',
+    ],
+  ])('%s', (css, says, mends) => {
+    const finding = only(page(css));
+    expect(finding.says).toContain(says);
+    expect(finding.mends).toContain(mends);
+  });
+});

@@ -301,6 +301,48 @@ describe('what text-contrast says', () => {
     expect(audit('a{color:#fff;background:#d9552b}')[0]!.mends).toMatch(/^Make the ground #\w+ \(that gives 4.5:1\)/);
   });
 
+  describe('one colour for all that its declaration touches', () => {
+    const whole = (css: string) => auditText(page(css), { only: ['text-contrast'] }).findings;
+    const EVERYWHERE = /^Make the text (#\w+) \(that gives at least 4.5:1 wherever this colour lies\)\.$/;
+    const APART =
+      /^Make the text (#\w+) here \(that gives 4.5:1\), and give it a colour of its own where it lies on (#\w+): no single colour passes on both\.$/;
+
+    test.each([
+      ['under the pointer', 'a{color:#999}a:hover{background:#ddd}'],
+      ['in another rung', 'a{color:#999}@media(max-width:700px){nav{background:#e4ecf4}}'],
+      [
+        'in another rung where it passes',
+        'nav{background:#eee}a{color:#757575}@media(max-width:700px){nav{background:#fff}}',
+      ],
+      ['on another entry', 'a{color:#999}li:last-child{background:#e4ecf4}'],
+    ])('%s', (_name, css) => {
+      const [finding, ...more] = whole(css);
+      expect(more).toEqual([]);
+      const [, colour] = EVERYWHERE.exec(finding!.mends) ?? [];
+      expect(whole(css.replace(/(?<!-)color:#\w+/, `color:${colour}`))).toEqual([]);
+    });
+
+    test.each([
+      ['under the pointer', 'a{color:#999}a:hover{background:#222}', '#222222'],
+      ['in another rung', 'a{color:#999}@media(max-width:700px){nav{background:#102030}}', '#102030'],
+      ['on another entry', 'a{color:#999}li:last-child{background:#102030}', '#102030'],
+    ])('where none can pass, that is said: %s', (_name, css, ground) => {
+      const [finding] = whole(css);
+      expect(APART.exec(finding!.mends)?.[2]).toBe(ground);
+    });
+
+    test('a colour of its own in another state is left alone', () => {
+      expect(whole('a{color:#999}a:hover{background:#222;color:#fff}')[0]!.mends).toBe(
+        'Make the text #767676 (that gives 4.5:1).',
+      );
+    });
+
+    test('a ground that is too dark for several inks', () => {
+      const [finding] = whole('nav{background:#d9552b}a{color:#fff}li:last-child a{color:#eee}');
+      expect(finding!.mends).toMatch(/^Make the (ground|text) #\w+/);
+    });
+  });
+
   test('the stricter criterion is named where only that one fails', () => {
     expect(audit('a{color:#666}', { level: 'AAA' })[0]!.criteria).toEqual([{ number: '1.4.6', level: 'AAA' }]);
     expect(audit('a{color:#999}', { level: 'AAA' })[0]!.criteria).toEqual([{ number: '1.4.3', level: 'AA' }]);

@@ -1,5 +1,13 @@
-import { placeAt, type PageCheck, type Observation, type Spot, type Subject } from '../checks/index.js';
-import { fill, type Single } from '../findings/index.js';
+import {
+  AT_REST,
+  placeAt,
+  remedyForAll,
+  type PageCheck,
+  type Observation,
+  type Spot,
+  type Subject,
+} from '../checks/index.js';
+import { clusterKey, fill, type Single } from '../findings/index.js';
 import { spread } from '../ladder/index.js';
 import { leansOnText, sampledWidths, unknownFont, WITH_YOUR_FONTS } from './certainty.js';
 import { isSaid } from './options.js';
@@ -68,7 +76,7 @@ export function runCheck(check: PageCheck, plan: Plan): readonly Single[] {
         else seen(key);
   for (const width of [...stations.values()].flat().filter((w) => !ends.has(w)))
     for (const key of sightings.at(width, false).keys()) seen(key);
-  return [...keys].map(([key, posed]) => {
+  const made = [...keys].map(([key, posed]): Made => {
     const among = new Set(sightings.all(key).flatMap((seen) => [...seen.poses]));
     const holds = (width: number) =>
       sightings.at(width, ends.has(width) || posed.has(plan.bandAt(width)), ends.has(width) ? null : among).has(key);
@@ -79,9 +87,49 @@ export function runCheck(check: PageCheck, plan: Plan): readonly Single[] {
     const all = sightings.all(key);
     const worst = all.reduce((a, b) => (badness(b.observation, check) > badness(a.observation, check) ? b : a));
     const finding = makeFinding(check, worst, all, widths);
-    return hangsOnFont(check, { worst, key, posed: posed.size > 0, widths }, plan) ? withDoubt(finding) : finding;
+    const doubted = hangsOnFont(check, { worst, key, posed: posed.size > 0, widths }, plan);
+    return { finding: doubted ? withDoubt(finding) : finding, worst, all };
+  });
+  return check.meta.inks === undefined ? made.map(({ finding }) => finding) : withCommonRemedies(check, made, plan);
+}
+
+interface Made {
+  readonly finding: Single;
+  readonly worst: Seen;
+  readonly all: readonly Seen[];
+}
+
+/** One change serves all places of a cause: it has to pass in every state and on every ground it touches. */
+function withCommonRemedies(check: PageCheck, made: readonly Made[], plan: Plan): readonly Single[] {
+  const { meta } = check;
+  const groups = new Map<string, Made[]>();
+  for (const one of made) {
+    const key = clusterKey(one.finding);
+    groups.set(key, [...(groups.get(key) ?? []), one]);
+  }
+  return [...groups.values()].flatMap((group) => {
+    const standings = group.flatMap(({ all }) => all.flatMap(({ observation }) => observation.standing ?? []));
+    const others = touchedBy(check, group[0]!.worst.observation, plan);
+    return group.map(({ finding, worst: { observation } }) => {
+      const { data, standing } = observation;
+      const remedy = standing ? remedyForAll(standings, others, standing.lie, meta.inks!) : null;
+      return remedy === null
+        ? finding
+        : { ...finding, mends: fill(meta.messages[finding.message]!.mends, { ...data, remedy }) };
+    });
   });
 }
+
+const CLOSED: ReadonlySet<string> = new Set([AT_REST.text]);
+
+/** With its states, at the ends of every band. */
+const touchedBy = ({ meta, touches }: PageCheck, observation: Observation, plan: Plan) =>
+  touches
+    ? plan.bands
+        .flatMap(bandEnds)
+        .flatMap((width) => plan.subjects(width, meta.asks, true, CLOSED))
+        .flatMap((subject) => touches(subject, observation))
+    : [];
 
 interface Found {
   readonly worst: Seen;

@@ -3,6 +3,7 @@ import type { Position, Span } from '../base/index.js';
 import type { Cause, Criterion, Figure, State, Verdict, Weight } from '../findings/index.js';
 import type { Menu } from '../menus/index.js';
 import type { Visitor } from '../scene/index.js';
+import type { Lie, Standing } from './shared/standing.js';
 import type { Subject } from './subject.js';
 
 /** What an observation points at. */
@@ -24,6 +25,8 @@ export interface Observation {
   readonly measured?: Figure;
   readonly needed?: Figure;
   readonly cause?: Cause | null;
+  /** What changing the cause would touch: a remedy for all observations of one cause is made from it. */
+  readonly standing?: Standing;
   /** What observations of one cause have in common where no declaration is the cause, such as `href="#"`. */
   readonly common?: string;
 }
@@ -66,6 +69,8 @@ export interface CheckMeta {
   readonly explains: Explanation;
   /** Whether its verdict hangs on how wide text is. */
   readonly textWidth?: boolean;
+  /** What an inked part is called in remedies that serve all places of one cause. */
+  readonly inks?: string;
   /** Which way its figure is worse; null where nothing is measured. */
   readonly worse: 'lower' | 'higher' | null;
   readonly messages: Readonly<Record<string, Message>>;
@@ -75,10 +80,16 @@ export interface CheckMeta {
 export interface PageCheck {
   readonly meta: CheckMeta;
   readonly inspect: (subject: Subject) => readonly Observation[];
+  /** What else a change of an observation's cause would touch in what is shown. */
+  readonly touches: ((subject: Subject, observation: Observation) => readonly Lie[]) | null;
 }
 
-export function defineCheck(meta: CheckMeta, inspect: PageCheck['inspect']): PageCheck {
-  return Object.freeze({ meta: Object.freeze(meta), inspect });
+export function defineCheck(
+  meta: CheckMeta,
+  inspect: PageCheck['inspect'],
+  touches: PageCheck['touches'] = null,
+): PageCheck {
+  return Object.freeze({ meta: Object.freeze(meta), inspect, touches });
 }
 
 /** Something in a menu, as it is known of an audited page. */

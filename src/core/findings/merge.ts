@@ -9,13 +9,17 @@ export interface Single extends Finding {
   readonly badness: number;
 }
 
+/** Equal for findings that become one. */
+export const clusterKey = ({ check, message, verdict, cluster }: Single): string =>
+  [check, message, verdict, cluster].join('|');
+
 /**
  * Findings of one cause become one: places, menus, states, poses and widths are joined, and the worst place speaks.
  */
 export function mergeCauses(findings: readonly Single[]): readonly Finding[] {
   const groups = new Map<string, Single[]>();
   for (const finding of findings) {
-    const key = [finding.check, finding.message, finding.verdict, finding.cluster].join('|');
+    const key = clusterKey(finding);
     const group = groups.get(key);
     if (group) group.push(finding);
     else groups.set(key, [finding]);

@@ -1,9 +1,10 @@
-import { contrastRatio, luminance, type Rgba } from '../../css/index.js';
+import { contrastRatio, type Rgba } from '../../css/index.js';
 import type { Cause } from '../../findings/index.js';
 import { elementOf, type PaintItem } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { causeOf } from './causes.js';
 import { hexOf, passingColour, shades } from './colours.js';
+import { passes } from './standing.js';
 
 /** What a piece of text or a glyph stands out from, where it stands out least. */
 export interface Reading {
@@ -90,18 +91,15 @@ function passingText(reading: Reading): { readonly colour: Rgba; readonly share:
   return shades(reading.ink).find(({ colour }) => passes(colour, reading)) ?? null;
 }
 
-/** Over a run of colours one in between is met somewhere. */
-function passes(ink: Rgba, { grounds, gradient, needed }: Reading): boolean {
-  const levels = grounds.map(luminance);
-  const own = luminance(ink);
-  const between = gradient && own > Math.min(...levels) && own < Math.max(...levels);
-  return !between && grounds.every((g) => contrastRatio(ink, g) >= needed - 0.01);
+/** The declaration that gives a text its colour. */
+export function causeOfInk(item: PaintItem, scene: Scene): Cause | null {
+  const style = scene.paintStyle(item.node.box);
+  return causeOf(style, style.webkitTextFillColor ? 'webkitTextFillColor' : 'color');
 }
 
 /** The declaration that is to be changed. */
 export function inkCause({ item }: Reading, remedy: Remedy | null, scene: Scene): Cause | null {
-  const style = scene.paintStyle(item.node.box);
-  if (remedy?.of !== 'ground') return causeOf(style, style.webkitTextFillColor ? 'webkitTextFillColor' : 'color');
+  if (remedy?.of !== 'ground') return causeOfInk(item, scene);
   for (let e = elementOf(item); e; e = e.parent)
     if (scene.style(e).backgroundColor.a > 0) return causeOf(scene.style(e), 'backgroundColor');
   return null;

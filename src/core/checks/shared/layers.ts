@@ -65,7 +65,7 @@ const zOf = ({ z, reasons }: Level): string =>
 /** A contest in words: who wins in which order, and why the other one's number does not help. */
 export function contestInWords({ within, above, below, inner }: Contest, lower: ElementNode): string {
   const order = within ? `the order of ${selectorOf(within)}` : 'the order of the page';
-  const won = `${selectorOf(above.element)} has ${zOf(above)} in ${order}`;
+  const won = `in ${order} ${selectorOf(above.element)} has ${zOf(above)}`;
   if (!below) return `${won}; ${selectorOf(lower)} takes no part in it and is painted with the flow`;
   if (inner)
     return `${won}; the ${inner.z} of ${selectorOf(inner.element)} counts only inside ${selectorOf(below.element)}, which has ${zOf(below)}`;

@@ -27,6 +27,7 @@ export const controlContrast = defineCheck(
       faulty: '.search i { font-family: "Pier Icons"; color: #bbb }',
       mended: '.search i { font-family: "Pier Icons"; color: #767676 }',
     },
+    inks: 'icon',
     worse: 'lower',
     messages: {
       faint: {
@@ -81,5 +82,6 @@ function observation(control: Control, best: DrawnPart, subject: Subject, messag
     measured: figure(ratio, ':1'),
     needed: figure(NEEDED, ':1'),
     cause: best.cause,
+    ...(remedy && { standing: { of: remedy.of, lie: best.reading } }),
   };
 }

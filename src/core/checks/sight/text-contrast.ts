@@ -1,4 +1,4 @@
-import { figure, type State } from '../../findings/index.js';
+import { figure, type Cause, type State } from '../../findings/index.js';
 import { isIconFont, isPrivate } from '../../naming/index.js';
 import { collapseSpace, textContent } from '../../html/index.js';
 import { elementOf, type PaintItem } from '../../paint/index.js';
@@ -6,7 +6,8 @@ import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Control } from '../shared/controls.js';
 import { hexOf } from '../shared/colours.js';
-import { floorRatio, inkCause, readInk, remedyFor, type Reading } from '../shared/ink.js';
+import { causeOfInk, floorRatio, inkCause, readInk, remedyFor, type Reading } from '../shared/ink.js';
+import type { Lie } from '../shared/standing.js';
 import { statesOf } from '../shared/states.js';
 import { textsIn } from '../shared/texts.js';
 import type { Subject } from '../subject.js';
@@ -40,6 +41,7 @@ export const textContrast = defineCheck(
       faulty: '.menu a { color: #999; background: #fff }',
       mended: '.menu a { color: #767676; background: #fff }',
     },
+    inks: 'text',
     worse: 'lower',
     messages: {
       low: { says: LOW, mends: '{remedy}', criteria: [AA] },
@@ -52,23 +54,25 @@ export const textContrast = defineCheck(
     subject.controls
       .filter((control) => !control.disabled)
       .flatMap((control) => [...atRest(control, subject), ...inStates(control, subject)]),
+  touched,
 );
 
-interface Standing {
+interface Look {
   readonly control: Control;
   readonly scene: Scene;
   readonly state: State;
   readonly level: Subject['level'];
+  readonly subject: Subject;
 }
 
 const atRest = (control: Control, subject: Subject): Observation[] =>
-  observe({ control, scene: subject.scene, state: subject.stateOf(control), level: subject.level });
+  observe({ control, scene: subject.scene, state: subject.stateOf(control), level: subject.level, subject });
 
 /** Hover and focus, where they change the text or what lies beneath it; what was wrong at rest is not told again. */
 function inStates(control: Control, subject: Subject): Observation[] {
   const [rest] = atRest(control, subject);
   return statesOf(control, subject).flatMap(({ state, scene }) =>
-    observe({ control, scene, state, level: subject.level }).filter((o) => isNews(o, rest)),
+    observe({ control, scene, state, level: subject.level, subject }).filter((o) => isNews(o, rest)),
   );
 }
 
@@ -91,24 +95,24 @@ const isText = (item: PaintItem, scene: Scene): boolean =>
   !isPrivate(item.node.fragment.text) && !isIconFont(scene.paintStyle(item.node.box), scene.metrics);
 
 /** The text of a control that stands out least, if it fails. */
-function observe(standing: Standing): Observation[] {
-  const { control, scene } = standing;
+function observe(look: Look): Observation[] {
+  const { control, scene } = look;
   const texts = textsIn(control.element, scene).filter((item) => isText(item, scene));
-  const failing = failureAt(texts, standing, 'AA');
+  const failing = failureAt(texts, look, 'AA');
   if (failing) return [failing];
-  const enhanced = standing.level === 'AAA' ? failureAt(texts, standing, 'AAA') : null;
+  const enhanced = look.level === 'AAA' ? failureAt(texts, look, 'AAA') : null;
   return enhanced ? [enhanced] : [];
 }
 
-function failureAt(texts: readonly PaintItem[], standing: Standing, level: 'AA' | 'AAA'): Observation | null {
-  const { scene } = standing;
+function failureAt(texts: readonly PaintItem[], look: Look, level: 'AA' | 'AAA'): Observation | null {
+  const { scene } = look;
   let low: Reading | null = null;
   for (const item of texts) {
     const reading = readInk(item, scene, neededFor(item, scene, level));
     if (!reading || 'what' in reading || reading.ratio >= reading.needed) continue;
     if (!low || reading.ratio / reading.needed < low.ratio / low.needed) low = reading;
   }
-  return low && failed(low, standing, level);
+  return low && failed(low, look, level);
 }
 
 const WHEN: Readonly<Record<State, string>> = {
@@ -118,7 +122,8 @@ const WHEN: Readonly<Record<State, string>> = {
   current: ' (current page)',
 };
 
-function failed(reading: Reading, { control, scene, state }: Standing, level: 'AA' | 'AAA'): Observation {
+function failed(reading: Reading, look: Look, level: 'AA' | 'AAA'): Observation {
+  const { control, scene, state } = look;
   const remedy = remedyFor(reading, 'text');
   const ratio = floorRatio(reading.ratio);
   return {
@@ -139,7 +144,33 @@ function failed(reading: Reading, { control, scene, state }: Standing, level: 'A
     measured: figure(ratio, ':1'),
     needed: figure(reading.needed, ':1'),
     cause: inkCause(reading, remedy, scene),
+    ...(remedy && { standing: { of: remedy.of, lie: reading } }),
   };
+}
+
+/** Where else the colour of the same declaration lies: on other controls, and in their states. */
+function touched(subject: Subject, { cause, standing, message }: Observation): readonly Lie[] {
+  if (!cause || standing?.of !== 'text') return [];
+  return liesIn(subject, message.endsWith('-enhanced') ? 'AAA' : 'AA', cause);
+}
+
+function liesIn(subject: Subject, level: 'AA' | 'AAA', { at }: Cause): readonly Lie[] {
+  const same = (item: PaintItem, scene: Scene): boolean => {
+    const own = causeOfInk(item, scene)?.at;
+    return own?.file === at.file && own.line === at.line && own.column === at.column;
+  };
+  return subject.controls
+    .filter((control) => !control.disabled)
+    .flatMap((control) =>
+      [subject.scene, ...statesOf(control, subject).map((look) => look.scene)].flatMap((scene) =>
+        textsIn(control.element, scene)
+          .filter((item) => isText(item, scene) && same(item, scene))
+          .flatMap((item): Lie[] => {
+            const reading = readInk(item, scene, neededFor(item, scene, level));
+            return reading && !('what' in reading) ? [reading] : [];
+          }),
+      ),
+    );
 }
 
 /** The words that stand out too little, and whose they are where that is called something else. */
