@@ -60,7 +60,7 @@ const LOOKED_AT = [375, 1280];
 export function menusOf(page: Page, options: Range & { readonly height: number }): MenusResult {
   const { from, to, height } = options;
   const menus = findMenus(page);
-  const rungs = rungsOf(page.ruleSet.thresholds, { from, to });
+  const rungs = rungsOf(page.thresholds, { from, to });
   const scenes = new Map<number, Scene>();
   const sceneAt = (width: number): Scene => {
     let scene = scenes.get(width);

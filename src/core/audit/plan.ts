@@ -27,7 +27,7 @@ export class Plan {
     readonly options: AuditOptions,
   ) {
     this.menus = findMenus(page);
-    const all = rungsOf(page.ruleSet.thresholds, options);
+    const all = rungsOf(page.thresholds, options);
     this.rungs = options.at ? rungsAt(all, options.at) : all;
     this.bands = this.#bandsOf(this.rungs);
   }

@@ -22,7 +22,7 @@ export interface LadderResult {
 /** The ladder of a page: its rungs, what begins each, the form of every menu, and where conditions do not meet. */
 export function ladderOf(page: Page, options: Range & { readonly height: number }): LadderResult {
   const menus = findMenus(page);
-  const rungs = rungsOf(page.ruleSet.thresholds, options);
+  const rungs = rungsOf(page.thresholds, options);
   const touching = (conditions: readonly string[]) =>
     menus.filter((menu) => conditions.some((text) => touches(page, menu, text))).map((menu) => menu.id);
   const form = (menu: Menu, width: number) => formOf(menu, page.scene(setting(width, { height: options.height })));
@@ -36,7 +36,7 @@ export function ladderOf(page: Page, options: Range & { readonly height: number 
       forms: Object.fromEntries(menus.map((menu) => [menu.id, [form(menu, rung.from), form(menu, rung.to)] as const])),
       touches: touching(rung.starts.map((s) => s.condition)),
     })),
-    seams: seamsOf(page.ruleSet.thresholds).map((seam) => ({
+    seams: seamsOf(page.thresholds).map((seam) => ({
       ...seam,
       touches: touching([seam.lower.condition, seam.upper.condition]),
     })),
@@ -49,7 +49,7 @@ export function rungsTouching(
   menus: readonly Menu[],
   range: Range,
 ): readonly (Range & { readonly touched: boolean })[] {
-  return rungsOf(page.ruleSet.thresholds, range).map(({ from, to, starts }) => ({
+  return rungsOf(page.thresholds, range).map(({ from, to, starts }) => ({
     from,
     to,
     touched: starts.some(({ condition }) => menus.some((menu) => touches(page, menu, condition))),

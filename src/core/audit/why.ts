@@ -70,7 +70,7 @@ export const longhandsNamed = (name: string): readonly string[] => longhandsOf(n
  */
 export function why(page: Page, element: ElementNode, property: string, options: WhyOptions): WhyResult {
   const index = propertyIndex(property)!;
-  const all = rungsOf(page.ruleSet.thresholds, options);
+  const all = rungsOf(page.thresholds, options);
   const rungs = options.at ? rungsAt(all, options.at) : all;
   const bands = rungs.map((rung) => bandOf(page, element, index, rung, options));
   return {

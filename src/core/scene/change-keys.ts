@@ -1,4 +1,5 @@
-import type { MarkupChanges } from '../html/index.js';
+import type { ElementNode, MarkupChanges } from '../html/index.js';
+import type { Setting } from './setting.js';
 
 const keys = new WeakMap<MarkupChanges, string>();
 
@@ -18,3 +19,10 @@ const keyOfChanges = (changes: MarkupChanges, counts: (name: string) => boolean)
       .filter(([, own]) => own.length > 0)
       .sort((a, b) => a[0] - b[0]),
   );
+
+/** Equal for equal settings of a page. */
+export function settingKey({ width, height, visitor, pose, scroll }: Setting): string {
+  const id = (e: ElementNode | null | undefined) => (e ? e.index : '');
+  const toggled = [...(pose.toggled ?? [])].map(([e, on]) => `${e.index}${on ? '+' : '-'}`).join();
+  return `${width}x${height}/${visitor}/${id(pose.hovered)}/${id(pose.focused)}/${id(pose.active)}/${id(pose.target)}/${toggled}/${scroll.x},${scroll.y}${pose.scrolled ? 's' : ''}/${changesKey(pose.changed)}`;
+}

@@ -21,16 +21,17 @@ import {
 } from '../cascade/index.js';
 import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../css/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
-import { baseUrl, resolveUrl, type Declaration, type RuleSet } from '../sheets/index.js';
+import { baseUrl, resolveUrl, type Declaration, type RuleSet, type SheetThreshold } from '../sheets/index.js';
 import { BoxTrees } from './box-trees.js';
 import type { PageDraft } from './draft.js';
-import { changesKey } from './change-keys.js';
+import { settingKey } from './change-keys.js';
 import { containerSizes } from './container-sizes.js';
 import { ChangeableMarkup, classNamesChanged, nativeChanges, type PossibleChange } from './changeable.js';
 import { Glance } from './glance.js';
 import { Hearing } from './hearing.js';
 import { settleNear } from './skipped.js';
 import { Scene } from './scene.js';
+import { byWidth } from './script-thresholds.js';
 import { Scripted } from './scripted.js';
 import { CLOSED, mediumOf, setting, withoutScript, type Setting, type Visitor } from './setting.js';
 import type { Program } from '../scripts/index.js';
@@ -98,6 +99,7 @@ export class Page {
   readonly #trees: BoxTrees;
   readonly #scripting: boolean;
   readonly #scripted: Scripted | null;
+  #thresholds: readonly SheetThreshold[] | null = null;
   readonly #changeable: ChangeableMarkup | null;
   /** Whether anything depends on the sizes of containers. */
   readonly #asksContainers: boolean;
@@ -227,6 +229,7 @@ export class Page {
 
   /** Whether any rule under a media condition speaks of an element or its pseudo-elements. */
   conditionTouches(text: string, element: ElementNode): boolean {
+    if (this.#asked.some(({ places }) => places.some((place) => place.text === text))) return true;
     const { own, pseudo } = this.#cascade.matched.byElement[element.index]!;
     return [own, ...pseudo.values()].some((list) => list.some((m) => m.conditions.some((c) => c.text === text)));
   }
@@ -237,7 +240,7 @@ export class Page {
    */
   scene(given: Setting, near?: Scene): Scene {
     const s = this.#standing(given);
-    const key = this.#keyOf(s);
+    const key = settingKey(s);
     let scene = this.#scenes.get(key);
     if (!scene) {
       if (this.#scenes.size >= SCENES_KEPT) this.#scenes.delete(this.#scenes.keys().next().value!);
@@ -245,6 +248,15 @@ export class Page {
       this.#scenes.set(key, scene);
     }
     return scene;
+  }
+
+  /** Widths at which conditions of its sheets, and of its scripts, change: in order. */
+  get thresholds(): readonly SheetThreshold[] {
+    return (this.#thresholds ??= [...this.ruleSet.thresholds, ...this.#asked].sort(byWidth));
+  }
+
+  get #asked(): readonly SheetThreshold[] {
+    return this.#scripting && this.#scripted ? this.#scripted.thresholds : [];
   }
 
   /** What the page's scripts do; null without any, and for those who do without. */
@@ -269,12 +281,6 @@ export class Page {
   /** The pose a page is in before anyone does anything: as its scripts leave it. */
   restingPose(s: Setting): Setting['pose'] {
     return this.scriptsFor(s.visitor)?.rest(s) ?? CLOSED;
-  }
-
-  #keyOf({ width, height, visitor, pose, scroll }: Setting): string {
-    const id = (e: ElementNode | null | undefined) => (e ? e.index : '');
-    const toggled = [...(pose.toggled ?? [])].map(([e, on]) => `${e.index}${on ? '+' : '-'}`).join();
-    return `${width}x${height}/${visitor}/${id(pose.hovered)}/${id(pose.focused)}/${id(pose.active)}/${id(pose.target)}/${toggled}/${scroll.x},${scroll.y}${pose.scrolled ? 's' : ''}/${changesKey(pose.changed)}`;
   }
 
   /** A pose that says nothing of scripts starts from what they leave. */

@@ -4,7 +4,9 @@ import { propertyIndex } from '../css/index.js';
 import { descendants, selectorOf, type AttributeChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
 import type { After, Layouts, Look, Move, Program, Standing, Unread } from '../scripts/index.js';
 import { classNamesChanged, type ChangeableMarkup } from './changeable.js';
+import type { SheetThreshold } from '../sheets/index.js';
 import { poseOf } from './moves.js';
+import { scriptThresholds } from './script-thresholds.js';
 import type { Page } from './page.js';
 import type { Scene } from './scene.js';
 import { CLOSED, mediumOf, type Setting } from './setting.js';
@@ -15,6 +17,7 @@ const MEASURED = /^(width|height|top|right|bottom|left|margin|padding|transform)
 /** How scripts leave a page and what they make of moves, as poses. */
 export class Scripted {
   #starting = false;
+  #thresholds: readonly SheetThreshold[] | null = null;
   readonly #changes = new WeakMap<MarkupChanges, MarkupChanges>();
   readonly #told = new Set<string>();
   #styles: {
@@ -32,6 +35,11 @@ export class Scripted {
     readonly changeable: ChangeableMarkup | null,
     readonly log: LimitLog,
   ) {}
+
+  /** Widths at which the scripts decide otherwise. */
+  get thresholds(): readonly SheetThreshold[] {
+    return (this.#thresholds ??= scriptThresholds(this));
+  }
 
   /** The page once its scripts have started. */
   rest(s: Setting): PoseState {

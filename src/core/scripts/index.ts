@@ -3,3 +3,4 @@ export type { Layouts, Look, Unread } from './reading.js';
 export { makeMove, silentActor, type Move } from './moves.js';
 export { activeAt, controlOf } from './native.js';
 export { Standing } from './standing.js';
+export { widthQuestions, type WidthQuestion } from './width-questions.js';

@@ -1,4 +1,4 @@
-import type { SourceText } from '../base/index.js';
+import type { SourceText, Span } from '../base/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { installChains, isChainLibrary } from './chains/library.js';
 import { fire } from './dom/events.js';
@@ -123,6 +123,11 @@ export class Program {
     const { reading } = this.#load(look);
     reading.limit = reading.steps + MOVE_STEPS;
     return isHeard(reading, element, types);
+  }
+
+  /** Media queries that scripts ask while they start and when something happens, and where. */
+  mediaAsked(look: Look): readonly { readonly query: string; readonly span: Span }[] {
+    return [...this.#load(look).reading.queries].map(([query, span]) => ({ query, span }));
   }
 
   /** Whether anything hangs on how far the page is scrolled. */

@@ -86,6 +86,8 @@ export class Reading {
   unsure = 0;
   /** What was asked of the way the page is looked at, and the answers. */
   readonly asked = new Map<string, { readonly answer: string; readonly again: (look: Look) => unknown }>();
+  /** Media queries scripts watch or ask, and where. */
+  readonly queries = new Map<string, Span>();
   /** Milliseconds that passed in timers. */
   clock = 0;
   /** The longest wait after which something was changed, ms. */

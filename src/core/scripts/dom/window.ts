@@ -87,9 +87,11 @@ function definePage(realm: Realm, reading: Reading): void {
 
 function defineMedia(realm: Realm): void {
   const proto = realm.protos.media;
-  method(realm, realm.window, 'matchMedia', (_r, _s, [query]) => {
+  method(realm, realm.window, 'matchMedia', (r, _s, [query]) => {
     const written = text(query);
     if (written === null) return UNKNOWN;
+    const { here } = r;
+    if (here) r.queries.set(written, here);
     const made = new Obj(proto);
     made.props.set('media', written);
     return made;
