@@ -12,6 +12,7 @@ export {
   type PageParts,
   type Resource,
   type PageText,
+  type DeclaredMenu,
   type Setting,
   type Visitor,
   destinationOf,
@@ -26,4 +27,5 @@ export {
 export * from './audit/index.js';
 export { CHECKS, criteriaOf, type Check, type CheckMeta } from './checks/index.js';
 export * from './findings/index.js';
-export { SelectorError } from './css/index.js';
+export { isSelector, SelectorError } from './css/index.js';
+export { MENU_KINDS } from './menus/index.js';

@@ -72,7 +72,36 @@ describe('rope-ladder.json', () => {
     ]);
   });
 
+  test('declared menus are audited, and what is declared to be none is not', () => {
+    site.put(
+      'own/index.html',
+      page('a{color:#aaa}').replace(
+        '<nav',
+        '<div class="q"><span class="t">More</span><p><a href="a.html">A one</a> and <a href="b.html">B two</a></p></div><nav',
+      ),
+    );
+    const found = (menus: object[]) => {
+      const result = model(asked({ pages: ['own'], menus }, ['audit', '--json', '--only', 'text-contrast']).out)
+        .pages[0]!;
+      return [result.menus.map(({ kind, label }) => `${kind} ${label}`), result.findings.length] as const;
+    };
+    const [names, count] = found([]);
+    expect(found([{ menu: '.q', kind: 'utility', label: 'Quick links', toggles: ['.t'] }])[0]).toEqual([
+      'utility Quick links',
+      ...names,
+    ]);
+    expect([names.length > 0, count > 0]).toEqual([true, true]);
+    expect(found([{ menu: 'nav', ignore: true }])).toEqual([[], 0]);
+  });
+
   test.each<[string, string, RegExp]>([
+    ['what is no selector', '{ "menus": [{ "menu": "nav >" }] }', /“menus\[0\]\.menu” must be a CSS selector/],
+    ['a kind that there is not', '{ "menus": [{ "menu": "nav", "kind": "mian" }] }', /“menus\[0\]\.kind”/],
+    [
+      'a label for what is ignored',
+      '{ "menus": [{ "menu": "nav", "label": "x", "ignore": true }] }',
+      /is ignored: leave its kind, label and toggles out/,
+    ],
     [
       'a setting that is none',
       '{\n  "levle": "AA"\n}',

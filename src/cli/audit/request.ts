@@ -73,6 +73,7 @@ export async function requestOf(args: AuditArguments, today: string): Promise<Re
     material: outputs.some(({ format }) => format.material) ? { pictures: args.pictures } : null,
     ...(root === undefined ? {} : { root }),
     ...(fonts ? { fonts } : {}),
+    ...(config.menus ? { menus: config.menus as NonNullable<PageTask['menus']> } : {}),
     ...(config.openings ? { moreScripts: [openingScript(config.openings, settings.file ?? CONFIG_FILE)] } : {}),
   };
   return {

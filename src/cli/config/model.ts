@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { LEVELS, WEIGHTS, WIDEST } from '../../core/index.js';
+import { isSelector, LEVELS, MENU_KINDS, WEIGHTS, WIDEST } from '../../core/index.js';
 
 /*
  * The form of rope-ladder.json. Descriptions go into its JSON Schema, which editors show.
@@ -7,20 +7,33 @@ import { LEVELS, WEIGHTS, WIDEST } from '../../core/index.js';
 
 const px = z.number().int().min(1).max(WIDEST);
 const words = z.array(z.string().min(1));
+const selector = z.string().refine(isSelector, 'must be a CSS selector');
 
 export const MOVES = ['hover', 'focus', 'press'] as const;
 
 const opening = z
   .strictObject({
-    handle: z.string().min(1).describe('Selector of what is acted on'),
+    handle: selector.describe('Selector of what is acted on'),
     move: z.enum(MOVES).default('press').describe('How it is acted on'),
-    on: z.string().min(1).describe('Selector of the element that changes'),
+    on: selector.describe('Selector of the element that changes'),
     class: z.string().min(1).optional().describe('Class that is added to it, or taken away if it is there'),
     attribute: z.string().min(1).optional().describe('Attribute that is set on it'),
     value: z.string().default('').describe('Value of that attribute'),
   })
   .refine((one) => (one.class === undefined) !== (one.attribute === undefined), {
     error: 'needs either “class” or “attribute”: what the move changes',
+  });
+
+const menu = z
+  .strictObject({
+    menu: selector.describe('Selector of the element the links of the menu stand in'),
+    kind: z.enum(MENU_KINDS).optional().describe('What the menu is for'),
+    label: z.string().trim().min(1).optional().describe('How reports call it'),
+    toggles: z.array(selector).optional().describe('Selectors of the controls that open it'),
+    ignore: z.literal(true).optional().describe('What the selector finds is no menu'),
+  })
+  .refine((one) => !one.ignore || (one.kind ?? one.label ?? one.toggles) === undefined, {
+    error: 'is ignored: leave its kind, label and toggles out',
   });
 
 export const acceptance = z.strictObject({
@@ -56,6 +69,7 @@ export const config = z.strictObject({
     .enum([...WEIGHTS, 'never'])
     .optional()
     .describe('Lightest weight of a fault that gives exit code 1'),
+  menus: z.array(menu).optional().describe('Menus that the markup does not show, or shows otherwise'),
   openings: z.array(opening).optional().describe('Ways to open panels that the page’s scripts do not show'),
   checks: z.record(z.string(), checkSettings).optional().describe('Settings by check id: "off", or another weight'),
   accepted: z.array(acceptance).optional().describe('Findings someone has decided to live with'),
@@ -64,6 +78,7 @@ export const config = z.strictObject({
 });
 
 export type Config = z.infer<typeof config>;
+export type DeclaredMenu = z.infer<typeof menu>;
 export type DeclaredOpening = z.infer<typeof opening>;
 
 /** A file of accepted findings alone. */

@@ -3,6 +3,7 @@ import {
   type Acceptance,
   type AuditOptions,
   type AuditResult,
+  type DeclaredMenu,
   type Page,
   type Resource,
 } from '../../core/index.js';
@@ -27,6 +28,7 @@ export interface PageTask {
   readonly fonts?: readonly string[];
   readonly patches?: readonly Resource[];
   readonly moreScripts?: readonly Resource[];
+  readonly menus?: readonly DeclaredMenu[];
   readonly audit: Partial<Omit<AuditOptions, 'onCheck'>>;
   readonly acceptances?: readonly Acceptance[];
   /** Day of the run, `2026-11-28`: acceptances end. */
@@ -61,6 +63,7 @@ export async function readTask({
   fonts,
   patches,
   moreScripts,
+  menus,
 }: Omit<PageTask, 'audit' | 'material'>): Promise<Page> {
   const options: FileOptions = {
     sheets,
@@ -70,6 +73,7 @@ export async function readTask({
     ...(fonts ? { fonts } : {}),
     ...(patches ? { patches } : {}),
     ...(moreScripts ? { moreScripts } : {}),
+    ...(menus ? { menus } : {}),
   };
   return name === STANDARD_INPUT ? loadStream(process.stdin, options) : loadFile(name, options);
 }

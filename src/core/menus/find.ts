@@ -1,5 +1,6 @@
 import { closest, collapseSpace, textContent, type ElementNode, type HtmlDocument } from '../html/index.js';
 import type { Page } from '../scene/index.js';
+import { declaredOn, declaredToggles, kindDeclared, withDeclared } from './declared.js';
 import { controlsIn, itemsOf } from './items.js';
 import { KIND_LABELS, inHeader, kindOf } from './kinds.js';
 import { Places } from './place.js';
@@ -18,18 +19,21 @@ export function findMenus(page: Page): readonly Menu[] {
 
 function search(page: Page): readonly Menu[] {
   const { document, glance } = page;
-  const roots = menuRoots(document);
+  const declared = declaredOn(page);
+  const roots = withDeclared(menuRoots(document), declared);
   if (roots.length === 0) return [];
   const places = new Places(page);
   const drafts = roots.map((root) => {
-    const name = nameOf(root, document);
+    const name = declared.menus.get(root)?.label ?? nameOf(root, document);
     const place = places.of(root, controlsIn(root));
     return { root, name, place, kind: kindOf(root, name, place, document) };
   });
-  const kinds = settled(drafts);
+  const kinds = settled(drafts).map((kind, i) => kindDeclared(declared.menus.get(roots[i]!)) ?? kind);
   const toggles = togglesOf(new Map(roots.map((root, i) => [root, kinds[i]!])), page);
+  const said = new Map([...declared.menus].map(([root, menu]) => [root, declaredToggles(root, menu, page)]));
+  const sure = new Set([...said.values()].flatMap((list) => list.map(({ element }) => element)));
   return drafts.map(({ root, name }, i): Menu => {
-    const own = toggles.filter((t) => t.root === root);
+    const own = toggles.filter((t) => t.root === root && !sure.has(t.toggle.element));
     const kind = kinds[i]!;
     return {
       id: `menu-${i + 1}`,
@@ -37,8 +41,8 @@ function search(page: Page): readonly Menu[] {
       root,
       label: name || KIND_LABELS[kind],
       landmark: closest(root, isLandmark) !== null,
-      items: itemsOf(root, new Set(toggles.map((t) => t.toggle.element)), glance, roots),
-      toggles: own.map(({ toggle }: ToggleOf) => toggle),
+      items: itemsOf(root, new Set([...sure, ...toggles.map((t) => t.toggle.element)]), glance, roots),
+      toggles: [...(said.get(root) ?? []), ...own.map(({ toggle }: ToggleOf) => toggle)],
     };
   });
 }

@@ -139,6 +139,8 @@ export const KIND_LABELS: Readonly<Record<MenuKind, string>> = {
   other: 'menu',
 };
 
+export const MENU_KINDS = Object.freeze(Object.keys(KIND_LABELS) as MenuKind[]);
+
 /** Kinds a container is known by alone, wherever it stands. */
 export const ownKindOf = (e: ElementNode): MenuKind | null => {
   const kind = kindOfWords(wordsOf(e));

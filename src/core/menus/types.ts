@@ -59,6 +59,8 @@ export interface Toggle {
     | 'popovertarget'
     | 'commandfor'
     | 'handler'
+    /** The configuration says so. */
+    | 'declared'
     | 'wording'
     /** What a press on it does. */
     | 'effect';

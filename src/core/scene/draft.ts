@@ -34,6 +34,20 @@ export interface PageOptions {
   readonly patches?: readonly Resource[];
   /** Scripts that run after those of the page: ways to open something that its own do not show. */
   readonly moreScripts?: readonly Resource[];
+  /** What is known of its menus beside what its markup tells. */
+  readonly menus?: readonly DeclaredMenu[];
+}
+
+/** A menu as someone declares it. */
+export interface DeclaredMenu {
+  /** Selector of the element its links stand in. */
+  readonly menu: string;
+  readonly kind?: string;
+  readonly label?: string;
+  /** Selectors of the controls that open it. */
+  readonly toggles?: readonly string[];
+  /** What the selector finds is no menu. */
+  readonly ignore?: boolean;
 }
 
 /** A script of a page: its text where it stands in the page, or the address it is loaded from. */

@@ -1,5 +1,5 @@
 export { Page, type PageParts, type Preview } from './page.js';
-export { PageDraft, withoutFragment, type PageOptions, type PageText } from './draft.js';
+export { PageDraft, withoutFragment, type DeclaredMenu, type PageOptions, type PageText } from './draft.js';
 export { openPage, openPageNow, type OpenOptions, type Reader } from './open.js';
 export { Scene } from './scene.js';
 export { CLOSED, setting, VISITORS, withoutScript, type Setting, type Visitor } from './setting.js';

@@ -23,7 +23,7 @@ import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../
 import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { baseUrl, resolveUrl, type Declaration, type RuleSet, type SheetThreshold } from '../sheets/index.js';
 import { BoxTrees } from './box-trees.js';
-import type { PageDraft } from './draft.js';
+import type { DeclaredMenu, PageDraft } from './draft.js';
 import { settingKey } from './change-keys.js';
 import { containerSizes } from './container-sizes.js';
 import { ChangeableMarkup, classNamesChanged, nativeChanges, type PossibleChange } from './changeable.js';
@@ -83,6 +83,7 @@ export class Page {
   readonly root: string | null;
   readonly document: HtmlDocument;
   readonly ruleSet: RuleSet;
+  readonly declaredMenus: readonly DeclaredMenu[];
   /** Texts of the scripts the page loads, as far as they were read. */
   readonly scripts: readonly SourceText[];
   /** Whether something answers where links lead, by absolute URL without fragment; null where that is not known. */
@@ -119,6 +120,7 @@ export class Page {
     this.root = text.root ?? null;
     this.#log = draft.limits;
     this.#scripting = options.scripting ?? true;
+    this.declaredMenus = options.menus ?? [];
     this.#metrics = parts.metrics ?? bundledMetrics;
     this.#breaks = parts.breaks ?? null;
     this.document = draft.document;

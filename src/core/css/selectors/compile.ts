@@ -51,6 +51,15 @@ interface State {
   usesParent: boolean;
 }
 
+/** Whether a text is a selector list the engine understands. */
+export const isSelector = (text: string): boolean => {
+  try {
+    return compileSelectors(text).length > 0;
+  } catch {
+    return false;
+  }
+};
+
 /**
  * Compiles a selector list; throws SelectorError where the standard drops the rule.
  * @spec selectors-4 §4, §18 (invalid selectors), css-nesting-1 §3
