@@ -18,6 +18,9 @@ export function checkPage({ meta }: Check): string {
   const messages = Object.entries(meta.messages).map(
     ([id, message]) => `- **${id}**: ${sampled(message.says)} _Mend:_ ${sampled(message.mends)}`,
   );
+  const figures = Object.entries(meta.figures ?? {}).map(
+    ([name, { value, unit, means: what }]) => `- **${name}** (${value} ${unit}): ${what}`,
+  );
   return `${[
     `# ${meta.id}`,
     meta.title,
@@ -26,6 +29,7 @@ export function checkPage({ meta }: Check): string {
     means,
     '## The rule',
     rule.map((line) => `- ${line}`).join('\n'),
+    ...(figures.length > 0 ? ['## What can be set', figures.join('\n')] : []),
     '## An example',
     `Faulty:\n\n${fenced(faulty)}`,
     `Mended:\n\n${fenced(mended)}`,

@@ -51,6 +51,20 @@ describe('rope-ladder.json', () => {
     expect(first!.findings.map(({ check, weight }) => [check, weight])).toEqual([['text-contrast', 'blocks']]);
   });
 
+  test('figures that no standard fixes can be set', () => {
+    site.put('small/index.html', page('a{font-size:12.5px;color:#222}'));
+    const found = (figures: object) =>
+      model(
+        asked({ pages: ['small'], checks: { 'small-text': { figures } } }, ['audit', '--json', '--only', 'small-text'])
+          .out,
+      ).pages[0]!.findings;
+    expect(found({})).toEqual([]);
+    const [finding] = found({ least: 13 });
+    expect(finding!.says).toContain('12.5 px high: under 13 px');
+    expect(finding!.mends).toContain('Set it in 13 px or more');
+    expect(finding!.needed).toEqual({ value: 13, unit: 'px' });
+  });
+
   test('writes what it is told to', () => {
     expect(asked({ write: ['told.csv'] }).err).toContain('Written: told.csv');
     expect(readFileSync(join(site.folder, 'told.csv'), 'utf8').split('\r\n')[0]).toMatch(/^page,weight,check/);
@@ -95,6 +109,16 @@ describe('rope-ladder.json', () => {
   });
 
   test.each<[string, string, RegExp]>([
+    [
+      'a figure that a check does not have',
+      '{ "checks": {\n"small-text": { "figures": { "smallest": 13 } } } }',
+      /:2 cannot be used: small-text has no figure “smallest”/,
+    ],
+    [
+      'a figure that cannot be meant so',
+      '{ "checks": {\n"sticky-greedy": { "figures": {\n"most": 0.3 } } } }',
+      /:3 cannot be used: the figure “most” of sticky-greedy goes from 5 to 95 %, not 0.3/,
+    ],
     ['what is no selector', '{ "menus": [{ "menu": "nav >" }] }', /“menus\[0\]\.menu” must be a CSS selector/],
     ['a kind that there is not', '{ "menus": [{ "menu": "nav", "kind": "mian" }] }', /“menus\[0\]\.kind”/],
     [

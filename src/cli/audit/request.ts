@@ -131,6 +131,9 @@ function auditOptionsOf(args: AuditArguments, { config }: Settings): Partial<Aud
     const weight = typeof set === 'object' ? set.weight : set === 'off' ? undefined : set;
     return weight ? [[id, weight] as const] : [];
   });
+  const figures = settings.flatMap(([id, set]) =>
+    typeof set === 'object' && set.figures ? [[id, set.figures] as const] : [],
+  );
   const only = args.only ? parseChecks(args.only, '--only') : null;
   return {
     from,
@@ -141,6 +144,7 @@ function auditOptionsOf(args: AuditArguments, { config }: Settings): Partial<Aud
     only,
     skip: [...(args.skip ? parseChecks(args.skip, '--skip') : []), ...off.filter((id) => !only?.includes(id))],
     weights: Object.fromEntries(weights),
+    figures: Object.fromEntries(figures),
   };
 }
 

@@ -36,6 +36,8 @@ function handler(args: ArgumentsCamelCase<ChecksArguments>): void {
     paragraph(meta.explains.means);
     paragraph(meta.explains.rule.map((line) => `- ${line}`).join('\n'));
     paragraph(`${colours.red('faulty')}  ${meta.explains.faulty}\n${colours.green('mended')}  ${meta.explains.mended}`);
+    for (const [name, { value, unit, means }] of Object.entries(meta.figures ?? {}))
+      paragraph(`${colours.bold(name)}  ${value} ${unit}. ${means} Set it under “checks” in rope-ladder.json.`);
     for (const message of Object.values(meta.messages))
       paragraph(`${sampled(message.says)}\n${colours.green('mend')}  ${sampled(message.mends)}`);
   }

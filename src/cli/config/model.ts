@@ -49,7 +49,13 @@ const checkSettings = z.union(
   [
     z.literal('off'),
     z.enum(WEIGHTS),
-    z.strictObject({ weight: z.enum(WEIGHTS).optional().describe('Another weight than its own') }),
+    z.strictObject({
+      weight: z.enum(WEIGHTS).optional().describe('Another weight than its own'),
+      figures: z
+        .record(z.string(), z.number())
+        .optional()
+        .describe('Figures that no standard fixes, by name; rope-ladder checks ID lists them'),
+    }),
   ],
   { error: `must be "off" or a weight: ${WEIGHTS.map((w) => `"${w}"`).join(', ')}` },
 );

@@ -1,6 +1,6 @@
 import { findNodeAtLocation, parseTree, printParseErrorCode, type Node, type ParseError } from 'jsonc-parser';
 import type { z } from 'zod';
-import { CHECKS, nearest } from '../../core/index.js';
+import { ArgumentError, checkFigure, CHECKS, nearest } from '../../core/index.js';
 import { UsageError } from '../errors.js';
 
 /** Deeper JSON than this is no configuration. */
@@ -132,6 +132,18 @@ const step = (form: Definition, part: string | number): unknown =>
   typeof part === 'number' ? form.def?.element : (form.shape?.[part] ?? form.def?.valueType);
 
 /** Throws UsageError where a check is named that there is not. */
+/** Throws UsageError where a check has no such figure, or it cannot be meant so. */
+export function checkFigures(file: string, text: string, id: string, figures: Readonly<Record<string, number>>): void {
+  for (const [name, value] of Object.entries(figures))
+    try {
+      checkFigure(id, name, value);
+    } catch (error) {
+      if (!(error instanceof ArgumentError)) throw error;
+      const at = lineOf(text, Math.max(0, text.indexOf(JSON.stringify(name), text.indexOf(JSON.stringify(id)))));
+      throw new UsageError(`${file}:${at} cannot be used: ${error.message}`, error.remedy);
+    }
+}
+
 export function checkNames(file: string, text: string, ids: readonly string[]): void {
   const known = CHECKS.map(({ meta }) => meta.id);
   const wrong = ids.find((id) => !known.includes(id));

@@ -4,7 +4,7 @@ import type { z } from 'zod';
 import type { Acceptance } from '../../core/index.js';
 import { UsageError } from '../errors.js';
 import { acceptedFile, config as form, type Config } from './model.js';
-import { checkNames, parseFile } from './parse.js';
+import { checkFigures, checkNames, parseFile } from './parse.js';
 
 export const CONFIG_FILE = 'rope-ladder.json';
 export const ACCEPTED_FILE = 'rope-ladder-accepted.json';
@@ -44,6 +44,8 @@ export function readSettings(named: string | undefined): Settings {
   const file = named ?? CONFIG_FILE;
   const { data, text } = read(file, form);
   checkNames(file, text, [...Object.keys(data.checks ?? {}), ...(data.accepted ?? []).map(({ check }) => check)]);
+  for (const [id, set] of Object.entries(data.checks ?? {}))
+    if (typeof set === 'object') checkFigures(file, text, id, set.figures ?? {});
   const from = (path: string) => (isAbsolute(path) || dirname(file) === '.' ? path : join(dirname(file), path));
   return {
     file,

@@ -1,5 +1,14 @@
 export { auditPage, describeMenus, type AuditedMenu, type AuditedRung, type AuditResult } from './audit.js';
-export { auditOptions, checkId, checkView, checkWidth, DEFAULTS, WIDEST, type AuditOptions } from './options.js';
+export {
+  auditOptions,
+  checkFigure,
+  checkId,
+  checkView,
+  checkWidth,
+  DEFAULTS,
+  WIDEST,
+  type AuditOptions,
+} from './options.js';
 export { measurePage, resolvedStyle, type Measured, type MeasuredElement, type MeasuredWidth } from './measure.js';
 export { ladderOf, type LadderResult, type LadderRung } from './rungs.js';
 export { longhandsNamed, why, type WhyBand, type WhyEntry, type WhyOptions, type WhyResult } from './why.js';

@@ -15,6 +15,8 @@ export interface AuditOptions {
   readonly skip: readonly string[];
   /** Weights of checks that are not to have their own. */
   readonly weights: Readonly<Record<string, Weight>>;
+  /** Figures of checks that are not to be their own, by check and name. */
+  readonly figures: Readonly<Record<string, Readonly<Record<string, number>>>>;
   /** Told before each check; for progress. */
   readonly onCheck?: (id: string, index: number, count: number) => void;
 }
@@ -28,6 +30,7 @@ export const DEFAULTS: AuditOptions = Object.freeze({
   only: null,
   skip: [],
   weights: {},
+  figures: {},
 });
 
 /** The widest a page is looked at, px. */
@@ -36,10 +39,12 @@ export const WIDEST = 10_000;
 /** The options of an audit, made whole. Throws ArgumentError where one cannot be meant so. */
 export function auditOptions(given: Partial<AuditOptions>): AuditOptions {
   const options = { ...DEFAULTS, ...given };
-  const { level, only, skip, weights } = options;
+  const { level, only, skip, weights, figures } = options;
   checkView(options);
   if (!LEVELS.includes(level)) throw new ArgumentError(`there is no level ${level}`, `Levels: ${LEVELS.join(', ')}.`);
-  for (const id of [...(only ?? []), ...skip, ...Object.keys(weights)]) checkId(id);
+  for (const id of [...(only ?? []), ...skip, ...Object.keys(weights), ...Object.keys(figures)]) checkId(id);
+  for (const [id, set] of Object.entries(figures))
+    for (const [name, value] of Object.entries(set)) checkFigure(id, name, value);
   return options;
 }
 
@@ -68,6 +73,23 @@ export function checkId(id: string): void {
     `there is no check “${id}”`,
     near ? `Did you mean ${near}?` : `Known checks: ${known.join(', ')}.`,
   );
+}
+
+/** Throws ArgumentError where a check has no such figure, or it cannot be meant so. */
+export function checkFigure(id: string, name: string, value: number): void {
+  const figures = CHECKS.find((check) => check.meta.id === id)?.meta.figures ?? {};
+  const known = Object.keys(figures);
+  const figure = figures[name];
+  if (!figure)
+    throw new ArgumentError(
+      `${id} has no figure “${name}”`,
+      known.length > 0 ? `It has: ${known.join(', ')}.` : 'None of its figures can be set.',
+    );
+  if (!Number.isFinite(value) || value < figure.least || value > figure.most)
+    throw new ArgumentError(
+      `the figure “${name}” of ${id} goes from ${figure.least} to ${figure.most} ${figure.unit}, not ${value}`,
+      `Its own is ${figure.value} ${figure.unit}.`,
+    );
 }
 
 /** Checks asked for that have something to say at the level asked for. */

@@ -152,11 +152,11 @@ export class Plan {
   #make(width: number, visitor: Visitor, opening: Opening | null): Subject {
     const page = withoutScript(visitor) ? this.page.scriptless : this.page;
     const menus = page === this.page ? this.menus : findMenus(page);
-    const { height, level } = this.options;
+    const { height, level, figures } = this.options;
     const routes = () => this.#routes(width, visitor);
     const before = () => page.scene(setting(width, { height, visitor }));
     const usual = () => this.rest(width);
-    const parts = { page, menus, level, width, height, visitor, routes, before, usual };
+    const parts = { page, menus, level, figures, width, height, visitor, routes, before, usual };
     const rest = new Subject({ ...parts, pose: AT_REST, opened: null });
     return opening ? rest.opened(opening) : rest;
   }

@@ -59,6 +59,16 @@ export interface Explanation {
   readonly mended: string;
 }
 
+/** A figure of a check that no standard fixes: whoever uses it may set another. */
+export interface OwnFigure {
+  readonly value: number;
+  readonly unit: string;
+  readonly means: string;
+  /** What can be meant. */
+  readonly least: number;
+  readonly most: number;
+}
+
 export interface CheckMeta {
   readonly id: string;
   readonly title: string;
@@ -71,6 +81,8 @@ export interface CheckMeta {
   readonly textWidth?: boolean;
   /** What an inked part is called in remedies that serve all places of one cause. */
   readonly inks?: string;
+  /** Figures that may be set, by name. */
+  readonly figures?: Readonly<Record<string, OwnFigure>>;
   /** Which way its figure is worse; null where nothing is measured. */
   readonly worse: 'lower' | 'higher' | null;
   readonly messages: Readonly<Record<string, Message>>;

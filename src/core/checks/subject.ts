@@ -28,6 +28,8 @@ export interface SubjectParts {
   readonly page: Page;
   readonly menus: readonly Menu[];
   readonly level: Level;
+  /** Figures that were set, by check and name. */
+  readonly figures: Readonly<Record<string, Readonly<Record<string, number>>>>;
   readonly width: number;
   readonly height: number;
   readonly visitor: Visitor;
@@ -68,6 +70,10 @@ export class Subject {
   }
   get level(): Level {
     return this.parts.level;
+  }
+  /** A figure of a check as it was set, or its own. */
+  figureOf(check: string, name: string, own: { readonly value: number }): number {
+    return this.parts.figures[check]?.[name] ?? own.value;
   }
   /** Every way in which panels of the menus come into view from the page at rest. */
   get routes(): readonly Opening[] {

@@ -12,6 +12,13 @@ import type { Subject } from '../subject.js';
 
 /** Less contrast between two looks is not noticed. */
 export const NOTICED = 1.2;
+const LEAST = {
+  value: NOTICED,
+  unit: ':1',
+  means: 'Less contrast than this between two looks is not noticed.',
+  least: 1,
+  most: 21,
+} as const;
 
 /** States that hardly differ from the normal look. */
 export const faintState = defineCheck(
@@ -30,11 +37,12 @@ export const faintState = defineCheck(
       faulty: '.menu a { background: #352415 } .menu a:hover { background: #3b2b1b }',
       mended: '.menu a:hover { background: #6b4d2e; text-decoration: underline }',
     },
+    figures: { noticed: LEAST },
     worse: 'lower',
     messages: {
       hover: {
         says: 'Under the pointer {subject} changes {what}: a contrast of {ratio}:1 between the two, too little to be noticed, and nothing else changes.',
-        mends: 'Make the change plain: an underline, or a colour that differs by far more than 1.2:1.',
+        mends: 'Make the change plain: an underline, or a colour that differs by far more than {noticed}:1.',
         criteria: [],
       },
       current: {
@@ -58,10 +66,15 @@ function hovered(control: Control, subject: Subject): Observation[] {
   const beside = (e: ElementNode) =>
     differsBesides(base.styles.of(e), styles.of(e)) || generatedDiffers(base.styles, e, styles, e);
   if (changed.some(beside)) return [];
+  const noticed = subject.figureOf('faint-state', 'noticed', LEAST);
   const difference = compareColours(element, subject.scene, element, subject.after(move));
   const style = styles.of(changed.find((e) => e === element) ?? changed[0]!);
-  return difference && isFaint(difference)
-    ? [observation(control, 'hover', difference, (ground) => causeOf(style, ground ? 'backgroundColor' : 'color'))]
+  return difference && isFaint(difference, noticed)
+    ? [
+        observation(control, 'hover', difference, noticed, (ground) =>
+          causeOf(style, ground ? 'backgroundColor' : 'color'),
+        ),
+      ]
     : [];
 }
 
@@ -70,22 +83,26 @@ const isAround = (changed: ElementNode, element: ElementNode): boolean =>
 
 function current(control: Control, subject: Subject): Observation[] {
   const look: CurrentLook | null = currentBeside(control, subject);
-  if (!look || look.other || !isFaint(look.colours)) return [];
+  const noticed = subject.figureOf('faint-state', 'noticed', LEAST);
+  if (!look || look.other || !isFaint(look.colours, noticed)) return [];
   const style = subject.scene.style(control.element);
   return [
-    observation(control, 'current', look.colours, (ground) => causeOf(style, ground ? 'backgroundColor' : 'color')),
+    observation(control, 'current', look.colours, noticed, (ground) =>
+      causeOf(style, ground ? 'backgroundColor' : 'color'),
+    ),
   ];
 }
 
 const DIFFERENT = 1.001;
 /** Some colour differs, and none by enough. */
-export const isFaint = ({ text, ground }: ColourDifference): boolean =>
-  Math.max(text, ground) > DIFFERENT && Math.max(text, ground) < NOTICED;
+export const isFaint = ({ text, ground }: ColourDifference, noticed: number): boolean =>
+  Math.max(text, ground) > DIFFERENT && Math.max(text, ground) < noticed;
 
 function observation(
   control: Control,
   state: 'hover' | 'current',
   difference: ColourDifference,
+  noticed: number,
   cause: (ground: boolean) => ReturnType<typeof causeOf>,
 ): Observation {
   const ground = difference.ground >= difference.text;
@@ -98,9 +115,9 @@ function observation(
     menus: control.menus,
     state,
     message: state,
-    data: { subject: control.subject, what, ratio },
+    data: { subject: control.subject, what, ratio, noticed },
     measured: figure(ratio, ':1'),
-    needed: figure(NOTICED, ':1'),
+    needed: figure(noticed, ':1'),
     cause: cause(ground),
   };
 }

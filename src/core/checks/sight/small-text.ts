@@ -8,7 +8,7 @@ import type { Control } from '../shared/controls.js';
 import { textsIn } from '../shared/texts.js';
 import type { Subject } from '../subject.js';
 
-const LEAST = 12;
+const LEAST = { value: 12, unit: 'px', means: 'Text under this height is small.', least: 6, most: 40 } as const;
 const ROUNDING = 0.05;
 
 /** Text of menus that is too small to be read with ease. */
@@ -28,11 +28,12 @@ export const smallText = defineCheck(
       faulty: '.tabs a { font-size: 11px }',
       mended: '.tabs a { font-size: 0.8125rem }',
     },
+    figures: { least: LEAST },
     worse: 'lower',
     messages: {
       small: {
-        says: 'The text of {subject} is {size} px high: under 12 px. It is hard to read, above all on a phone at arm’s length.',
-        mends: 'Set it in 12 px or more, in rem so that it grows with the reader’s own text size.',
+        says: 'The text of {subject} is {size} px high: under {least} px. It is hard to read, above all on a phone at arm’s length.',
+        mends: 'Set it in {least} px or more, in rem so that it grows with the reader’s own text size.',
         criteria: [],
       },
     },
@@ -50,11 +51,13 @@ const isText = (item: PaintItem, scene: Scene): boolean =>
 const isRaised = ({ node }: PaintItem, scene: Scene): boolean =>
   ['super', 'sub'].includes(String(scene.paintStyle(node.box).verticalAlign));
 
-function observe(control: Control, { scene }: Subject): Observation[] {
+function observe(control: Control, subject: Subject): Observation[] {
+  const { scene } = subject;
+  const needed = subject.figureOf('small-text', 'least', LEAST);
   let least: { readonly item: PaintItem; readonly size: number } | null = null;
   for (const item of textsIn(control.element, scene)) {
     const size = scene.paintStyle(item.node.box).fontSize;
-    if (size < 1 || size >= LEAST - ROUNDING || (least && size >= least.size)) continue;
+    if (size < 1 || size >= needed - ROUNDING || (least && size >= least.size)) continue;
     if (isText(item, scene) && scene.inkPoints(item).length > 0) least = { item, size };
   }
   if (!least) return [];
@@ -65,9 +68,9 @@ function observe(control: Control, { scene }: Subject): Observation[] {
       menus: control.menus,
       state: 'normal',
       message: 'small',
-      data: { subject: control.subject, size },
+      data: { subject: control.subject, size, least: needed },
       measured: figure(size, 'px'),
-      needed: figure(LEAST, 'px'),
+      needed: figure(needed, 'px'),
       cause: causeOf(scene.paintStyle(least.item.node.box), 'fontSize'),
     },
   ];

@@ -8,7 +8,14 @@ import { causeOf } from '../shared/causes.js';
 import { stuckAt, type StuckPart } from '../shared/stuck.js';
 import type { Subject } from '../subject.js';
 
-const MOST = 1 / 3;
+const THIRD = 100 / 3;
+const MOST = {
+  value: 33,
+  unit: '%',
+  means: 'The most that stuck parts may take of the height of the screen; 33 is a third.',
+  least: 5,
+  most: 95,
+} as const;
 const LOOKS = [0.3, 0.7];
 
 /** Stuck parts that leave too little of the screen. @spec WCAG 2.2 SC 1.4.10 */
@@ -29,10 +36,11 @@ export const stickyGreedy = defineCheck(
       faulty: '.header { position: sticky; top: 0; height: 160px }',
       mended: '@media (max-height: 480px) { .header { position: static } }',
     },
+    figures: { most: MOST },
     worse: 'higher',
     messages: {
       greedy: {
-        says: 'While the page scrolls, {parts} {take} {px} of the {height} px of the screen: more than a third. Little is left to read in.',
+        says: 'While the page scrolls, {parts} {take} {px} of the {height} px of the screen: more than {most}. Little is left to read in.',
         mends: 'Let less of it stick, or none on low screens (@media (max-height: 480px)).',
         criteria: [{ number: '1.4.10', level: 'AA' }],
       },
@@ -46,6 +54,8 @@ function inspect(subject: Subject): readonly Observation[] {
   const end = scrollEnd(scene);
   if (end < 1) return [];
   const { height } = scene.medium;
+  const percent = subject.figureOf('sticky-greedy', 'most', MOST);
+  const most = percent === MOST.value ? THIRD : percent;
   // What comes and goes as one scrolls up and down counts with the least it takes.
   const looks = LOOKS.map((share) => {
     const at = scrolledScene(page, setting, Math.round(end * share));
@@ -54,7 +64,7 @@ function inspect(subject: Subject): readonly Observation[] {
   });
   const least = looks.reduce((a, b) => (b.taken < a.taken ? b : a));
   const [tallest] = [...least.parts].sort((a, b) => b.rect.height - a.rect.height);
-  if (!tallest || least.taken <= height * MOST + 0.5) return [];
+  if (!tallest || least.taken <= (height * most) / 100 + 0.5) return [];
   const around = menusAround(menus);
   return [
     {
@@ -67,9 +77,10 @@ function inspect(subject: Subject): readonly Observation[] {
         take: least.parts.length > 1 ? 'take' : 'takes',
         px: Math.round(least.taken),
         height,
+        most: most === THIRD ? 'a third' : `${percent} %`,
       },
       measured: figure(Math.round((least.taken / height) * 100), '%'),
-      needed: figure(33, '%'),
+      needed: figure(percent, '%'),
       cause: causeOf(scene.style(tallest.element), 'position'),
     },
   ];
