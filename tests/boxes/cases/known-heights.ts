@@ -93,4 +93,28 @@ export const cases: readonly LayoutCase[] = [
     body: '<svg id=a viewBox="0 0 200 100" preserveAspectRatio="none" height=50></svg><div style="width:120px"><svg id=b viewBox="0 0 200 100" preserveAspectRatio="none"></svg></div>',
     boxes: { a: [0, 0, 100, 50], b: [0, 55, 120, 60] },
   },
+  {
+    name: 'a ratio does not cut off what a flex row holds',
+    css: '#a{width:32px;display:flex;align-items:flex-end;aspect-ratio:2}',
+    body: '<div id=a>rope</div><p id=b>x',
+    boxes: { a: [0, 0, 32, 20], b: [0, 36, 800, 20] },
+  },
+  {
+    name: 'what is stretched in a flex row takes the height of the ratio',
+    css: '#a{width:32px;display:flex;aspect-ratio:2}',
+    body: '<div id=a>rope</div><p id=b>x',
+    boxes: { a: [0, 0, 32, 16], b: [0, 32, 800, 20] },
+  },
+  {
+    name: 'a ratio does not cut off a flex column',
+    css: '#a{width:32px;display:flex;flex-direction:column;aspect-ratio:2}',
+    body: '<div id=a>rope rope</div><p id=b>x',
+    boxes: { a: [0, 0, 32, 40], b: [0, 56, 800, 20] },
+  },
+  {
+    name: 'a ratio cuts off where that was asked for',
+    css: '#a{width:32px;display:flex;align-items:flex-end;aspect-ratio:2;min-height:0}',
+    body: '<div id=a>rope</div><p id=b>x',
+    boxes: { a: [0, 0, 32, 16], b: [0, 32, 800, 20] },
+  },
 ];

@@ -144,4 +144,22 @@ export const cases: readonly LayoutCase[] = [
     body: '<div>x <table id=t style="display:inline-table" cellspacing=0><tr><td id=a>A</td><td id=b>B</td></tr><tr><td id=c>C</td></tr></table></div>',
     boxes: { t: [12.45, 0, 30.69, 60], a: [12.45, 0, 20.02, 40], b: [32.47, 0, 10.67, 40], c: [12.45, 40, 20.02, 20] },
   },
+  {
+    name: 'a fixed cell over fixed columns makes them as wide together',
+    css: 'td{padding:1px}',
+    body: '<table style="width:256px"><tr><td style="width:269px" colspan=2><tr><td id=a style="width:3em"><td id=b style="width:194px">lighthouse</table>',
+    boxes: { a: [2, 6, 49.45, 22], b: [53.45, 6, 200.55, 22] },
+  },
+  {
+    name: 'a fixed cell over columns in a wider table',
+    css: 'td{padding:1px}',
+    body: '<table style="width:356px"><tr><td style="width:269px" colspan=2><tr><td id=a style="width:3em"><td id=b>lighthouse</table>',
+    boxes: { a: [2, 6, 50, 22], b: [54, 6, 300, 22] },
+  },
+  {
+    name: 'fixed layout asks for a width that is no content',
+    css: 'td{padding:1px}',
+    body: '<table id=t style="table-layout:fixed;width:max-content"><tr><td id=a>a word<td id=b>b</table>',
+    boxes: { t: [0, 0, 66.94, 26], a: [2, 2, 50.03, 22], b: [54.03, 2, 10.91, 22] },
+  },
 ];

@@ -5,11 +5,11 @@ import { makeFragment, vertical, type Fragment, type OutOfFlow, type Placed } fr
 import type { Intrinsic, Layout } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, frameHeight, frameWidth, heightFor } from '../used/sizes.js';
+import { clampHeight, frameHeight, frameWidth, heightFor, preferredRatio } from '../used/sizes.js';
 import { edgeOf, type Edge } from '../used/alignment.js';
 import { standingOf } from './baselines.js';
 import { staticAt } from './static-position.js';
-import { frameOf, specifiedHeight } from './flow-sizes.js';
+import { frameOf, leastByRatio, specifiedHeight } from './flow-sizes.js';
 import { containerFragment } from './container-fragment.js';
 import { type Container, type Item, byOrder, container, alignOf, makeItem, stretchedHeight } from './flex-items.js';
 import { type Line, collectLines, columnMain, resolveFlexible } from './flex-lines.js';
@@ -23,7 +23,7 @@ import { crossAlignment } from './flex-self.js';
  */
 export function layoutFlex(job: Job): Fragment {
   const { box, width, frame, space } = job;
-  const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
+  const specified = space.fixedHeight ?? containerHeight(job);
   const height =
     specified === null
       ? NaN
@@ -51,6 +51,27 @@ export function layoutFlex(job: Job): Fragment {
   for (const line of lines) placeCross(line, c);
   const content = { width: c.width, height: c.row ? crossSize : mainSize };
   return assemble(c, lines, content, { ...job, specified });
+}
+
+/** All that stands in its one row takes the height the row is given. */
+const isStretched = ({ style, children }: Box): boolean =>
+  style.flexDirection.startsWith('row') &&
+  style.flexWrap === 'nowrap' &&
+  children
+    .filter(isInFlow)
+    .every(
+      ({ anonymous, style: { alignSelf, height } }) =>
+        /^(normal|stretch)$/.test(anonymous || alignSelf === 'auto' ? style.alignItems : alignSelf) &&
+        (anonymous || height === 'auto'),
+    );
+
+/** Border-box height by the style or a ratio, which does not cut off the content; null for that of the content. */
+function containerHeight({ box, width, frame, space, natural }: Job): number | null {
+  if (space.byContent) return null;
+  const height = specifiedHeight(box, space, frame, width);
+  return height === null || !natural || preferredRatio(box) === null || isStretched(box)
+    ? height
+    : Math.max(height, leastByRatio(box, space, frame, natural()));
 }
 
 function assemble(

@@ -149,7 +149,9 @@ function spread(cell: Cell, columns: Columns, spacing: number, layout: Layout): 
     };
     automaticWidths(part, target).forEach((w, i) => {
       // Columns that a cell of their own fixes grow no further than they must.
-      if (key === 'min' || fixes || part.fixed[i] === null) columns[key][from + i] = Math.max(list[i]!, w);
+      if (key !== 'min' && !fixes && part.fixed[i] !== null) return;
+      columns[key][from + i] = Math.max(list[i]!, w);
+      if (key === 'max' && part.fixed[i] !== null) columns.fixed[from + i] = Math.max(part.fixed[i]!, w);
     });
   }
 }

@@ -35,7 +35,7 @@ function span(box: Box, name: 'colspan' | 'rowspan' | 'span'): number {
 
 /** Whether the first row alone decides the widths. @spec css2 §17.5.2.1 */
 export const hasFixedLayout = ({ anonymous, style }: Box): boolean =>
-  !anonymous && style.tableLayout === 'fixed' && style.width !== 'auto';
+  !anonymous && style.tableLayout === 'fixed' && style.width !== 'auto' && style.width !== 'max-content';
 
 /** Puts the cells of a table into slots. @spec html §4.9.12.1 (forming a table), css-tables-3 §3.3 */
 export function tableGrid(table: Box): TableGrid {
