@@ -12,10 +12,10 @@ import { cases as presses } from '../tests/paint/cases/presses.js';
 import { destinationPage, type DestinationCase } from '../tests/support/destination-case.js';
 import { markupOf } from './against/generate.js';
 import { makeOverlaps, named, OVERLAP_CSS } from './against/overlaps.js';
-import { PRESS_SIZE, pressedThere } from './against/presses.js';
+import { pressedThere } from './against/presses.js';
 import { launched } from './chromium.js';
 import { GROUND_POINTS, groundPage, type GroundCase } from '../tests/support/ground-case.js';
-import type { PressCase } from '../tests/support/press-case.js';
+import { PRESS_SIZE, type PressCase } from '../tests/support/press-case.js';
 
 /** Runs in a page: the pixels of a picture at points. */
 const READ = `async ([url, points]) => {

@@ -1,7 +1,8 @@
 /** Asks an installed Chromium where it puts the boxes of a page. */
 import type { Browser } from 'playwright-core';
 import { launch } from '../chromium.js';
-import { PRESS_SIZE, pressedThere, type PressAsked } from './presses.js';
+import { PRESS_SIZE } from '../../tests/support/press-case.js';
+import { pressedThere, type PressAsked } from './presses.js';
 
 /** Border box of an element in the page's px; null where it has none. */
 export type Place = readonly [x: number, y: number, width: number, height: number] | null;

@@ -1,10 +1,9 @@
-import { auditPage } from '../../src/core/index.js';
+import { auditPage, SourceText } from '../../src/core/index.js';
 import { rungsOf } from '../../src/core/ladder/index.js';
 import { widthQuestions } from '../../src/core/scripts/index.js';
 import { pageFrom } from '../support/page.js';
 
-const asked = (text: string) =>
-  widthQuestions({ name: 'app.js', text } as never).map(({ px, side }) => `${side} ${px}`);
+const asked = (text: string) => widthQuestions(new SourceText('app.js', text)).map(({ px, side }) => `${side} ${px}`);
 
 describe('widths at which scripts decide otherwise', () => {
   test.each<[string, readonly string[]]>([
@@ -59,6 +58,14 @@ describe('rungs that scripts begin', () => {
       '900 (width >= 900px)',
       '1101 (max-width:1100px)',
     ]);
+  });
+
+  test('they make no seams with those of the sheets', () => {
+    const css = '@media(max-width:900px){nav a{color:red}}@media(min-width:901px){nav a{color:blue}}';
+    const seams = (script: string) =>
+      auditPage(page(script, css), { only: ['breakpoint-seam'] }).findings.map(({ says }) => says);
+    expect(seams('if (window.innerWidth <= 900) document.body.classList.add("low")')).toEqual(seams(''));
+    expect(seams('matchMedia("(max-width:900px)").matches')).toEqual(seams(''));
   });
 
   test('what is wrong on one side of them has exact widths', () => {

@@ -84,7 +84,6 @@ export const config = z.strictObject({
 });
 
 export type Config = z.infer<typeof config>;
-export type DeclaredMenu = z.infer<typeof menu>;
 export type DeclaredOpening = z.infer<typeof opening>;
 
 /** A file of accepted findings alone. */

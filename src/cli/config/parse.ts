@@ -131,7 +131,6 @@ function unwrap(given: unknown): Definition {
 const step = (form: Definition, part: string | number): unknown =>
   typeof part === 'number' ? form.def?.element : (form.shape?.[part] ?? form.def?.valueType);
 
-/** Throws UsageError where a check is named that there is not. */
 /** Throws UsageError where a check has no such figure, or it cannot be meant so. */
 export function checkFigures(file: string, text: string, id: string, figures: Readonly<Record<string, number>>): void {
   for (const [name, value] of Object.entries(figures))
@@ -144,6 +143,7 @@ export function checkFigures(file: string, text: string, id: string, figures: Re
     }
 }
 
+/** Throws UsageError where a check is named that there is not. */
 export function checkNames(file: string, text: string, ids: readonly string[]): void {
   const known = CHECKS.map(({ meta }) => meta.id);
   const wrong = ids.find((id) => !known.includes(id));

@@ -1,6 +1,6 @@
 import { AT_REST, Subject, type Asks } from '../checks/index.js';
 import { descendants, sameChanges, type ElementNode } from '../html/index.js';
-import { endsOf, rungsAt, rungsOf, stationsOf, type Rung } from '../ladder/index.js';
+import { endsOf, isConditionOf, rungsAt, rungsOf, stationsOf, type Rung } from '../ladder/index.js';
 import { findMenus, firstRoutes, openingsAt, shapeOf, type Menu, type Opening } from '../menus/index.js';
 import { setting, withoutScript, type Page, type Visitor } from '../scene/index.js';
 import { stretchedPages } from './certainty.js';
@@ -136,7 +136,8 @@ export class Plan {
       for (const { root, toggles, items } of menus)
         for (const e of [root, ...descendants(root), ...[...toggles, ...items].map(({ element }) => element)])
           for (let a: ElementNode | null = e; a && !around.has(a); a = a.parent) around.add(a);
-      known = [...around].some((e) => page.conditionTouches(condition, e));
+      known =
+        isConditionOf(page.scriptThresholds, condition) || [...around].some((e) => page.conditionTouches(condition, e));
       this.#concerned.set(condition, known);
     }
     return known;

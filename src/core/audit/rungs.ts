@@ -1,6 +1,6 @@
 import { descendants, type ElementNode } from '../html/index.js';
 import type { Range } from '../base/index.js';
-import { rungsOf, seamsOf, type Rung, type Seam } from '../ladder/index.js';
+import { isConditionOf, rungsOf, seamsOf, type Rung, type Seam } from '../ladder/index.js';
 import { findMenus, formOf, type Menu, type MenuForm } from '../menus/index.js';
 import { setting, type Page } from '../scene/index.js';
 
@@ -34,9 +34,9 @@ export function ladderOf(page: Page, options: Range & { readonly height: number 
       to: rung.to,
       starts: rung.starts,
       forms: Object.fromEntries(menus.map((menu) => [menu.id, [form(menu, rung.from), form(menu, rung.to)] as const])),
-      touches: touching(rung.starts.map((s) => s.condition)),
+      touches: menus.filter((menu) => isTouched(rung, page, menu)).map((menu) => menu.id),
     })),
-    seams: seamsOf(page.thresholds).map((seam) => ({
+    seams: seamsOf(page.ruleSet.thresholds).map((seam) => ({
       ...seam,
       touches: touching([seam.lower.condition, seam.upper.condition]),
     })),
@@ -52,9 +52,13 @@ export function rungsTouching(
   return rungsOf(page.thresholds, range).map(({ from, to, starts }) => ({
     from,
     to,
-    touched: starts.some(({ condition }) => menus.some((menu) => touches(page, menu, condition))),
+    touched: menus.some((menu) => isTouched({ starts }, page, menu)),
   }));
 }
+
+/** Whether what begins a rung has a say in a menu; what scripts decide may be anything. */
+const isTouched = ({ starts }: Pick<Rung, 'starts'>, page: Page, menu: Menu): boolean =>
+  starts.some(({ condition }) => isConditionOf(page.scriptThresholds, condition) || touches(page, menu, condition));
 
 /** Whether a condition has a say in the menu, its toggles or what holds them. */
 function touches(page: Page, menu: Menu, condition: string): boolean {

@@ -67,6 +67,10 @@ export function rungsOf(thresholds: readonly SheetThreshold[], range: Range): re
   return edges.map((from, i) => ({ from, to: (edges[i + 1] ?? range.to + 1) - 1, starts: starts.get(from) ?? [] }));
 }
 
+/** Whether a condition is one of some thresholds'. */
+export const isConditionOf = (thresholds: readonly SheetThreshold[], text: string): boolean =>
+  thresholds.some(({ places }) => places.some((place) => place.text === text));
+
 /** The widths a rung is looked at: both ends. */
 export const endsOf = (rung: Rung): readonly number[] => (rung.from === rung.to ? [rung.from] : [rung.from, rung.to]);
 

@@ -23,8 +23,8 @@ function found(box: Box): readonly string[] {
   if (style.position === 'fixed' || style.position === 'sticky') out.push(`position: ${style.position}`);
   else if (style.position !== 'static' && style.zIndex !== 'auto')
     out.push(`position: ${style.position} with z-index: ${style.zIndex}`);
-  if (inFlexOrGrid && style.zIndex !== 'auto') out.push(`flex or grid item with z-index: ${style.zIndex}`);
   else if (style.position !== 'static' && style.willChange.includes('z-index')) out.push('will-change: z-index');
+  if (inFlexOrGrid && style.zIndex !== 'auto') out.push(`flex or grid item with z-index: ${style.zIndex}`);
   // Inline boxes are not transformed, but what is said of a positioned one counts.
   const transformable = box.outer !== 'inline' || box.inner !== 'flow' || style.position !== 'static';
   for (const maker of MAKERS) {

@@ -231,7 +231,6 @@ export class Page {
 
   /** Whether any rule under a media condition speaks of an element or its pseudo-elements. */
   conditionTouches(text: string, element: ElementNode): boolean {
-    if (this.#asked.some(({ places }) => places.some((place) => place.text === text))) return true;
     const { own, pseudo } = this.#cascade.matched.byElement[element.index]!;
     return [own, ...pseudo.values()].some((list) => list.some((m) => m.conditions.some((c) => c.text === text)));
   }
@@ -254,10 +253,11 @@ export class Page {
 
   /** Widths at which conditions of its sheets, and of its scripts, change: in order. */
   get thresholds(): readonly SheetThreshold[] {
-    return (this.#thresholds ??= [...this.ruleSet.thresholds, ...this.#asked].sort(byWidth));
+    return (this.#thresholds ??= [...this.ruleSet.thresholds, ...this.scriptThresholds].sort(byWidth));
   }
 
-  get #asked(): readonly SheetThreshold[] {
+  /** Those of its scripts alone. */
+  get scriptThresholds(): readonly SheetThreshold[] {
     return this.#scripting && this.#scripted ? this.#scripted.thresholds : [];
   }
 

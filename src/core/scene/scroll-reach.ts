@@ -1,6 +1,6 @@
 import { bottom, intersect, right, unite, type Rect } from '../base/index.js';
 import { containsAbsolute, containsLayout, isOutOfFlow } from '../boxes/index.js';
-import { boundsOf, type PaintNode } from '../paint/index.js';
+import { boundsOf, type Clip, type PaintNode } from '../paint/index.js';
 
 /** @spec css-overflow-3 §2.2 */
 export interface Reach {
@@ -28,13 +28,13 @@ export function reachOf(roots: readonly PaintNode[], least: Reach): Reach {
       // Clips only take away: what lies within what is known already adds nothing.
       if (right(own) <= width && bottom(own) <= height) continue;
       if (isEmpty(own) && !isFilled(node, own)) continue;
-      const rect = scrolled(node, own);
+      const rect = kept(node, own, onPage);
       if (rect) add(rect);
     } else if (node.clips.some((clip) => !clip.paintOnly && clip.matrix !== matrix)) {
-      const rect = scrolled(node, boundsOf(matrix, own));
+      const rect = kept(node, boundsOf(matrix, own), onPage);
       if (rect && !isEmpty(rect)) add(rect);
     } else {
-      const rect = localPart(node, own);
+      const rect = kept(node, own, ({ rect: clip }) => clip);
       if (rect) moved.set(matrix, unite(moved.get(matrix) ?? null, rect));
     }
   }
@@ -75,16 +75,11 @@ function withLines({ fragment, box, rect }: PaintNode): Rect {
   return linesReach > height && box.computed.overflowY === 'visible' ? { ...rect, height: linesReach } : rect;
 }
 
-/** The part of a node that can be scrolled to, in the page's coordinates. */
-function scrolled(node: PaintNode, whole: Rect): Rect | null {
+/** The part of a node that can be scrolled to, in the coordinates of `rectOf`. */
+function kept({ clips }: PaintNode, whole: Rect, rectOf: (clip: Clip) => Rect): Rect | null {
   let rect: Rect | null = whole;
-  for (const clip of node.clips) if (!clip.paintOnly) rect = rect && intersect(rect, boundsOf(clip.matrix, clip.rect));
+  for (const clip of clips) if (!clip.paintOnly) rect = rect && intersect(rect, rectOf(clip));
   return rect;
 }
 
-/** The same in the coordinates it shares with all that clips it. */
-function localPart(node: PaintNode, whole: Rect): Rect | null {
-  let rect: Rect | null = whole;
-  for (const clip of node.clips) if (!clip.paintOnly) rect = rect && intersect(rect, clip.rect);
-  return rect;
-}
+const onPage = (clip: Clip): Rect => boundsOf(clip.matrix, clip.rect);

@@ -1,7 +1,7 @@
 import type { CallExpression, Expression, MemberExpression, Node } from 'acorn';
 import { simple } from 'acorn-walk';
 import type { SourceText, Span } from '../base/index.js';
-import { isOnlyModule, parseScript } from './parse.js';
+import { parseScript } from './parse.js';
 
 /** A width at which a script that compares the window's width decides otherwise. */
 export interface WidthQuestion {
@@ -17,7 +17,7 @@ const WHOLE = /^(window|self|globalThis|document|documentElement|body|screen)$/;
 /** Comparisons of the window's width with a number, as they are written. */
 export function widthQuestions(source: SourceText): readonly WidthQuestion[] {
   if (!/innerWidth|outerWidth|clientWidth|\.width\(/.test(source.text)) return [];
-  const tree = parseScript(source.text, isOnlyModule(source.text) ? 'module' : 'script');
+  const tree = parseScript(source.text, 'script') ?? parseScript(source.text, 'module');
   if (!tree) return [];
   const numbers = new Map<string, number>();
   simple(tree, {

@@ -20,7 +20,7 @@ function wholePx({ kind, from, to }: Seam): readonly [number, number] {
 export function menuSeams(page: Page, menus: readonly Menu[]): readonly MenuSeam[] {
   const around = [...menusAround(menus).keys()];
   const touches = (text: string) => around.some((e) => page.conditionTouches(text, e));
-  return seamsOf(page.thresholds)
+  return seamsOf(page.ruleSet.thresholds)
     .filter(({ lower, upper }) => touches(lower.condition) && touches(upper.condition))
     .map((seam) => {
       const [from, to] = wholePx(seam);

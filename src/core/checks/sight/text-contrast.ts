@@ -62,17 +62,16 @@ interface Look {
   readonly scene: Scene;
   readonly state: State;
   readonly level: Subject['level'];
-  readonly subject: Subject;
 }
 
 const atRest = (control: Control, subject: Subject): Observation[] =>
-  observe({ control, scene: subject.scene, state: subject.stateOf(control), level: subject.level, subject });
+  observe({ control, scene: subject.scene, state: subject.stateOf(control), level: subject.level });
 
 /** Hover and focus, where they change the text or what lies beneath it; what was wrong at rest is not told again. */
 function inStates(control: Control, subject: Subject): Observation[] {
   const [rest] = atRest(control, subject);
   return statesOf(control, subject).flatMap(({ state, scene }) =>
-    observe({ control, scene, state, level: subject.level, subject }).filter((o) => isNews(o, rest)),
+    observe({ control, scene, state, level: subject.level }).filter((o) => isNews(o, rest)),
   );
 }
 

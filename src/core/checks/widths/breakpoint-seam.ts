@@ -75,6 +75,6 @@ function inspect({ page, menus, parts }: Subject): readonly Observation[] {
 }
 
 function thresholdOf(page: Page, condition: string): Span | null {
-  const found = page.thresholds.flatMap(({ places }) => places).find(({ text }) => text === condition);
+  const found = page.ruleSet.thresholds.flatMap(({ places }) => places).find(({ text }) => text === condition);
   return found?.span ?? null;
 }

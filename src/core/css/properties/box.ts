@@ -282,5 +282,4 @@ const ALIGNMENTS = new Set([
   '-webkit-baseline-middle',
   'bottom',
   'text-bottom',
-  '-webkit-baseline-middle',
 ]);
