@@ -3,8 +3,8 @@ import type { Cause } from '../../findings/index.js';
 import { elementOf, type PaintItem } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { causeOf } from './causes.js';
-import { hexOf, passingColour, shades } from './colours.js';
-import { passes } from './standing.js';
+import { hexOf, passingColour } from './colours.js';
+import { passingInk } from './standing.js';
 
 /** What a piece of text or a glyph stands out from, where it stands out least. */
 export interface Reading {
@@ -72,7 +72,7 @@ export interface Remedy {
 export function remedyFor(reading: Reading, what: string): Remedy | null {
   const { ink, ground, grounds, needed } = reading;
   const options: { readonly of: Remedy['of']; readonly share: number; readonly colour: Rgba }[] = [];
-  const text = passingText(reading);
+  const text = passingInk(ink, [reading]);
   if (text) options.push({ of: 'text', ...text });
   const other = grounds.length === 1 ? passingColour(ground, ink, needed) : null;
   if (other) options.push({ of: 'ground', ...other });
@@ -82,13 +82,6 @@ export function remedyFor(reading: Reading, what: string): Remedy | null {
   const both = second && second.share < 0.6 ? [best, second] : [best];
   const named = both.map((o) => `the ${o.of === 'text' ? what : o.of} ${hexOf(o.colour)}`).join(' or ');
   return { of: best.of, says: `Make ${named} (${both.length > 1 ? 'either gives' : 'that gives'} ${needed}:1).` };
-}
-
-/** The colour nearest to the text's own that passes on every ground. */
-function passingText(reading: Reading): { readonly colour: Rgba; readonly share: number } | null {
-  const exact = passingColour(reading.ink, reading.ground, reading.needed);
-  if (exact && passes(exact.colour, reading)) return exact;
-  return shades(reading.ink).find(({ colour }) => passes(colour, reading)) ?? null;
 }
 
 /** The declaration that gives a text its colour. */

@@ -1,5 +1,5 @@
 import { contrastRatio, luminance, type Rgba } from '../../css/index.js';
-import { hexOf, shades } from './colours.js';
+import { hexOf, passingColour, shades, type Passing } from './colours.js';
 
 /** A colour that one declaration gives to text, and what that lies on. */
 export interface Lie {
@@ -18,11 +18,19 @@ export interface Standing {
 }
 
 /** Whether an ink is read on what it lies on: over a run of colours one in between is met somewhere. */
-export function passes(ink: Rgba, { grounds, gradient, needed }: Omit<Lie, 'ink'>): boolean {
+function passes(ink: Rgba, { grounds, gradient, needed }: Omit<Lie, 'ink'>): boolean {
   const levels = grounds.map(luminance);
   const own = luminance(ink);
   const between = gradient && own > Math.min(...levels) && own < Math.max(...levels);
   return !between && grounds.every((g) => contrastRatio(ink, g) >= needed);
+}
+
+/** The colour nearest to an ink that is read on all it lies on; null where none is. */
+export function passingInk(ink: Rgba, lies: readonly Omit<Lie, 'ink'>[]): Passing | null {
+  const exact = lies
+    .flatMap(({ grounds, needed }) => grounds.flatMap((ground) => passingColour(ink, ground, needed) ?? []))
+    .sort((a, b) => a.share - b.share);
+  return [...exact, ...shades(ink)].find(({ colour }) => lies.every((lie) => passes(colour, lie))) ?? null;
 }
 
 const keyOf = ({ ink, grounds, needed }: Lie): string => `${hexOf(ink)} on ${grounds.map(hexOf).join()} ${needed}`;
@@ -52,9 +60,9 @@ export function remedyForAll(
       ? `Make the ground ${hexOf(ground.colour)} (that gives at least ${most}:1 to all that lies on it).`
       : null;
   }
-  const ink = shades(worst.ink).find(({ colour }) => lies.every((lie) => passes(colour, lie)));
+  const ink = passingInk(worst.ink, lies);
   if (ink) return `Make the ${what} ${hexOf(ink.colour)} (that gives at least ${most}:1 wherever this colour lies).`;
-  const here = shades(worst.ink).find(({ colour }) => passes(colour, worst));
+  const here = passingInk(worst.ink, [worst]);
   const other = here && lies.find((lie) => !passes(here.colour, lie));
   return other
     ? `Make the ${what} ${hexOf(here.colour)} here (that gives ${worst.needed}:1), and give it a colour of its own where it lies on ${hexOf(other.grounds[0]!)}: no single colour passes on both.`
