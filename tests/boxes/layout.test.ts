@@ -35,6 +35,7 @@ import { cases as lineEnds } from './cases/line-ends.js';
 import { cases as looseLines } from './cases/loose-lines.js';
 import { cases as perspective } from './cases/perspective.js';
 import { cases as ratios } from './cases/ratios.js';
+import { cases as sharedBaselines } from './cases/shared-baselines.js';
 import { cases as tablesShared } from './cases/tables-shared.js';
 import { cases as writingModes } from './cases/writing-modes.js';
 
@@ -75,6 +76,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'ends of lines': lineEnds,
   'what leaves its lines': outOfLines,
   'loose lines and default margins': looseLines,
+  'shared baselines': sharedBaselines,
   'tables, room shared out': tablesShared,
 };
 

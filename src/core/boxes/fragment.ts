@@ -33,6 +33,12 @@ export interface OutOfFlow {
   readonly inlineContainer: Box | null;
 }
 
+/** First and last baseline from the low edge of the border box, px; null where there is none. */
+export interface OwnBaselines {
+  readonly first: number | null;
+  readonly last: number | null;
+}
+
 /**
  * The result of laying out a box once: used values, frozen, shared wherever the same constraints come again.
  * Sizes are those of the border box.
@@ -49,6 +55,8 @@ export interface Fragment {
   /** First and last baseline from the top of the border box, or null. */
   readonly baseline: number | null;
   readonly lastBaseline: number | null;
+  /** Of a box whose lines stack another way than those of its flow: its baselines along that axis. */
+  readonly ownBaselines: OwnBaselines | null;
   readonly outOfFlow: readonly OutOfFlow[];
   /** Of block containers with lines: where each ends, from the top of the border box. */
   readonly lineEnds: readonly number[];
@@ -75,6 +83,7 @@ export function makeFragment(part: Pick<Fragment, 'box' | 'width' | 'height'> & 
     padding: part.padding ?? NO_EDGES,
     baseline: part.baseline ?? null,
     lastBaseline: part.lastBaseline ?? null,
+    ownBaselines: part.ownBaselines ?? null,
     outOfFlow: part.outOfFlow ?? NONE,
     lineEnds: part.lineEnds ?? NONE,
     linesReach: part.linesReach ?? 0,

@@ -19,8 +19,8 @@ export interface Space {
   readonly basis?: number;
   /** What percentage margins and padding refer to, where it is not the width. */
   readonly edges?: number;
-  /** The height is that of the content, whatever the style says. */
-  readonly byContent?: boolean;
+  /** The size that is that of the content, whatever the style says. */
+  readonly byContent?: 'width' | 'height';
   /** Whether a fixed height counts as definite for percentages inside. */
   readonly definite?: boolean;
 }
@@ -67,4 +67,4 @@ export interface Layout {
 }
 
 export const spaceKey = (space: Space): string =>
-  `${space.width}/${space.height}/${space.fixedWidth ?? ''}/${space.fixedHeight ?? ''}/${space.shrink ? 's' : ''}${space.definite ? 'd' : ''}${space.byContent ? 'c' : ''}${space.edges === undefined ? '' : `e${space.edges}`}${space.basis === undefined ? '' : `b${space.basis}`}`;
+  `${space.width}/${space.height}/${space.fixedWidth ?? ''}/${space.fixedHeight ?? ''}/${space.shrink ? 's' : ''}${space.definite ? 'd' : ''}${space.byContent ?? ''}${space.edges === undefined ? '' : `e${space.edges}`}${space.basis === undefined ? '' : `b${space.basis}`}`;

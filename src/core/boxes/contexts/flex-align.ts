@@ -5,7 +5,7 @@ import { aligningOf, edgeOf, offsetTo, startEdge } from '../used/alignment.js';
 import { distribute } from './distribute.js';
 import type { Container, Item } from './flex-items.js';
 import type { Line } from './flex-lines.js';
-import { alignsBaseline, standing } from './flex-cross.js';
+import { sharing } from './flex-cross.js';
 import { crossAlignment } from './flex-self.js';
 
 /** @spec css-flexbox-1 §9.5 */
@@ -73,14 +73,9 @@ function crossOffset(
   }
   const start = c.crossBackwards ? 'high' : 'low';
   const alignment = crossAlignment(item, c);
-  for (const which of ['baseline', 'last baseline'] as const)
-    if (alignsBaseline(item, c, which)) {
-      const stands = standing(item, c, which);
-      // Wrapping in reverse, the first baselines hold to the far edge.
-      return (which === 'baseline') !== c.crossBackwards
-        ? line[which === 'baseline' ? 'first' : 'last'].above - stands.above
-        : line.cross - line[which === 'baseline' ? 'first' : 'last'].below - stands.above;
-    }
+  const stands = sharing(item, c);
+  if (stands)
+    return stands.side === 'low' ? line.low.above - stands.above : line.cross - line.high.below - stands.above;
   return offsetTo(
     alignment.safe && spare < 0 ? startEdge(c.row ? 'block' : 'inline', aligningOf(c.box)) : edgeOf(alignment, start),
     spare,

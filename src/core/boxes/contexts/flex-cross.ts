@@ -1,7 +1,7 @@
 import { snap, type Fragment } from '../fragment.js';
 import { containedHeight } from '../used/containment.js';
 import { clampHeight, clampWidth, frameHeight, heightFor, type Frame } from '../used/sizes.js';
-import { groupOf, standingOf, type Standing } from './baselines.js';
+import { groupOf, sharingOf, type Sharing, type Which } from './baselines.js';
 import { dependsOnHeight } from './flow-sizes.js';
 import { distribute } from './distribute.js';
 import { type Container, type Item, crossAuto, hasAutoCross, stretchedCross, columnSpace } from './flex-items.js';
@@ -30,23 +30,33 @@ export function layoutItem(item: Item, c: Container, cross: number | null): Frag
 const crossOf = (item: Item, row: boolean): number =>
   (row ? item.fragment!.height : item.fragment!.width) + item.crossMargin;
 
-export const alignsBaseline = (item: Item, c: Container, which: 'baseline' | 'last baseline'): boolean =>
-  c.row && crossAlignment(item, c).to === which && !hasAutoCross(item.margins, true);
+/** Which baseline an item is aligned by, if any. */
+export function baselineOf(item: Item, c: Container): Which | null {
+  const { to } = crossAlignment(item, c);
+  return (to === 'baseline' || to === 'last baseline') && !hasAutoCross(item.margins, c.row) ? to : null;
+}
 
-/** The item's margin box and the baseline it is aligned by. */
-export const standing = (item: Item, c: Container, which: 'baseline' | 'last baseline'): Standing =>
-  standingOf(item.fragment!, item.margins.top ?? 0, item.margins.bottom ?? 0, c.box, which);
+/** The item's margin box and the baseline it shares with others of its line; null if it is aligned otherwise. */
+export function sharing(item: Item, c: Container): Sharing | null {
+  const which = baselineOf(item, c);
+  if (which === null) return null;
+  const { top, right, bottom, left } = item.margins;
+  const ends = c.row ? ([top ?? 0, bottom ?? 0] as const) : ([left ?? 0, right ?? 0] as const);
+  const found = sharingOf(item.fragment!, ends, c.row ? 'block' : 'inline', c.box, which);
+  // Wrapping in reverse, the first baselines hold to the far edge.
+  const flipped = c.box.style.flexWrap === 'wrap-reverse';
+  return flipped ? { ...found, side: found.side === 'low' ? 'high' : 'low' } : found;
+}
 
 /** Cross sizes of lines and of the container. @spec css-flexbox-1 §9.4 (8, 9, 15, 16) */
 export function settleLines(lines: Line[], c: Container, frame: Frame): number {
   for (const line of lines) {
-    const group = (which: 'baseline' | 'last baseline') =>
-      groupOf(line.items.filter((item) => alignsBaseline(item, c, which)).map((item) => standing(item, c, which)));
-    line.first = group('baseline');
-    line.last = group('last baseline');
+    const shared = line.items.map((item) => sharing(item, c)).filter((s) => s !== null);
+    line.low = groupOf(shared.filter((s) => s.side === 'low'));
+    line.high = groupOf(shared.filter((s) => s.side === 'high'));
     line.cross = line.items.reduce(
       (most, item) => Math.max(most, crossOf(item, c.row)),
-      Math.max(0, line.first.above + line.first.below, line.last.above + line.last.below),
+      Math.max(0, line.low.above + line.low.below, line.high.above + line.high.below),
     );
   }
   const definite = !Number.isNaN(c.crossSize);

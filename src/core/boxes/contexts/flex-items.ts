@@ -184,7 +184,7 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
     if (ratio !== null && cross !== null) return (cross - frameHeight(frame)) * ratio + frameWidth(frame);
     return widthsOf(box, item, c).max + frameWidth(frame);
   }
-  return c.layout.place(box, { ...columnSpace(box, item, c), byContent: true }).height;
+  return c.layout.place(box, { ...columnSpace(box, item, c), byContent: 'height' }).height;
 }
 
 /** Intrinsic widths of an item, its height known where the container gives it. */

@@ -8,14 +8,14 @@ export interface Line {
   readonly items: readonly Item[];
   cross: number;
   at: number;
-  /** What the items aligned by their first and by their last baselines share. */
-  first: BaselineGroup;
-  last: BaselineGroup;
+  /** What the items take up together whose shared baseline holds to the low and to the high end of the cross axis. */
+  low: BaselineGroup;
+  high: BaselineGroup;
 }
 
 /** @spec css-flexbox-1 §9.3 */
 export function collectLines(items: readonly Item[], c: Container, space: Space, frame: Frame): Line[] {
-  const line = (of: readonly Item[]): Line => ({ items: of, cross: 0, at: 0, first: NO_GROUP, last: NO_GROUP });
+  const line = (of: readonly Item[]): Line => ({ items: of, cross: 0, at: 0, low: NO_GROUP, high: NO_GROUP });
   let room = c.mainSize;
   if (Number.isNaN(room))
     room = (heightFor(c.box, c.box.style.maxHeight, space.height, frame) ?? Infinity) - frameHeight(frame);

@@ -13,7 +13,7 @@ import { frameOf, leastByRatio, specifiedHeight } from './flow-sizes.js';
 import { containerFragment } from './container-fragment.js';
 import { type Container, type Item, byOrder, container, alignOf, makeItem, stretchedHeight } from './flex-items.js';
 import { type Line, collectLines, columnMain, resolveFlexible } from './flex-lines.js';
-import { layoutItem, alignsBaseline, settleLines, stretch } from './flex-cross.js';
+import { layoutItem, baselineOf, settleLines, stretch } from './flex-cross.js';
 import { placeMain, mainJustify, placeCross, type Outer } from './flex-align.js';
 import { crossAlignment } from './flex-self.js';
 
@@ -67,7 +67,7 @@ const isStretched = ({ style, children }: Box): boolean =>
 
 /** Border-box height by the style or a ratio, which does not cut off the content; null for that of the content. */
 function containerHeight({ box, width, frame, space, natural }: Job): number | null {
-  if (space.byContent) return null;
+  if (space.byContent === 'height') return null;
   const height = specifiedHeight(box, space, frame, width);
   return height === null || !natural || preferredRatio(box) === null || isStretched(box)
     ? height
@@ -117,8 +117,7 @@ function containerBaseline(
   const line = fromEnd(flexWrap === 'wrap-reverse') ? lines[lines.length - 1] : lines[0];
   if (!line || line.items.length === 0) return null;
   const items = fromEnd(flexDirection.endsWith('reverse')) ? [...line.items].reverse() : line.items;
-  const sharing = items.find((item) => alignsBaseline(item, c, 'baseline') || alignsBaseline(item, c, 'last baseline'));
-  const item = sharing ?? items[0]!;
+  const item = (c.row ? items.find((one) => baselineOf(one, c) !== null) : undefined) ?? items[0]!;
   const { above } = standingOf(item.fragment!, 0, 0, c.box, which);
   return dy + (c.row ? item.crossAt : item.mainAt) + above;
 }

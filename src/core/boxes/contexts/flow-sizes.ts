@@ -45,7 +45,7 @@ export function refersToHeight(box: Box): boolean {
 
 export function specifiedHeight(box: Box, space: Space, frame: Frame, width: number): number | null {
   if (box.anonymous) return null;
-  const height = space.byContent ? null : heightFor(box, box.style.height, space.height, frame);
+  const height = space.byContent === 'height' ? null : heightFor(box, box.style.height, space.height, frame);
   if (height !== null) return height;
   const ratio = preferredRatio(box);
   return ratio === null ? null : alongRatio(box, width, ratio, frame);

@@ -4,7 +4,8 @@ import type { Fragment, OutOfFlow, Placed } from '../fragment.js';
 import { relativeOffset } from '../used/relative.js';
 import { clampHeight, frameHeight } from '../used/sizes.js';
 import { standingOf } from './baselines.js';
-import { placeInArea, type RowBaselines } from './grid-items.js';
+import type { GridBaselines } from './grid-baselines.js';
+import { placeInArea } from './grid-items.js';
 import { absoluteSlot, spanOf, type Lines, type PlacedItem } from './grid-place.js';
 import { containerFragment } from './container-fragment.js';
 import type { Job } from './job.js';
@@ -18,7 +19,9 @@ interface Assembling extends Job {
   readonly rows: Lines;
   readonly specified: number | null;
   readonly inner: number;
-  readonly shares: RowBaselines;
+  readonly shares: GridBaselines;
+  /** The same along the columns. */
+  readonly sideways: GridBaselines;
   /** Height of the rows together, px. */
   readonly content: number;
   /** Content height before minimum and maximum, px. */
@@ -43,7 +46,8 @@ export function assemble(a: Assembling): Fragment {
     const across = spanOf(columns, item.columns);
     const down = spanOf(rows, item.rows);
     const placed = placeInArea(item.box, across.size, down.size, box, layout);
-    const { fragment, x } = placed;
+    const { fragment } = placed;
+    const x = a.sideways.offset(item, fragment, across.size) ?? placed.x;
     const y = a.shares.offset(item, fragment, down.size) ?? placed.y;
     const left = rtl ? inner - across.at - across.size : across.at;
     const offset = relativeOffset(item.box, across.size, down.size);

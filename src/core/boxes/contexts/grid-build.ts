@@ -6,6 +6,7 @@ import { usedMargins } from '../used/edges.js';
 import { frameHeight, frameWidth, heightFor, widthFor } from '../used/sizes.js';
 import { distribute } from './distribute.js';
 import { frameOf } from './flow-sizes.js';
+import type { GridBaselines } from './grid-baselines.js';
 import {
   expandTracks,
   placeItems,
@@ -170,7 +171,12 @@ export function demandOf(box: Box, slot: Slot, asking: Asking): Demand {
 }
 
 /** Widths the items ask of the columns. @param acrossOf what is known of their heights */
-export function columnDemands(grid: Grid, layout: Layout, acrossOf?: (item: PlacedItem) => Across): Demand[] {
+export function columnDemands(
+  grid: Grid,
+  layout: Layout,
+  shares: GridBaselines,
+  acrossOf?: (item: PlacedItem) => Across,
+): Demand[] {
   return grid.items.map((item): Demand => {
     const { box, columns } = item;
     const across = acrossOf?.(item);
@@ -179,8 +185,11 @@ export function columnDemands(grid: Grid, layout: Layout, acrossOf?: (item: Plac
     const frame = frameOf(box, 0);
     const floor = margins + frameWidth(frame);
     const own = box.anonymous ? null : widthFor(box, minSize, NaN, NaN, frame, () => layout.intrinsic(box, across));
+    const { min, max } = layout.contribution(box, across);
+    const shim = shares.shim(item);
     return demandOf(box, columns, {
-      ...layout.contribution(box, across),
+      min: min + shim,
+      max: max + shim,
       floor,
       margins,
       size,

@@ -12,9 +12,7 @@ import {
 } from '../used/alignment.js';
 import { specifiedMargins, usedMargins } from '../used/edges.js';
 import { clampHeight, clampWidth } from '../used/sizes.js';
-import { groupOf, standingOf, type BaselineGroup } from './baselines.js';
 import { frameOf } from './flow-sizes.js';
-import { spanOf, type Lines, type PlacedItem, type Slot } from './grid-place.js';
 
 interface InArea {
   readonly fragment: Fragment;
@@ -81,61 +79,4 @@ export function placeInArea(box: Box, width: number, height: number, container: 
 function autoMargin(spare: number, low: number | null, high: number | null): number {
   const room = Math.max(0, spare);
   return low === null ? (high === null ? room / 2 : room) : 0;
-}
-
-/** Items of a row that share a baseline. @spec css-grid-2 §10.6, css-align-3 §9.3 */
-export interface RowBaselines {
-  readonly takesPart: (item: PlacedItem) => boolean;
-  /** Room the item needs beyond its margin box to reach the shared baseline, px. */
-  readonly shim: (item: PlacedItem) => number;
-  /** Offset of the border box in its area, or null for items aligned otherwise. */
-  readonly offset: (item: PlacedItem, fragment: Fragment, area: number) => number | null;
-}
-
-type Which = 'baseline' | 'last baseline';
-
-export function rowBaselines(
-  grid: { readonly items: readonly PlacedItem[] },
-  columns: Lines,
-  container: Box,
-  layout: Layout,
-): RowBaselines {
-  const groups = new Map<string, BaselineGroup>();
-  const whichOf = ({ box, columns: slot }: PlacedItem): Which | null => {
-    const { to } = alignmentIn(box, container, 'block');
-    if (to !== 'baseline' && to !== 'last baseline') return null;
-    const margins = specifiedMargins(box, spanOf(columns, slot).size);
-    return margins.top === null || margins.bottom === null ? null : to;
-  };
-  const key = (which: Which, rows: Slot) => `${which}/${which === 'baseline' ? rows.start : rows.end}`;
-  const standing = (item: PlacedItem, fragment: Fragment, which: Which) => {
-    const { top, bottom } = usedMargins(item.box, spanOf(columns, item.columns).size);
-    return standingOf(fragment, top, bottom, container, which);
-  };
-  const taking = grid.items.flatMap((item) => {
-    const which = whichOf(item);
-    if (!which) return [];
-    const { fragment } = placeInArea(item.box, spanOf(columns, item.columns).size, NaN, container, layout);
-    return [{ item, which, stands: standing(item, fragment, which) }];
-  });
-  const shims = new Map<PlacedItem, number>();
-  for (const { item, which } of taking) {
-    const name = key(which, item.rows);
-    if (groups.has(name)) continue;
-    groups.set(name, groupOf(taking.filter((t) => key(t.which, t.item.rows) === name).map((t) => t.stands)));
-  }
-  for (const { item, which, stands } of taking) {
-    const group = groups.get(key(which, item.rows))!;
-    shims.set(item, which === 'baseline' ? group.above - stands.above : group.below - stands.below);
-  }
-  return {
-    takesPart: (item) => shims.has(item),
-    shim: (item) => shims.get(item) ?? 0,
-    offset: (item, fragment, area) => {
-      const shim = shims.get(item);
-      if (shim === undefined) return null;
-      const { top, bottom } = usedMargins(item.box, spanOf(columns, item.columns).size);
-      return whichOf(item) === 'baseline' ? shim + top : area - shim - bottom - fragment.height;
-    },
-  };
 }

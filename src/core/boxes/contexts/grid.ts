@@ -6,7 +6,8 @@ import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
 import { clampHeight, frameHeight, frameWidth, heightFor } from '../used/sizes.js';
 import { dependsOnHeight, frameOf, refersToHeight, specifiedHeight } from './flow-sizes.js';
-import { heightInArea, placeInArea, rowBaselines, type RowBaselines } from './grid-items.js';
+import { columnBaselines, rowBaselines, type GridBaselines } from './grid-baselines.js';
+import { heightInArea, placeInArea } from './grid-items.js';
 import { spanOf, type Lines, type PlacedItem } from './grid-place.js';
 import { sizeTracks, type Demand } from './grid-tracks.js';
 import {
@@ -42,18 +43,19 @@ export function layoutGrid(job: Job): Fragment {
   const grid = buildGrid(box, inner, height);
   const gap = gapOf(style.rowGap, height);
   const sized = (columns: Lines) => {
-    const shares = rowBaselines(grid, columns, box, layout);
+    const shares = rowBaselines(grid.items, columns, box, layout);
     const { heights, available } = rowHeights(job, grid, height, rowDemands(grid, columns, shares, box, layout));
     const rows = linesOf(heights, grid.emptyRows, gap, available, style.alignContent);
     return { columns, shares, heights, available, rows };
   };
-  const first = sized(columnLines(grid, box, inner, layout));
+  const sideways = columnBaselines(grid.items, box, layout);
+  const first = sized(columnLines(grid, box, inner, layout, sideways));
   const depends = grid.items.some((item) => refersToHeight(item.box) || dependsOnHeight(item.box));
-  const again = depends ? columnLines(grid, box, inner, layout, acrossIn(first, box)) : first.columns;
+  const again = depends ? columnLines(grid, box, inner, layout, sideways, acrossIn(first, box)) : first.columns;
   const same = again.sizes.every((size, i) => size === first.columns.sizes[i]);
   const { columns, shares, heights, available, rows } = same ? first : sized(again);
   const content = lengthOf(heights, grid.emptyRows, gap);
-  return assemble({ ...job, grid, columns, rows, specified, inner, shares, content, available });
+  return assemble({ ...job, grid, columns, rows, specified, inner, shares, sideways, content, available });
 }
 
 /** What is known of the heights of items once the rows are sized. @spec css-grid-2 §12.1 step 3 */
@@ -81,13 +83,14 @@ function columnLines(
   { style }: Box,
   inner: number,
   layout: Layout,
+  shares: GridBaselines,
   acrossOf?: (item: PlacedItem) => Across,
 ): Lines {
   const gap = gapOf(style.columnGap, inner);
   const widths = sizeTracks({
     sizes: grid.columns,
     collapsed: grid.emptyColumns,
-    demands: columnDemands(grid, layout, acrossOf),
+    demands: columnDemands(grid, layout, shares, acrossOf),
     gap,
     available: inner,
     constraint: 'none',
@@ -142,7 +145,7 @@ function emptyHeight(box: Box, gap: number): number {
 }
 
 /** Heights the items ask of the rows. */
-function rowDemands(grid: Grid, columns: Lines, shares: RowBaselines, container: Box, layout: Layout): Demand[] {
+function rowDemands(grid: Grid, columns: Lines, shares: GridBaselines, container: Box, layout: Layout): Demand[] {
   return grid.items.map((item): Demand => {
     const { box } = item;
     const { height: size, minHeight: minSize, overflowY: overflow } = box.style;
@@ -159,7 +162,7 @@ function rowDemands(grid: Grid, columns: Lines, shares: RowBaselines, container:
 /** Content-box widths: the columns under both constraints. @spec css-grid-2 §5.2 */
 export function gridIntrinsic(box: Box, layout: Layout): Intrinsic {
   const grid = buildGrid(box, NaN, NaN);
-  return columnsTogether(box, grid, columnDemands(grid, layout));
+  return columnsTogether(box, grid, columnDemands(grid, layout, columnBaselines(grid.items, box, layout)));
 }
 
 /** Content-box width the tracks of a grid have without any items. */

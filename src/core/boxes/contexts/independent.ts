@@ -12,7 +12,7 @@ import {
 import { spaceKey, UNKNOWN, type Across, type Intrinsic, type Layout, type Space } from '../layout.js';
 import { fromTwin, type LayoutMemory, type Moving } from '../memory.js';
 import { isOrthogonal, isVertical } from '../flows/modes.js';
-import { boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.js';
+import { baselinesAcross, boxInFlow, sizeTurned, turnFragment, turnPlaced } from '../flows/turn.js';
 import { containsLayout } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
 import { gutterWidth, pageGutter, withGutter } from '../used/gutters.js';
@@ -147,8 +147,9 @@ function intrinsicOf(box: Box, across: Across, layout: Layout): Intrinsic {
 }
 
 const withoutBaseline = (fragment: Fragment): Fragment =>
-  (fragment.baseline !== null || fragment.lastBaseline !== null) && containsLayout(fragment.box)
-    ? makeFragment({ ...fragment, baseline: null, lastBaseline: null })
+  (fragment.baseline !== null || fragment.lastBaseline !== null || fragment.ownBaselines) &&
+  containsLayout(fragment.box)
+    ? makeFragment({ ...fragment, baseline: null, lastBaseline: null, ownBaselines: null })
     : fragment;
 
 function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
@@ -157,7 +158,7 @@ function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
   if (box.inner === 'replaced') return layoutReplaced(box, frame, space, layout);
   const width = space.fixedWidth ?? outerWidth(box, frame, space, layout);
   const margin = marginsFor(box, width, space);
-  const natural = space.byContent ? {} : { natural: () => heightByContent(box, width, space, layout) };
+  const natural = space.byContent === 'height' ? {} : { natural: () => heightByContent(box, width, space, layout) };
   const job: Job = { box, width, frame: withGutter(box, frame), margin, space, layout, ...natural };
   switch (box.inner) {
     case 'flex':
@@ -178,7 +179,7 @@ function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
 
 /** Border-box height a box has by its content at a width, px. */
 const heightByContent = (box: Box, fixedWidth: number, { width, height }: Space, layout: Layout): number =>
-  layout.place(box, { width, height, fixedWidth, byContent: true }).height;
+  layout.place(box, { width, height, fixedWidth, byContent: 'height' }).height;
 
 /**
  * Lays out a box whose content flows another way than the flow it stands in.
@@ -187,15 +188,14 @@ const heightByContent = (box: Box, fixedWidth: number, { width, height }: Space,
 function layoutTurned(box: Box, space: Space, layout: Layout): Fragment {
   const inside = boxInFlow(box, box.mode);
   const crossed = isOrthogonal(box.frame, box.mode);
-  const fragment = turnFragment(
-    layout.place(inside, crossed ? spaceAcross(box, space, layout) : space),
-    box.mode,
-    box.frame,
-  );
-  return makeFragment({ ...fragment, box, margin: marginsFor(box, fragment.width, space) });
+  const own = layout.place(inside, crossed ? spaceAcross(box, space, layout) : space);
+  const fragment = turnFragment(own, box.mode, box.frame);
+  const ownBaselines = baselinesAcross(own, box.mode, box.frame);
+  return makeFragment({ ...fragment, box, ownBaselines, margin: marginsFor(box, fragment.width, space) });
 }
 
-function spaceAcross(box: Box, { width, height, fixedWidth, fixedHeight, definite }: Space, layout: Layout): Space {
+function spaceAcross(box: Box, space: Space, layout: Layout): Space {
+  const { width, height, fixedWidth, fixedHeight, definite, byContent } = space;
   const port = isVertical(box.frame) ? layout.viewport.width : layout.viewport.height;
   return {
     width: Number.isNaN(height) ? port : height,
@@ -203,6 +203,7 @@ function spaceAcross(box: Box, { width, height, fixedWidth, fixedHeight, definit
     height: width,
     shrink: true,
     edges: Number.isNaN(width) ? 0 : width,
+    ...(byContent === undefined ? {} : { byContent: byContent === 'width' ? 'height' : 'width' }),
     ...(fixedHeight === undefined ? {} : { fixedWidth: fixedHeight }),
     ...(fixedWidth === undefined ? {} : { fixedHeight: fixedWidth, definite: definite ?? true }),
   };
@@ -239,7 +240,8 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
         )
       : layout.intrinsic(box, acrossOf(space));
   const extra = frameWidth(frame);
-  const specified = box.anonymous ? null : widthFor(box, box.style.width, basis, available, frame, intrinsic);
+  const free = box.anonymous || space.byContent === 'width';
+  const specified = free ? null : widthFor(box, box.style.width, basis, available, frame, intrinsic);
   let width = specified;
   if (width === null) {
     const ratio = preferredRatio(box);

@@ -26,7 +26,7 @@ import { tableIntrinsic } from './table-columns.js';
 
 /** Content-box min-content and max-content widths. @spec css-sizing-3 §5.1 */
 export function intrinsicWidths(box: Box, across: Across, layout: Layout): Intrinsic {
-  if (isOrthogonal(box.frame, box.mode)) return acrossFlow(box, layout);
+  if (isOrthogonal(box.frame, box.mode)) return acrossFlow(box, across, layout);
   if (box.frame !== box.mode) return layout.intrinsic(boxInFlow(box, box.mode), across);
   const contained = containedWidth(box, layout, box.inner === 'grid' ? () => emptyGridWidth(box) : undefined);
   if (contained !== null && box.inner !== 'replaced') return { min: contained, max: contained };
@@ -53,8 +53,9 @@ export function intrinsicWidths(box: Box, across: Across, layout: Layout): Intri
 }
 
 /** Where the flows cross, the width is the block size of the content. @spec css-writing-modes-4 §7.3.2 */
-function acrossFlow(box: Box, layout: Layout): Intrinsic {
-  const { width } = layout.place(box, { width: NaN, height: NaN, shrink: true });
+function acrossFlow(box: Box, { fixed }: Across, layout: Layout): Intrinsic {
+  const known = fixed === undefined ? {} : { fixedHeight: fixed };
+  const { width } = layout.place(box, { width: NaN, height: NaN, shrink: true, byContent: 'width', ...known });
   const content = Math.max(0, width - frameWidth(frameAtZero(box)));
   return { min: content, max: content };
 }

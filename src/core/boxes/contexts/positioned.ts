@@ -257,7 +257,7 @@ function absoluteSize(
   if (width !== null) width = clampWidth(box, width, area.width, availableX, frame, intrinsic);
   const natural = () => {
     const fixed = width === null ? { shrink: true } : { fixedWidth: width };
-    return layout.place(box, { width: area.width, height: area.height, ...fixed, byContent: true }).height;
+    return layout.place(box, { width: area.width, height: area.height, ...fixed, byContent: 'height' }).height;
   };
   let height = askedY;
   if (height === null && style.height === 'auto') {

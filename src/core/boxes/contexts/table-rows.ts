@@ -13,7 +13,7 @@ export interface RowLayout {
 }
 
 export const tableHeight = (box: Box, space: Space, frame: Frame): number | null =>
-  box.anonymous || space.byContent ? null : heightFor(box, box.style.height, space.height, frame);
+  box.anonymous || space.byContent === 'height' ? null : heightFor(box, box.style.height, space.height, frame);
 
 export function offsets(sizes: readonly number[], gap: number, mirror: number | null): number[] {
   let at = gap;

@@ -1,6 +1,6 @@
 import type { Rect } from '../../base/index.js';
 import type { Box, NaturalSize } from '../box.js';
-import { makeFragment, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import { makeFragment, type Fragment, type OutOfFlow, type OwnBaselines, type Placed } from '../fragment.js';
 import { edgesToFlow, edgesToPage, isOrthogonal, isVertical, styleInFlow, type Mode } from './modes.js';
 
 const views = new WeakMap<Box, Map<Mode, Box>>();
@@ -81,11 +81,25 @@ export function turnFragment(fragment: Fragment, from: Mode, to: Mode): Fragment
     padding: edges(fragment.padding),
     baseline: null,
     lastBaseline: null,
+    ownBaselines: null,
     linesReach: 0,
     children: fragment.children.map((child) => turnPlaced(child, fragment, from, to)),
     containing: fragment.containing && across(fragment.containing, fragment, from, to),
     outOfFlow: fragment.outOfFlow.map((entry) => turnOutOfFlow(entry, fragment, from, to)),
   });
+}
+
+/** A fragment's baselines along the axis of another flow that they lie on; null where it has none. */
+export function baselinesAcross(fragment: Fragment, from: Mode, to: Mode): OwnBaselines | null {
+  const { baseline, lastBaseline } = fragment;
+  if (baseline === null && lastBaseline === null) return null;
+  const turned = isOrthogonal(from, to);
+  const at = (y: number | null) => {
+    if (y === null) return null;
+    const point = across({ x: 0, y, width: 0, height: 0 }, fragment, from, to);
+    return turned ? point.x : point.y;
+  };
+  return { first: at(baseline), last: at(lastBaseline) };
 }
 
 export function turnPlaced({ fragment, x, y }: Placed, size: Size, from: Mode, to: Mode): Placed {

@@ -83,8 +83,8 @@ export function emit(emitting: Emitting, run: Running): void {
   if (!line.visible) return;
   run.lined = true;
   run.fresh = true;
-  run.baseline ??= run.y + placed.baseline;
-  run.lastBaseline = run.y + placed.baseline;
+  run.lastBaseline = run.y + (turned ? placed.height - placed.baseline : placed.baseline);
+  run.baseline ??= run.lastBaseline;
   run.y += placed.height;
   run.lineEnds.push(run.y);
   if (line.width > 0) run.linesReach = run.y;

@@ -27,10 +27,14 @@ export function contentExtent(style: ComputedStyle, layout: Pick<Layout, 'metric
   const size = sizeOf(style, layout);
   const above = face.ascent(size);
   const below = face.descent(size);
-  if (!isCentral(style)) return { above, below };
-  const half = (above + below) / 2;
-  return { above: half, below: half };
+  return isCentral(style) ? aboutMiddle(above + below) : { above, below };
 }
+
+/** A height about a central baseline: browsers have the whole px that cannot be halved above it. */
+export const aboutMiddle = (height: number): Extent => {
+  const below = Math.floor(height / 2);
+  return { above: height - below, below };
+};
 
 const struts = new WeakMap<ComputedStyle, { readonly metrics: Layout['metrics']; readonly strut: Extent }>();
 

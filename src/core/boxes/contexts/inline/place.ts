@@ -1,13 +1,13 @@
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
-import { snapUp, vertical, type Fragment, type Placed } from '../../fragment.js';
+import { snapUp, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
 import { hangsSpaces } from '../../text/index.js';
 import { mergeText } from './lines.js';
 import { edgeWidth, faceOf, separatorsIn, sizeOf, type Piece } from './pieces.js';
 import { visualSteps, withEndReset, type Step } from './visual.js';
-import { type Extent, isCentral, leadedExtent } from './extents.js';
+import { type Extent, aboutMiddle, isCentral, leadedExtent } from './extents.js';
 import { type Level, NOTHING, hasEdge, type Open, type Part, type Static, levelOf } from './levels.js';
 import { flat, shiftFor, textPart, inlinePart, atomicBaseline } from './parts.js';
 
@@ -141,31 +141,38 @@ class LineBuilder {
         : null;
     if (!reach) return;
     const { level } = this;
-    const half = (reach.above + reach.below) / 2;
-    level.above = Math.max(level.above, isCentral(style) ? half : reach.above);
-    level.below = Math.max(level.below, isCentral(style) ? half : reach.below);
+    const { above, below } = isCentral(style) ? aboutMiddle(reach.above + reach.below) : reach;
+    level.above = Math.max(level.above, above);
+    level.below = Math.max(level.below, below);
   }
 
   atomic(piece: Piece): void {
     const { box } = piece;
     const fragment = this.input.atomics.get(box)!;
-    const { margin } = fragment;
+    const { turned } = this.input;
+    const [over, under] = turned
+      ? [fragment.margin.bottom, fragment.margin.top]
+      : [fragment.margin.top, fragment.margin.bottom];
     const own = atomicBaseline(fragment);
+    const middle = () => (fragment.height + over + under) / 2 - over;
     const baseline =
-      own ??
-      (isCentral(this.level.style)
-        ? (fragment.height + vertical(margin)) / 2 - margin.top
-        : fragment.height + margin.bottom);
+      own === null
+        ? isCentral(this.level.style)
+          ? middle()
+          : fragment.height + under
+        : turned
+          ? fragment.height - own
+          : own;
     const level = levelOf(box.style, this.level, {
-      above: baseline + margin.top,
-      below: fragment.height - baseline + margin.bottom,
+      above: baseline + over,
+      below: fragment.height - baseline + under,
     });
     this.settle(level);
     const offset = relativeOffset(box, this.input.basis, this.input.height);
     this.add({
-      x: this.x + margin.left + offset.x,
+      x: this.x + fragment.margin.left + offset.x,
       fragment: () => fragment,
-      top: (baselines) => baselines(level) - baseline + (this.input.turned ? -offset.y : offset.y),
+      top: (baselines) => baselines(level) - baseline + (turned ? -offset.y : offset.y),
     });
     this.x += piece.width;
   }
