@@ -3,6 +3,7 @@ import { pageOf, type LayoutCase } from '../support/layout-case.js';
 import { cases as alignment } from './cases/alignment.js';
 import { cases as block } from './cases/block.js';
 import { cases as clampedLines } from './cases/clamped-lines.js';
+import { cases as cellHeights } from './cases/cell-heights.js';
 import { cases as columns } from './cases/columns.js';
 import { cases as content } from './cases/content.js';
 import { cases as controls } from './cases/controls.js';
@@ -36,6 +37,7 @@ import { cases as looseLines } from './cases/loose-lines.js';
 import { cases as perspective } from './cases/perspective.js';
 import { cases as ratios } from './cases/ratios.js';
 import { cases as sharedBaselines } from './cases/shared-baselines.js';
+import { cases as tableColumns } from './cases/table-columns.js';
 import { cases as tablesShared } from './cases/tables-shared.js';
 import { cases as writingModes } from './cases/writing-modes.js';
 
@@ -78,6 +80,8 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'loose lines and default margins': looseLines,
   'shared baselines': sharedBaselines,
   'tables, room shared out': tablesShared,
+  'heights of cells': cellHeights,
+  'columns of tables': tableColumns,
 };
 
 /** How far a box may lie from the browser's, px. */
@@ -103,7 +107,7 @@ describe.each(Object.entries(THEMES))('boxes as a browser places them: %s', (_th
   });
 
   test('no case stands twice', () => {
-    const keys = cases.map((one) => `${one.doctype ?? ''}|${one.css}|${one.body}`);
+    const keys = cases.map((one) => `${one.doctype ?? 'no quirks'}|${one.css}|${one.body}`);
     expect(new Set(keys).size).toBe(keys.length);
   });
 });

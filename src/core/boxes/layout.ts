@@ -19,7 +19,7 @@ export interface Space {
   readonly basis?: number;
   /** What percentage margins and padding refer to, where it is not the width. */
   readonly edges?: number;
-  /** The size that is that of the content, whatever the style says. */
+  /** The size that is that of the content, whatever the style says; what is fixed counts for percentages inside alone. */
   readonly byContent?: 'width' | 'height';
   /** Whether a fixed height counts as definite for percentages inside. */
   readonly definite?: boolean;

@@ -40,12 +40,12 @@ export function layoutFlowRoot(job: Job): Fragment {
     filledHeight(box, () => margin, space.height, layout),
   );
   const least = leastByRatio(box, space, frame, automatic);
-  const height =
-    space.fixedHeight ??
+  const clamp = (value: number) =>
     Math.max(
       least,
-      clampHeight(box, specified ?? automatic, space.height, frame, () => automatic),
+      clampHeight(box, value, space.height, frame, () => automatic),
     );
+  const height = space.byContent === 'height' ? clamp(automatic) : (space.fixedHeight ?? clamp(specified ?? automatic));
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
   return finish(job, height, content, shift);
 }

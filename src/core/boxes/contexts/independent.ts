@@ -44,7 +44,7 @@ import { contributionOf, intrinsicWidths } from './intrinsic.js';
 import { lineHeightOf } from './inline/extents.js';
 import { adoptAtRoot, layoutAbsolute } from './positioned.js';
 import { layoutTable } from './table.js';
-import { tableIntrinsic } from './table-columns.js';
+import { tableIntrinsic } from './table-intrinsic.js';
 
 type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'looseLines' | 'viewport' | 'near'>;
 

@@ -22,7 +22,7 @@ import { basisWithin } from './flow-sizes.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
 import { inlineIntrinsic } from './inline/intrinsic.js';
 import { columnsIntrinsic, isMulticol } from './columns/count.js';
-import { tableIntrinsic } from './table-columns.js';
+import { tableIntrinsic } from './table-intrinsic.js';
 
 /** Content-box min-content and max-content widths. @spec css-sizing-3 §5.1 */
 export function intrinsicWidths(box: Box, across: Across, layout: Layout): Intrinsic {

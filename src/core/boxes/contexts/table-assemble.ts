@@ -11,20 +11,27 @@ import {
 import type { Layout, Space } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, frameHeight, type Frame } from '../used/sizes.js';
+import { clampHeight, frameHeight, frameWidth, type Frame } from '../used/sizes.js';
+import { dependsOnHeight } from './flow-sizes.js';
 import { adoptOutOfFlow } from './positioned.js';
+import { placeColumns } from './table-column-boxes.js';
 import type { Cell, TableGrid } from './table-grid.js';
-import { sum } from './table-columns.js';
-import { type RowLayout, tableHeight, offsets, cellWidth } from './table-rows.js';
+import { askedHeight, type RowLayout, tableHeight, cellWidth } from './table-rows.js';
+import { isHidden, type Stack } from './table-sections.js';
 
-interface Assembling {
+export interface Assembling {
   readonly box: Box;
   readonly grid: TableGrid;
   readonly frame: Frame;
   readonly margin: Edges;
   readonly outer: number;
   readonly widths: readonly number[];
+  readonly hidden: readonly boolean[];
   readonly lefts: readonly number[];
+  readonly tops: readonly number[];
+  readonly stack: Stack;
+  /** Height that hidden rows leave, px. */
+  readonly dropped: number;
   readonly spacing: { readonly x: number; readonly y: number };
   readonly rows: RowLayout;
   readonly layout: Layout;
@@ -32,15 +39,14 @@ interface Assembling {
 }
 
 export function assemble(a: Assembling): Fragment {
-  const { box, grid, frame, margin, outer, spacing, rows, layout, space } = a;
+  const { box, grid, frame, margin, outer, layout, space, tops } = a;
   const parts = new Parts();
   const captions = layCaptions(a);
   const top = stackCaptions(captions, 'top', 0, parts);
-  const tops = offsets(rows.heights, spacing.y, null);
   const inner = { x: frame.border.left + frame.padding.left, y: top + frame.border.top + frame.padding.top };
   let baseline: number | null = null;
   let lastBaseline: number | null = null;
-  parts.children.push(...placeColumns(a, tops, inner));
+  parts.children.push(...placeColumns(a, inner));
   for (const group of grid.groups) {
     const made = placeGroup(group, tops, a);
     const offset = relativeOffset(group, outer, NaN);
@@ -49,11 +55,9 @@ export function assemble(a: Assembling): Fragment {
     const last = made.fragment.lastBaseline ?? NaN;
     if (!Number.isNaN(last)) lastBaseline = inner.y + made.y + last;
   }
-  const body =
-    sum(rows.heights) + (rows.heights.length > 0 ? spacing.y * (rows.heights.length + 1) : 0) + frameHeight(frame);
-  const used =
-    space.fixedHeight ??
-    Math.max(body, box.anonymous ? 0 : clampHeight(box, tableHeight(box, space, frame) ?? body, space.height, frame));
+  const body = a.stack.height + frameHeight(frame);
+  const asked = box.anonymous ? 0 : clampHeight(box, tableHeight(box, space, frame) ?? body, space.height, frame);
+  const used = space.fixedHeight ?? Math.max(body, asked - a.dropped);
   const height = stackCaptions(captions, 'bottom', top + Math.max(body, used), parts);
   const { border, padding } = frame;
   const { children, outOfFlow } = parts;
@@ -90,49 +94,12 @@ function stackCaptions(captions: readonly Fragment[], side: 'top' | 'bottom', fr
   return y;
 }
 
-/** Columns and their groups cover the slots of all rows. @spec css-tables-3 §3.6 */
-function placeColumns(a: Assembling, tops: readonly number[], inner: { x: number; y: number }): Placed[] {
-  const { grid, widths, lefts, rows } = a;
-  const last = rows.heights.length - 1;
-  if (last < 0) return [];
-  const height = tops[last]! + rows.heights[last]! - tops[0]!;
-  const y = inner.y + tops[0]!;
-  const covering = (box: Box, of: readonly number[], at: number): Placed & { right: number } => {
-    const x = Math.min(...of.map((i) => lefts[i]!));
-    const right = Math.max(...of.map((i) => lefts[i]! + widths[i]!));
-    return { fragment: makeFragment({ box, width: right - x, height }), x: inner.x + x - at, y: 0, right };
-  };
-  const columnsOf = (match: (box: Box) => boolean) =>
-    grid.columnBoxes.flatMap((box, i) => (box && i < widths.length && match(box) ? [i] : []));
-  const out: Placed[] = [];
-  const seen = new Set<Box>();
-  for (const box of grid.columnBoxes) {
-    if (!box || seen.has(box)) continue;
-    const group = box.inner === 'column-group' ? box : box.parent?.inner === 'column-group' ? box.parent : null;
-    if (group && seen.has(group)) continue;
-    seen.add(group ?? box);
-    const own = columnsOf((b) => b === (group ?? box) || b.parent === group);
-    if (own.length === 0) continue;
-    const outer = covering(group ?? box, own, 0);
-    const inside = group
-      ? group.children
-          .filter((child) => child.inner === 'column')
-          .flatMap((child) => {
-            const of = columnsOf((b) => b === child);
-            return of.length > 0 ? [covering(child, of, outer.x)] : [];
-          })
-      : [];
-    out.push({ fragment: makeFragment({ ...outer.fragment, children: inside }), x: outer.x, y });
-  }
-  return out;
-}
-
 /** A group and its rows; one without rows has no height. */
 function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed {
   const own = a.grid.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.group === group);
   const first = own[0];
   const last = own[own.length - 1];
-  const width = Math.max(0, sum(a.widths) + a.spacing.x * Math.max(0, a.widths.length - 1));
+  const width = a.widths.length > 0 ? Math.max(0, a.outer - frameWidth(a.frame) - a.spacing.x * 2) : 0;
   const x0 = a.spacing.x;
   if (!first || !last) {
     const before = a.grid.rows.filter((row) => a.grid.groups.indexOf(row.group) < a.grid.groups.indexOf(group)).length;
@@ -157,22 +124,27 @@ function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed 
   return { fragment: adoptOutOfFlow(fragment, a.layout), x: x0, y: y0 };
 }
 
+/** A cell that begins in a hidden row is hidden with it. */
+function cellHeight({ rowSpan }: Cell, index: number, { tops, rows: { heights }, grid }: Assembling): number {
+  if (isHidden(grid.rows[index]!.box)) return 0;
+  const last = Math.min(index + rowSpan, heights.length) - 1;
+  return tops[last]! + heights[last]! - tops[index]!;
+}
+
 function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, width: number, a: Assembling): Fragment {
   const placed: Placed[] = [];
+  const knowsHeight = a.space.fixedHeight !== undefined || tableHeight(a.box, a.space, a.frame) !== null;
   const baseline = a.rows.baselines[index] ?? null;
   for (const cell of cells) {
     const natural = a.rows.fragments.get(cell)!;
-    const spanned = a.rows.heights.slice(index, index + cell.rowSpan);
-    const height = sum(spanned) + a.spacing.y * (spanned.length - 1);
-    const w = cellWidth(cell, a.widths, a.spacing.x);
-    const stretched = a.layout.place(cell.box, {
-      width: w,
-      height: NaN,
-      fixedWidth: w,
-      fixedHeight: height,
-      definite: false,
-    });
-    const fragment = shifted(stretched, natural, cell, baseline ?? 0);
+    const height = cellHeight(cell, index, a);
+    const w = cellWidth(cell, a, a.spacing.x);
+    const definite = knowsHeight || askedHeight(cell.box, a.layout) !== null;
+    const space: Space = { width: w, height: NaN, fixedWidth: w, fixedHeight: height, definite };
+    const stretched = a.layout.place(cell.box, space);
+    const content =
+      definite && dependsOnHeight(cell.box) ? a.layout.place(cell.box, { ...space, byContent: 'height' }) : natural;
+    const fragment = shifted(stretched, content, cell, baseline ?? 0);
     const last = Math.min(cell.column + cell.columnSpan, a.lefts.length) - 1;
     const offset = relativeOffset(cell.box, width, NaN);
     const x = Math.min(a.lefts[cell.column] ?? 0, a.lefts[last] ?? 0) - x0;

@@ -1,3 +1,4 @@
+import { isLengthPercentage } from '../../css/index.js';
 import { isCaption, type Box } from '../box.js';
 
 export interface Cell {
@@ -6,8 +7,8 @@ export interface Cell {
   readonly column: number;
   readonly rowSpan: number;
   readonly columnSpan: number;
-  /** It asks for several columns, be they one in the end. */
-  readonly wide: boolean;
+  /** Columns it asks for, be they fewer in the end. */
+  readonly span: number;
 }
 
 export interface Row {
@@ -23,6 +24,8 @@ export interface TableGrid {
   readonly columns: number;
   /** Column boxes by position, if the markup has any. */
   readonly columnBoxes: readonly (Box | undefined)[];
+  /** Column boxes that are no columns of their own, and how many columns stand before them; those behind all cells have none. */
+  readonly absent: ReadonlyMap<Box, number | null>;
 }
 
 const SPAN_CAP = 1000;
@@ -66,7 +69,7 @@ function build(table: Box): TableGrid {
         const rowSpan = Math.min(span(cell, 'rowspan'), own.length - index);
         for (let r = 0; r < rowSpan; r++)
           for (let c = 0; c < columnSpan; c++) occupied.add(`${index + r},${column + c}`);
-        row.cells.push({ box: cell, row: first + index, column, rowSpan, columnSpan, wide: columnSpan > 1 });
+        row.cells.push({ box: cell, row: first + index, column, rowSpan, columnSpan, span: columnSpan });
         column += columnSpan;
         columns = Math.max(columns, column);
       }
@@ -81,16 +84,26 @@ function build(table: Box): TableGrid {
       : new Array<Box>(span(box, 'span')).fill(box);
   });
   const captions = table.children.filter(isCaption);
-  const grid = { captions, groups, rows, columns: Math.max(columns, columnBoxes.length), columnBoxes };
+  const absent = new Map<Box, number | null>();
+  const grid = { captions, groups, rows, columns: Math.max(columns, columnBoxes.length), columnBoxes, absent };
   return hasFixedLayout(table) ? grid : withoutSpannedColumns(grid);
 }
 
-/** Columns in which nothing begins are one with the column before them. @spec css-tables-3 §3.8 (as browsers have it) */
+const asksWidth = (box: Box | undefined): boolean =>
+  box !== undefined &&
+  [box.style.width, box.style.minWidth].some((w) => isLengthPercentage(w) && (w.px > 0 || w.percent > 0));
+
+/** Columns in which nothing begins and that ask for no width are one with the column before them. @spec css-tables-3 §3.8 (as browsers have it) */
 function withoutSpannedColumns(grid: TableGrid): TableGrid {
   const begun = new Set(grid.rows.flatMap(({ cells }) => cells.map(({ column }) => column)));
-  const kept = Array.from({ length: grid.columns }, (_, i) => begun.has(i) || i < grid.columnBoxes.length);
+  const kept = Array.from({ length: grid.columns }, (_, i) => begun.has(i) || asksWidth(grid.columnBoxes[i]));
   if (kept.every(Boolean)) return grid;
   const before = (column: number) => kept.slice(0, column).filter(Boolean).length;
+  const last = kept.lastIndexOf(true);
+  const absent = new Map<Box, number | null>();
+  grid.columnBoxes.forEach((box, i) => {
+    if (box && !kept[i] && !absent.has(box)) absent.set(box, i > last ? null : before(i));
+  });
   const rows = grid.rows.map((row) => ({
     ...row,
     cells: row.cells.map((cell) => {
@@ -98,5 +111,6 @@ function withoutSpannedColumns(grid: TableGrid): TableGrid {
       return { ...cell, column, columnSpan: before(cell.column + cell.columnSpan) - column };
     }),
   }));
-  return { ...grid, rows, columns: before(grid.columns) };
+  const columnBoxes = grid.columnBoxes.filter((_, i) => kept[i]);
+  return { ...grid, rows, columns: before(grid.columns), columnBoxes, absent };
 }

@@ -1,6 +1,6 @@
 import { isLengthPercentage } from '../../css/index.js';
 import type { Box } from '../box.js';
-import { sum } from './table-columns.js';
+import { sum } from './table-distribute.js';
 import type { Row } from './table-grid.js';
 
 /** What the sheet says about the height of a row: its own and that of its cells. */

@@ -2,12 +2,15 @@ import type { Job } from './job.js';
 import type { Box } from '../box.js';
 import { snap, type Fragment } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
-import { clampHeight, frameHeight, frameWidth, heightFor, type Frame } from '../used/sizes.js';
+import { clampHeight, frameHeight, frameWidth, heightFor, NO_FRAME, type Frame } from '../used/sizes.js';
 import { hasFixedLayout, tableGrid, type Cell, type TableGrid } from './table-grid.js';
+import { growSections, isHidden, shareOutTable, stackRows } from './table-sections.js';
 import { shareOut } from './table-spare.js';
-import { spacingOf, columnsOf, sum, columnWidths } from './table-columns.js';
+import { spacingOf, columnsOf } from './table-columns.js';
+import { automaticWidths, fixedWidths, inWholeSteps, sum } from './table-distribute.js';
+import { leastOf } from './table-intrinsic.js';
 import { assemble } from './table-assemble.js';
-import { type RowLayout, tableHeight, offsets, cellWidth } from './table-rows.js';
+import { askedHeight, type ColumnLayout, type RowLayout, tableHeight, offsets, cellWidth } from './table-rows.js';
 
 /**
  * Lays out a table: columns, rows, captions.
@@ -20,30 +23,56 @@ export function layoutTable(job: Job): Fragment {
   const fixedLayout = hasFixedLayout(box);
   const columns = columnsOf(box, layout);
   const gaps = grid.columns > 0 ? spacing.x * (grid.columns + 1) : 0;
-  const kept = fixedLayout ? columns.fixed.map((w) => w ?? 0) : columns.min;
-  const least = sum(kept) + gaps + frameWidth(frame);
+  const least = sum(columns.map((column) => leastOf(column, fixedLayout))) + gaps + frameWidth(frame);
   const outer = Math.max(width, least);
   const available = Math.max(0, outer - frameWidth(frame) - gaps);
-  const widths = inWholeSteps(columnWidths(columns, available, fixedLayout), available);
-  const lefts = offsets(widths, spacing.x, box.style.direction === 'rtl' ? outer - frameWidth(frame) : null);
-  const rows = layoutRows(grid, widths, spacing, layout);
+  const all = inWholeSteps((fixedLayout ? fixedWidths : automaticWidths)(columns, available), available);
+  const hidden = grid.columnBoxes.map((column) => column !== undefined && isHidden(column));
+  const widths = all.map((w, i) => (hidden[i] ? 0 : w));
+  const lost = sum(all.map((w, i) => (hidden[i] ? w + spacing.x : 0)));
+  const shown =
+    lost > 0 ? Math.max(outer - lost, captionsLeast(grid, layout), frameWidth(frame) + spacing.x * 2) : outer;
+  const mirror = box.style.direction === 'rtl' ? shown - frameWidth(frame) : null;
+  const lefts = offsets(widths, spacing.x, mirror, hidden);
+  const rows = layoutRows(grid, { widths: all, hidden: [] }, spacing, layout);
   const specified = space.fixedHeight ?? tableHeight(box, space, frame);
   growRows(rows.heights, grid, spacing.y, specified, box, frame, space);
-  return assemble({ box, grid, frame, margin, outer, widths, lefts, spacing, rows, layout, space });
+  const full = tallness(rows.heights, spacing.y);
+  grid.rows.forEach((row, i) => {
+    if (isHidden(row.box)) rows.heights[i] = 0;
+  });
+  const stack = stackRows(grid, rows.heights, spacing.y);
+  const { tops } = stack;
+  const dropped = full - stack.height;
+  return assemble({
+    box,
+    grid,
+    frame,
+    margin,
+    outer: shown,
+    widths,
+    hidden,
+    lefts,
+    tops,
+    stack,
+    dropped,
+    spacing,
+    rows,
+    layout,
+    space,
+  });
 }
 
-/** Widths in 64ths of a px; the last column takes what rounding leaves. */
-function inWholeSteps(exact: readonly number[], available: number): number[] {
-  const widths = exact.map(snap);
-  const lost = snap(available) - sum(widths);
-  const last = widths.length - 1;
-  if (last >= 0 && lost > 0 && lost < widths.length / 64) widths[last] = widths[last]! + lost;
-  return widths;
-}
+const tallness = (heights: readonly number[], gap: number): number =>
+  heights.length > 0 ? sum(heights) + gap * (heights.length + 1) : 0;
+
+/** What captions ask for, which hidden columns do not take from the table. */
+const captionsLeast = (grid: TableGrid, layout: Layout): number =>
+  Math.max(0, ...grid.captions.map((caption) => layout.contribution(caption).min));
 
 function layoutRows(
   grid: TableGrid,
-  widths: readonly number[],
+  columns: ColumnLayout,
   spacing: { x: number; y: number },
   layout: Layout,
 ): RowLayout {
@@ -55,11 +84,11 @@ function layoutRows(
     heights[r] = own ?? 0;
     let below = 0;
     for (const cell of row.cells) {
-      const w = cellWidth(cell, widths, spacing.x);
-      const fragment = layout.place(cell.box, { width: w, height: NaN, fixedWidth: w });
+      const w = cellWidth(cell, columns, spacing.x);
+      const fragment = layout.place(cell.box, { width: w, height: NaN, fixedWidth: w, byContent: 'height' });
       fragments.set(cell, fragment);
       if (cell.rowSpan > 1) continue;
-      heights[r] = Math.max(heights[r]!, fragment.height);
+      heights[r] = Math.max(heights[r]!, fragment.height, askedHeight(cell.box, layout) ?? 0);
       if (alignsBaseline(cell) && fragment.baseline !== null) {
         baselines[r] = Math.max(baselines[r] ?? -Infinity, fragment.baseline);
         below = Math.max(below, fragment.height - fragment.baseline);
@@ -68,18 +97,16 @@ function layoutRows(
     heights[r] = Math.max(heights[r]!, (baselines[r] ?? 0) + below);
   });
   const spanning = [...fragments].filter(([cell]) => cell.rowSpan > 1);
-  for (const [{ row: from, rowSpan }, fragment] of spanning.sort(([a], [b]) => a.rowSpan - b.rowSpan)) {
+  for (const [{ box, row: from, rowSpan }, fragment] of spanning.sort(([a], [b]) => a.rowSpan - b.rowSpan)) {
     const to = Math.min(from + rowSpan, heights.length);
-    const spare = fragment.height - sum(heights.slice(from, to)) - spacing.y * (to - from - 1);
+    const height = Math.max(fragment.height, askedHeight(box, layout) ?? 0);
+    const spare = height - sum(heights.slice(from, to)) - spacing.y * (to - from - 1);
     shareOut(heights, grid.rows, { from, to, spare }, { kind: 'span' });
   }
+  growSections(heights, grid, spacing.y);
   return { heights: heights.map(snap), fragments, baselines };
 }
 
-const NO_FRAME: Frame = {
-  border: { top: 0, right: 0, bottom: 0, left: 0 },
-  padding: { top: 0, right: 0, bottom: 0, left: 0 },
-};
 const alignsBaseline = (cell: Cell): boolean =>
   cell.box.anonymous || !['top', 'middle', 'bottom'].includes(String(cell.box.style.verticalAlign));
 
@@ -93,20 +120,12 @@ function growRows(
   frame: Frame,
   space: Space,
 ): void {
-  const natural = sum(heights) + (heights.length > 0 ? gap * (heights.length + 1) : 0) + frameHeight(frame);
+  const natural = tallness(heights, gap) + frameHeight(frame);
   const wanted = box.anonymous
     ? natural
     : Math.max(natural, clampHeight(box, specified ?? natural, space.height, frame));
   const spare = wanted - natural;
   if (spare <= 0 || heights.length === 0) return;
   const basis = specified === null ? NaN : specified - frameHeight(frame) - gap * (heights.length + 1);
-  const { from, to } = bodyRows(grid);
-  shareOut(heights, grid.rows, { from, to, spare }, { kind: 'table', basis });
-}
-
-/** Rows of the table's bodies, which take the room of a taller table where there are any. @spec css-tables-3 §3.10.2 */
-function bodyRows({ rows }: TableGrid): { from: number; to: number } {
-  const isBody = ({ group }: TableGrid['rows'][number]) => group.anonymous || group.style.display === 'table-row-group';
-  const from = rows.findIndex(isBody);
-  return from < 0 ? { from: 0, to: rows.length } : { from, to: rows.findLastIndex(isBody) + 1 };
+  shareOutTable(heights, grid, gap, { spare, basis });
 }

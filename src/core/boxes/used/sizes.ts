@@ -1,6 +1,6 @@
 import { isLengthPercentage, resolveLength, type Sizing } from '../../css/index.js';
 import type { Box } from '../box.js';
-import { horizontal, snap, vertical, type Edges } from '../fragment.js';
+import { horizontal, NO_EDGES, snap, vertical, type Edges } from '../fragment.js';
 import type { Intrinsic } from '../layout.js';
 import { usedMargins } from './edges.js';
 
@@ -9,6 +9,9 @@ export interface Frame {
   readonly border: Edges;
   readonly padding: Edges;
 }
+
+/** No border, no padding. */
+export const NO_FRAME: Frame = Object.freeze({ border: NO_EDGES, padding: NO_EDGES });
 
 export const frameWidth = (frame: Frame): number => horizontal(frame.border) + horizontal(frame.padding);
 export const frameHeight = (frame: Frame): number => vertical(frame.border) + vertical(frame.padding);
