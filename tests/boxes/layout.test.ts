@@ -3,6 +3,9 @@ import { pageOf, type LayoutCase } from '../support/layout-case.js';
 import { cases as alignment } from './cases/alignment.js';
 import { cases as block } from './cases/block.js';
 import { cases as clampedLines } from './cases/clamped-lines.js';
+import { cases as acrossFlows } from './cases/across-flows.js';
+import { cases as emptyBoxes } from './cases/empty-boxes.js';
+import { cases as floatsInBoxes } from './cases/floats-in-boxes.js';
 import { cases as cellHeights } from './cases/cell-heights.js';
 import { cases as columns } from './cases/columns.js';
 import { cases as content } from './cases/content.js';
@@ -81,6 +84,9 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'shared baselines': sharedBaselines,
   'tables, room shared out': tablesShared,
   'heights of cells': cellHeights,
+  'content across the flow': acrossFlows,
+  'empty inline boxes': emptyBoxes,
+  'floats in inline boxes': floatsInBoxes,
   'columns of tables': tableColumns,
 };
 

@@ -20,7 +20,9 @@ import { replacedSize } from '../used/replaced.js';
 import {
   acrossRatio,
   clampWidth,
+  frameHeight,
   frameWidth,
+  heightFor,
   preferredRatio,
   shrinkToFit,
   widthFor,
@@ -196,10 +198,10 @@ function layoutTurned(box: Box, space: Space, layout: Layout): Fragment {
 
 function spaceAcross(box: Box, space: Space, layout: Layout): Space {
   const { width, height, fixedWidth, fixedHeight, definite, byContent } = space;
-  const port = isVertical(box.frame) ? layout.viewport.width : layout.viewport.height;
+  const port = fallbackAcross(box, layout);
   return {
     width: Number.isNaN(height) ? port : height,
-    ...(Number.isNaN(height) ? { basis: NaN } : {}),
+    ...(Number.isNaN(height) && box.parent?.inner === 'grid' ? { basis: NaN } : {}),
     height: width,
     shrink: true,
     edges: Number.isNaN(width) ? 0 : width,
@@ -207,6 +209,16 @@ function spaceAcross(box: Box, space: Space, layout: Layout): Space {
     ...(fixedHeight === undefined ? {} : { fixedWidth: fixedHeight }),
     ...(fixedWidth === undefined ? {} : { fixedHeight: fixedWidth, definite: definite ?? true }),
   };
+}
+
+/** The room along a box's lines where nothing else limits it: that of the viewport, or of its parent at its largest. @spec css-writing-modes-4 §7.3.1 */
+function fallbackAcross({ frame, parent }: Box, { viewport }: Layout): number {
+  const port = isVertical(frame) ? viewport.width : viewport.height;
+  if (!parent || parent.anonymous) return port;
+  const around = boxInFlow(parent, frame);
+  const edges = frameOf(around, NaN);
+  const most = heightFor(around, around.style.maxHeight, NaN, edges);
+  return most === null ? port : Math.min(port, Math.max(0, most - frameHeight(edges)));
 }
 
 const fillsLine = (box: Box, space: Space): boolean =>

@@ -30,8 +30,11 @@ export function layoutTable(job: Job): Fragment {
   const hidden = grid.columnBoxes.map((column) => column !== undefined && isHidden(column));
   const widths = all.map((w, i) => (hidden[i] ? 0 : w));
   const lost = sum(all.map((w, i) => (hidden[i] ? w + spacing.x : 0)));
+  // A width that the parent decides stays.
   const shown =
-    lost > 0 ? Math.max(outer - lost, captionsLeast(grid, layout), frameWidth(frame) + spacing.x * 2) : outer;
+    lost > 0 && space.fixedWidth === undefined
+      ? Math.max(outer - lost, captionsLeast(grid, layout), frameWidth(frame) + spacing.x * 2)
+      : outer;
   const mirror = box.style.direction === 'rtl' ? shown - frameWidth(frame) : null;
   const lefts = offsets(widths, spacing.x, mirror, hidden);
   const rows = layoutRows(grid, { widths: all, hidden: [] }, spacing, layout);

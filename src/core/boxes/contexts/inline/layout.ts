@@ -4,7 +4,15 @@ import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
 import { paragraphOf } from './items.js';
 import { indentOf } from './indent.js';
-import { findRoom, leadingOutOfLine, LineFloats, type Room } from './line-floats.js';
+import {
+  besideFloats,
+  closedBefore,
+  findRoom,
+  hoistFloats,
+  leadingOutOfLine,
+  LineFloats,
+  type Room,
+} from './line-floats.js';
 import { takeLine, type Line } from './lines.js';
 import { piecesOf, type Piece } from './pieces.js';
 import { wraps } from '../../text/index.js';
@@ -38,6 +46,9 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
       first = false;
       continue;
     }
+    const before = pieces.length;
+    pieces = hoistFloats(pieces, from, run, space);
+    const hoisted = pieces.length < before;
     const offset = first ? indent : 0;
     const start = findRoom(
       () => takeLine(pieces, from, -Infinity, layout).line,
@@ -46,6 +57,14 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
       space,
       wraps(container.style),
     );
+    // What ends before the floats push the line down stays beside them.
+    const stays = hoisted && start.y > run.y ? closedBefore(pieces, from) : from;
+    if (stays > from) {
+      const room = besideFloats(run, space);
+      const line: Line = { pieces: pieces.slice(from, stays), width: 0, hanging: 0, visible: false, endsForced: false };
+      emit({ container, line, room, space, layout, atomics, last: false, first: null }, run);
+      from = stays;
+    }
     run.y = start.y;
     const room = start.right - start.left - offset;
     const styled = first ? firstLineOf(container, pieces, from, room, space.width, atomicWidth, layout) : null;

@@ -2,7 +2,7 @@ import { isOutOfFlow, type Box } from '../../box.js';
 import { carriedFrom, type OutOfFlow } from '../../fragment.js';
 import type { Running } from './emit.js';
 import type { FloatsMet, Line, MetFloat } from './lines.js';
-import type { Piece } from './pieces.js';
+import { isEmptyHere, type Piece } from './pieces.js';
 import type { InlineSpace } from './space.js';
 import { standsInLine, staticAt, staticInLine } from '../static-position.js';
 
@@ -41,6 +41,34 @@ export function leadingOutOfLine(
   return { from: i, pieces };
 }
 
+/** Places floats that only inline boxes without edges so far stand in front of, and takes them from the line. */
+export function hoistFloats(
+  pieces: readonly Piece[],
+  from: number,
+  run: Running,
+  space: InlineSpace,
+): readonly Piece[] {
+  let end = from;
+  while (end < pieces.length && isBare(pieces[end]!)) end++;
+  const floats = pieces.slice(from, end).filter(({ kind }) => kind === 'float');
+  if (floats.length === 0) return pieces;
+  for (const { box } of floats) putFloat(box, run, space);
+  return pieces.filter((piece, i) => i < from || i >= end || piece.kind !== 'float');
+}
+
+const isBare = (piece: Piece): boolean => piece.width === 0 && (piece.kind === 'out' || isEmptyHere(piece));
+
+/** The piece behind the inline boxes that end, and the absolute boxes that stand, before a line has any content. */
+export function closedBefore(pieces: readonly Piece[], from: number): number {
+  let end = from;
+  let [depth, closed] = [0, from];
+  for (; end < pieces.length && isBare(pieces[end]!); end++) {
+    depth += pieces[end]!.kind === 'open' ? 1 : pieces[end]!.kind === 'close' ? -1 : 0;
+    if (/^(close|out)$/.test(pieces[end]!.kind) && depth >= 0) closed = end + 1;
+  }
+  return end < pieces.length ? closed : from;
+}
+
 function putFloat(box: Box, run: Running, space: InlineSpace): void {
   const placed = space.float(box, run.y);
   run.children.push(placed);
@@ -53,6 +81,12 @@ function staticAtLineStart(box: Box, run: Running, space: InlineSpace, container
     ? staticInLine(box, container, { floats, x, y }, run.y, width)
     : staticAt(box, { x: 0, y: run.y, width, height: 0 }, container.style.direction === 'rtl' ? 'high' : 'low', 'low');
   return { ...at, inlineContainer: run.open.findLast((b) => b.style.position !== 'static') ?? null };
+}
+
+/** What floats leave of a line that begins where the run has come to. */
+export function besideFloats({ y }: Running, { floats, x, y: top, width }: InlineSpace): Omit<Room, 'y'> {
+  const gap = floats.gap(top + y, top + y + 1, x, x + width);
+  return { left: gap.left - x, right: gap.right - x };
 }
 
 export interface Room {
@@ -133,11 +167,8 @@ export class LineFloats implements FloatsMet {
   #put(box: Box): void {
     const { run, space } = this;
     putFloat(box, run, space);
-    const gap = space.floats.gap(space.y + run.y, space.y + run.y + 1, space.x, space.x + space.width);
-    this.room = {
-      left: Math.max(this.room.left, gap.left - space.x),
-      right: Math.min(this.room.right, gap.right - space.x),
-    };
+    const gap = besideFloats(run, space);
+    this.room = { left: Math.max(this.room.left, gap.left), right: Math.min(this.room.right, gap.right) };
   }
 
   /** Places what did not fit, once the line is done. */

@@ -1,7 +1,7 @@
 import type { Layout } from '../../layout.js';
 import { snapUp } from '../../fragment.js';
 import { hangsSpaces, keepsBreaks, keepsSpaces, wraps } from '../../text/index.js';
-import { textWidth, type Piece } from './pieces.js';
+import { isEmptyHere, textWidth, type Piece } from './pieces.js';
 
 /** The pieces of one line and how wide they are together, hanging spaces left out. */
 export interface Line {
@@ -112,16 +112,27 @@ function trailingOf(pieces: readonly Piece[], from: number, to: number): number 
 }
 
 /**
- * Edges of the inline boxes that end right after a space: the line may be broken at the space, and they stand at its
- * end whether there is room or not.
+ * Edges that do not have to fit at the end of a unit: those of inline boxes that end right after a space, where the line
+ * may be broken, and those of empty ones; at the end of a paragraph all behind the first empty one.
  */
-function closingOf(pieces: readonly Piece[], from: number, to: number): number {
-  let width = 0;
+function edgesLeft(pieces: readonly Piece[], from: number, to: number): number {
   let at = to - 1;
-  for (; at >= from && pieces[at]!.kind === 'close'; at--) width += pieces[at]!.width;
+  while (at >= from && isEmptyHere(pieces[at]!)) at--;
   const text = pieces[at];
-  return at >= from && text?.kind === 'text' && text.trailing > 0 ? Math.max(0, width) : 0;
+  if (at < from || !text) return 0;
+  const tail = pieces.slice(at + 1, to);
+  if (to === pieces.length) {
+    const first = tail.findIndex(({ kind }) => kind === 'open');
+    return first < 0 ? 0 : widthsOf(tail.slice(first));
+  }
+  return text.kind === 'text' && text.trailing > 0 ? widthsOf(tail) : 0;
 }
+
+const widthsOf = (pieces: readonly Piece[]): number =>
+  Math.max(
+    0,
+    pieces.reduce((sum, { width }) => sum + width, 0),
+  );
 
 const EMPTY_TEXT = /^[ \u200b]*$/;
 
@@ -189,7 +200,7 @@ export function takeLine(
     }
     const hyphen = stop < work.length ? hyphenWidth(work[stop - 1]!, layout) : 0;
     const left = floats.length > 0 && beside ? beside.leave(floats, room) : room;
-    const needed = sum.without(trailingOf(work, end, stop)) - (stop < work.length ? closingOf(work, end, stop) : 0);
+    const needed = sum.without(trailingOf(work, end, stop)) - edgesLeft(work, end, stop);
     const fits = needed + hyphen <= left + 1 / 64;
     if (!fits) {
       const cut =

@@ -189,7 +189,38 @@ function settleOpenings(pieces: Piece[]): Piece[] {
       pieces[first] = { ...pieces[first]!, breakBefore: true };
     }
   }
+  return passEmpty(pieces);
+}
+
+/** What neither holds text nor stands in the line. */
+export const isEmptyHere = ({ kind, text, width }: Piece): boolean =>
+  kind === 'open' || kind === 'close' || kind === 'float' || (kind === 'text' && text === '' && width === 0);
+
+/** Where a line could begin with an empty inline box, it begins behind it. */
+function passEmpty(pieces: Piece[]): Piece[] {
+  for (let i = 0; i < pieces.length; i++) {
+    const piece = pieces[i]!;
+    if (piece.kind !== 'open' || !piece.breakBefore) continue;
+    const end = emptyEnd(pieces, i);
+    if (end === null) continue;
+    pieces[i] = { ...piece, breakBefore: false };
+    let next = end;
+    while (pieces[next]?.kind === 'close') next++;
+    const after = pieces[next];
+    if (after && /^(text|atomic|open)$/.test(after.kind)) pieces[next] = { ...after, breakBefore: true };
+  }
   return pieces;
+}
+
+/** The piece behind an inline box without content; null where it has some. */
+function emptyEnd(pieces: readonly Piece[], open: number): number | null {
+  let depth = 0;
+  for (let i = open; i < pieces.length && isEmptyHere(pieces[i]!); i++) {
+    const { kind } = pieces[i]!;
+    depth += kind === 'open' ? 1 : kind === 'close' ? -1 : 0;
+    if (depth === 0) return i + 1;
+  }
+  return null;
 }
 
 /** Widths of preserved tabs: each run of them ends at a tab stop, counted from the start of its line. @spec css-text-3 §4.2 */
