@@ -4,6 +4,8 @@ import { cases as alignment } from './cases/alignment.js';
 import { cases as block } from './cases/block.js';
 import { cases as clampedLines } from './cases/clamped-lines.js';
 import { cases as acrossFlows } from './cases/across-flows.js';
+import { cases as inlineFragments } from './cases/inline-fragments.js';
+import { cases as ratioLimits } from './cases/ratio-limits.js';
 import { cases as emptyBoxes } from './cases/empty-boxes.js';
 import { cases as floatsInBoxes } from './cases/floats-in-boxes.js';
 import { cases as cellHeights } from './cases/cell-heights.js';
@@ -86,6 +88,8 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'heights of cells': cellHeights,
   'content across the flow': acrossFlows,
   'empty inline boxes': emptyBoxes,
+  'fragments of inline boxes': inlineFragments,
+  'limits through ratios': ratioLimits,
   'floats in inline boxes': floatsInBoxes,
   'columns of tables': tableColumns,
 };

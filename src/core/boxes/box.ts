@@ -87,6 +87,14 @@ export const isFormControl = (box: Box): boolean =>
 export const isInFlow = (box: Box): boolean => !isOutOfFlow(box) && !isFloating(box);
 export const isInlineLevel = (box: Box): boolean => box.outer === 'inline' || box.outer === 'atomic';
 
+/** Whether a box is a scroll container, be it one that only scripts scroll. Tables and their parts are none. @spec css-overflow-3 §3 */
+export const scrollsContent = ({ anonymous, inner, outer, style }: Box): boolean =>
+  !anonymous &&
+  inner !== 'table' &&
+  outer !== 'inline' &&
+  (inner === 'flow' || outer !== 'table-part') &&
+  [style.overflowX, style.overflowY].some((value) => value !== 'visible' && value !== 'clip');
+
 export const isCaption = (box: Box): boolean =>
   !box.anonymous && box.outer === 'table-part' && box.style.display === 'table-caption';
 

@@ -33,6 +33,14 @@ export interface OutOfFlow {
   readonly inlineContainer: Box | null;
 }
 
+/** Right end of the longest and lower end of the last line, px; margins of atomic boxes count. */
+export interface LinesReach {
+  readonly right: number;
+  readonly bottom: number;
+}
+
+export const NO_LINES: LinesReach = Object.freeze({ right: 0, bottom: 0 });
+
 /** First and last baseline from the low edge of the border box, px; null where there is none. */
 export interface OwnBaselines {
   readonly first: number | null;
@@ -60,8 +68,8 @@ export interface Fragment {
   readonly outOfFlow: readonly OutOfFlow[];
   /** Of block containers with lines: where each ends, from the top of the border box. */
   readonly lineEnds: readonly number[];
-  /** Where the last line ends that has any width, from the top of the border box: it can be scrolled to. @spec css-overflow-3 §2.2 */
-  readonly linesReach: number;
+  /** How far lines that have any width reach from the corner of the border box: that can be scrolled to. @spec css-overflow-3 §2.2 */
+  readonly linesReach: LinesReach;
   /** Of absolute and fixed boxes: their containing block, from the border box; null for boxes in flow. */
   readonly containing: Rect | null;
   /** Of text fragments: what is shown. */
@@ -86,7 +94,7 @@ export function makeFragment(part: Pick<Fragment, 'box' | 'width' | 'height'> & 
     ownBaselines: part.ownBaselines ?? null,
     outOfFlow: part.outOfFlow ?? NONE,
     lineEnds: part.lineEnds ?? NONE,
-    linesReach: part.linesReach ?? 0,
+    linesReach: part.linesReach ?? NO_LINES,
     containing: part.containing ?? null,
     text: part.text ?? '',
   });

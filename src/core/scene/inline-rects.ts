@@ -1,5 +1,5 @@
 import { unite, type Rect } from '../base/index.js';
-import type { Box } from '../boxes/index.js';
+import { isInFlow, type Box } from '../boxes/index.js';
 import type { PaintNode } from '../paint/index.js';
 
 /** An inline box that paints nothing of its own: browsers keep no fragment for it and take the room of what it holds. */
@@ -45,7 +45,7 @@ const isInlineBox = (node: PaintNode): boolean =>
 
 /** Bare, and every inline box inside, as far as they are bare too, stands on the same baseline in the same metrics. */
 function isCulled(node: PaintNode): boolean {
-  if (!isInlineBox(node) || !isBare(node.box)) return false;
+  if (!isInlineBox(node) || !isBare(node.box) || holdsBoxes(node.box)) return false;
   let known = culled.get(node);
   if (known === undefined)
     culled.set(node, (known = node.children.filter(isInlineBox).every((c) => standsWith(c, node))));
@@ -53,6 +53,21 @@ function isCulled(node: PaintNode): boolean {
 }
 
 const culled = new WeakMap<PaintNode, boolean>();
+
+/** Whether blocks or atomic boxes stand in an inline box: browsers keep a fragment for it then. */
+function holdsBoxes(box: Box): boolean {
+  let known = holding.get(box);
+  if (known === undefined)
+    holding.set(
+      box,
+      (known = box.children.some(
+        (child) => isInFlow(child) && (child.outer !== 'inline' || (child.inner === 'flow' && holdsBoxes(child))),
+      )),
+    );
+  return known;
+}
+
+const holding = new WeakMap<Box, boolean>();
 
 function standsWith(child: PaintNode, outer: PaintNode): boolean {
   const above = (of: PaintNode) => (of.fragment.baseline ?? 0) - of.fragment.border.top - of.fragment.padding.top;

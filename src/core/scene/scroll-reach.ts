@@ -69,10 +69,14 @@ function isFilled(node: PaintNode, own: Rect): boolean {
 const clipsOwn = ({ box, children }: PaintNode): boolean =>
   children.some((child) => child.clips.some((clip) => clip.box === box && !clip.paintOnly));
 
-/** What a node takes with its lines: those of a block that is too low for them reach out of it. */
+/** What a node takes with its lines: those that a block is too low or too narrow for reach out of it. */
 function withLines({ fragment, box, rect }: PaintNode): Rect {
-  const { linesReach, height } = fragment;
-  return linesReach > height && box.computed.overflowY === 'visible' ? { ...rect, height: linesReach } : rect;
+  const { linesReach, height, width } = fragment;
+  const { overflowX, overflowY } = box.computed;
+  const tall = linesReach.bottom > height && overflowY === 'visible';
+  const wide = linesReach.right > width && overflowX === 'visible';
+  if (!tall && !wide) return rect;
+  return { ...rect, width: wide ? linesReach.right : rect.width, height: tall ? linesReach.bottom : rect.height };
 }
 
 /** The part of a node that can be scrolled to, in the coordinates of `rectOf`. */

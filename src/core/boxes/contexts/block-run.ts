@@ -1,6 +1,14 @@
 import type { Job } from './job.js';
 import { establishesFormattingContext, hasInlineContent, isFloating, isOutOfFlow, type Box } from '../box.js';
-import { carriedFrom, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import {
+  carriedFrom,
+  NO_LINES,
+  type Edges,
+  type Fragment,
+  type LinesReach,
+  type OutOfFlow,
+  type Placed,
+} from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
@@ -33,8 +41,7 @@ export interface Content {
   readonly outOfFlow: readonly OutOfFlow[];
   /** Where its own lines end, px. */
   readonly lineEnds?: readonly number[];
-  /** Where the last of them ends that has any width, px. */
-  readonly linesReach?: number;
+  readonly linesReach?: LinesReach;
   /** Margins left over at the end. */
   readonly end: Strut;
   /** Nothing inside has height: the box's own margins may meet. */
@@ -66,10 +73,15 @@ export function finish(job: Omit<Job, 'space'>, height: number, content: Content
     outOfFlow,
     ...(content.lineEnds && {
       lineEnds: content.lineEnds.map((end) => end + dy),
-      linesReach: (content.linesReach ?? 0) + dy,
+      linesReach: moved(content.linesReach ?? NO_LINES, dx, dy),
     }),
   });
 }
+
+const moved = ({ right, bottom }: LinesReach, dx: number, dy: number): LinesReach => ({
+  right: right + dx,
+  bottom: bottom + dy,
+});
 
 /** Where the content of a block container is laid out. Lengths in px. */
 export interface ContentRoom {

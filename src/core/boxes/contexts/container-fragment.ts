@@ -1,4 +1,4 @@
-import { makeFragment, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import { makeFragment, type Fragment, type LinesReach, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Job } from './job.js';
 import { adoptOutOfFlow } from './positioned.js';
 
@@ -12,7 +12,7 @@ export function containerFragment(
     readonly lastBaseline: number | null;
     readonly outOfFlow: readonly OutOfFlow[];
     readonly lineEnds?: readonly number[];
-    readonly linesReach?: number;
+    readonly linesReach?: LinesReach;
   },
 ): Fragment {
   const { border, padding } = frame;

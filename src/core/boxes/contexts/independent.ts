@@ -1,5 +1,5 @@
 import type { Rect } from '../../base/index.js';
-import { isFormControl, isInFlow, type Box } from '../box.js';
+import { isFormControl, isInFlow, scrollsContent, type Box } from '../box.js';
 import {
   carriedFrom,
   horizontal,
@@ -70,7 +70,7 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
           (other, twin) => other.fragments.get(twin)?.get(key),
           (one, moving) => moving.fragment(one),
         ) ??
-        deeper(() => withoutBaseline(layoutIndependent(box, space, layout))) ??
+        deeper(() => usableBaselines(layoutIndependent(box, space, layout))) ??
         makeFragment({ box, width: 0, height: 0 });
       if (known) known.set(key, made);
       else memory.fragments.set(box, new Map([[key, made]]));
@@ -148,11 +148,15 @@ function intrinsicOf(box: Box, across: Across, layout: Layout): Intrinsic {
   return { min: min + gutter, max: max + gutter };
 }
 
-const withoutBaseline = (fragment: Fragment): Fragment =>
-  (fragment.baseline !== null || fragment.lastBaseline !== null || fragment.ownBaselines) &&
-  containsLayout(fragment.box)
-    ? makeFragment({ ...fragment, baseline: null, lastBaseline: null, ownBaselines: null })
-    : fragment;
+/** Boxes that contain their layout have no baseline; lines that a scroll container may move lie within its edges. @spec css-contain-2 §3.3, css-align-3 §9.1 */
+function usableBaselines(fragment: Fragment): Fragment {
+  const { box, baseline, lastBaseline, ownBaselines, height } = fragment;
+  if (baseline === null && lastBaseline === null && !ownBaselines) return fragment;
+  if (containsLayout(box)) return makeFragment({ ...fragment, baseline: null, lastBaseline: null, ownBaselines: null });
+  if (!scrollsContent(box)) return fragment;
+  const within = (line: number | null) => line && Math.max(0, Math.min(line, height));
+  return makeFragment({ ...fragment, baseline: within(baseline), lastBaseline: within(lastBaseline) });
+}
 
 function layoutIndependent(box: Box, space: Space, layout: Layout): Fragment {
   if (box.frame !== box.mode) return layoutTurned(box, space, layout);

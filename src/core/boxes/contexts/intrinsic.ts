@@ -12,6 +12,7 @@ import {
   frameWidth,
   heightFor,
   preferredRatio,
+  transferred,
   widthFor,
   yieldsToContent,
   type Frame,
@@ -114,15 +115,24 @@ export function contributionOf(box: Box, across: Across, layout: Layout): Intrin
   const byHeight = ratio === null ? null : (across.fixed ?? heightFor(box, style.height, across.basis, frame));
   const byRatio = byHeight === null ? null : acrossRatio(box, byHeight, ratio!, frame);
   const least = byRatio !== null && yieldsToContent(box, style.minWidth) ? intrinsic().min + extra : 0;
-  const asked = fixed(style.width) ?? (byRatio === null ? null : Math.max(least, byRatio));
+  const asked =
+    fixed(style.width) ?? (byRatio === null ? blockSizeByRatio(box, ratio, layout) : Math.max(least, byRatio));
   // A table is never narrower than its columns.
   const own = asked === null || box.inner !== 'table' ? asked : Math.max(asked, intrinsic().min + extra);
   const inner = own === null ? intrinsic() : null;
   const low = Math.max(widthFor(box, style.minWidth, 0, NaN, frame, intrinsic) ?? 0, extra);
   const high = fixed(style.maxWidth) ?? Infinity;
-  const clamp = (value: number) => Math.max(low, Math.min(high, value)) + margins;
+  const limits = transferred(box, frame);
+  const clamp = (value: number) =>
+    Math.max(low, Math.min(high, Math.max(limits.min, Math.min(value, limits.max)))) + margins;
   return { min: clamp(own ?? inner!.min + extra), max: clamp(own ?? inner!.max + extra) };
 }
+
+/** Border-box width of a box whose lines run the other way and that has a ratio: it follows from their length. */
+const blockSizeByRatio = (box: Box, ratio: number | null, layout: Layout): number | null =>
+  ratio !== null && isOrthogonal(box.frame, box.mode) && box.style.width === 'auto'
+    ? layout.place(box, { width: NaN, height: NaN, shrink: true }).width
+    : null;
 
 const percentAsAuto = (value: Sizing): Sizing =>
   isLengthPercentage(value) && Number.isNaN(resolveLength(value, NaN)) ? 'auto' : value;

@@ -1,6 +1,6 @@
 import type { Rect } from '../../base/index.js';
 import type { Box, NaturalSize } from '../box.js';
-import { makeFragment, type Fragment, type OutOfFlow, type OwnBaselines, type Placed } from '../fragment.js';
+import { makeFragment, NO_LINES, type Fragment, type OutOfFlow, type OwnBaselines, type Placed } from '../fragment.js';
 import { edgesToFlow, edgesToPage, isOrthogonal, isVertical, styleInFlow, type Mode } from './modes.js';
 
 const views = new WeakMap<Box, Map<Mode, Box>>();
@@ -82,7 +82,7 @@ export function turnFragment(fragment: Fragment, from: Mode, to: Mode): Fragment
     baseline: null,
     lastBaseline: null,
     ownBaselines: null,
-    linesReach: 0,
+    linesReach: NO_LINES,
     children: fragment.children.map((child) => turnPlaced(child, fragment, from, to)),
     containing: fragment.containing && across(fragment.containing, fragment, from, to),
     outOfFlow: fragment.outOfFlow.map((entry) => turnOutOfFlow(entry, fragment, from, to)),

@@ -23,7 +23,7 @@ interface Sources {
 
 /**
  * What an image whose file is missing shows; null where it stays a replaced box: it loads, or it has no text (in
- * quirks mode: whatever its text) and both sizes are given.
+ * quirks mode: whatever its text) and both sizes are given, or it has neither text nor an address.
  */
 export function alternativeOf(
   element: ElementNode,
@@ -38,6 +38,8 @@ export function alternativeOf(
     markup.attribute(element, 'alt') ?? (button ? (markup.attribute(element, 'value') ?? 'Submit') : undefined);
   const sized = style.width !== 'auto' && style.height !== 'auto';
   if (sized && (quirks || !alt)) return null;
+  // Where no file is asked for none is missing.
+  if (!alt && !['src', 'srcset'].some((name) => markup.attribute(element, name) !== undefined)) return null;
   const nothing = alt === '' || (source === undefined && alt === undefined);
   return { icon: !nothing, text: alt ?? '' };
 }

@@ -30,8 +30,10 @@ const mixes = (box: Box): boolean =>
   box.children.some((child) => isInFlow(child) && !isInlineLevel(child)) &&
   box.children.some((child) => isInFlow(child) && isInlineLevel(child));
 
-const isBlank = (box: Box): boolean =>
-  box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text) && !keepsSpaces(box.style);
+const isBlank = (box: Box): boolean => isSpace(box) && !keepsSpaces(box.style);
+
+/** White space alone makes no item, whether it is kept or not. @spec css-flexbox-1 §4, css-grid-2 §6 */
+const isSpace = (box: Box): boolean => box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text);
 
 /** Gathers runs of inline-level children into anonymous block boxes. @spec css2 §9.2.1.1, css-flexbox-1 §4 */
 function wrapRuns(box: Box, building: Building, items: boolean): void {
@@ -39,7 +41,7 @@ function wrapRuns(box: Box, building: Building, items: boolean): void {
   let run: Box[] = [];
   const flush = () => {
     const visible = items
-      ? run.some((child) => !isBlank(child))
+      ? run.some((child) => !isSpace(child))
       : run.some((child) => !isBlank(child) && isInFlow(child));
     if (visible) {
       const wrapper = make(building, {
@@ -52,7 +54,7 @@ function wrapRuns(box: Box, building: Building, items: boolean): void {
       });
       for (const child of run) wrapper.children.push(adopt(child, wrapper));
       box.children.push(wrapper);
-    } else for (const child of run) if (!isBlank(child)) box.children.push(child);
+    } else for (const child of run) if (!(items ? isSpace : isBlank)(child)) box.children.push(child);
     run = [];
   };
   for (const child of children) {

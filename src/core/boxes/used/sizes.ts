@@ -77,7 +77,7 @@ export function clampWidth(
 }
 
 /** Limits of the height as they limit an automatic width through a ratio. @spec css-sizing-4 §5.1.2 */
-function transferred(box: Box, frame: Frame): { readonly min: number; readonly max: number } {
+export function transferred(box: Box, frame: Frame): { readonly min: number; readonly max: number } {
   const ratio = box.inner === 'replaced' || box.style.width !== 'auto' ? null : preferredRatio(box);
   if (ratio === null) return { min: 0, max: Infinity };
   const { minHeight, maxHeight } = box.style;

@@ -1,5 +1,5 @@
 import type { Box } from '../../box.js';
-import type { Fragment, OutOfFlow, Placed } from '../../fragment.js';
+import type { Fragment, LinesReach, OutOfFlow, Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
 import { paragraphOf } from './items.js';
@@ -14,7 +14,7 @@ export interface Running {
   lined: boolean;
   readonly lineEnds: number[];
   /** Where the last line ends that has any width. */
-  linesReach: number;
+  linesReach: LinesReach;
   /** A line was made since the last block among the lines. */
   fresh: boolean;
   blocks: number;
@@ -87,7 +87,7 @@ export function emit(emitting: Emitting, run: Running): void {
   run.baseline ??= run.lastBaseline;
   run.y += placed.height;
   run.lineEnds.push(run.y);
-  if (line.width > 0) run.linesReach = run.y;
+  if (line.width > 0) run.linesReach = { right: Math.max(run.linesReach.right, left + line.width), bottom: run.y };
   clearAfter(line, space, run);
 }
 

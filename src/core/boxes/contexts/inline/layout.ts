@@ -1,5 +1,5 @@
 import type { Box } from '../../box.js';
-import { horizontal, makeFragment, type Fragment, type Placed } from '../../fragment.js';
+import { horizontal, makeFragment, NO_LINES, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
 import { paragraphOf } from './items.js';
@@ -19,6 +19,7 @@ import { wraps } from '../../text/index.js';
 import { lineHeightOf } from './extents.js';
 import { inFirstLine, firstLineOf } from './first-line.js';
 import { type Running, emit } from './emit.js';
+import { lastLine } from './parts.js';
 import type { InlineSpace, InlineResult } from './space.js';
 
 /**
@@ -126,7 +127,7 @@ const newRun = (): Running => ({
   open: [],
   lined: false,
   lineEnds: [],
-  linesReach: 0,
+  linesReach: NO_LINES,
   fresh: false,
   blocks: 0,
 });
@@ -168,5 +169,6 @@ function blockInInline(piece: Piece, run: Running, space: InlineSpace): void {
   run.outOfFlow.push(...carried);
   run.y = bottom;
   if (fragment.baseline !== null) run.baseline ??= y + fragment.baseline;
-  if (fragment.lastBaseline !== null) run.lastBaseline = y + fragment.lastBaseline;
+  const line = fragment.box.inner === 'table' ? null : lastLine(fragment);
+  if (line !== null) run.lastBaseline = y + line;
 }

@@ -1,6 +1,6 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
-import { hasInlineContent, isInFlow, type Box } from '../../box.js';
+import { hasInlineContent, isInFlow, scrollsContent } from '../../box.js';
 import { makeFragment, snap, type Edges, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
@@ -102,31 +102,22 @@ export function atomicBaseline(fragment: Fragment): number | null {
   const { box } = fragment;
   if (box.inner === 'replaced')
     return box.element && /^(input|select|textarea)$/.test(box.element.tag) ? controlBaseline(fragment) : null;
-  if (
-    box.inner === 'flow' &&
-    !box.centred &&
-    (box.style.overflowX !== 'visible' || box.style.overflowY !== 'visible') &&
-    !/clip/.test(box.style.overflowX)
-  )
-    return null;
+  if (box.inner === 'flow' && !box.centred && scrollsContent(box)) return null;
   if (box.inner !== 'flow') return fragment.baseline;
   // A button without a line stands on the lower edge of its content.
   const { padding, border, height } = fragment;
   return lastLine(fragment) ?? (box.centred ? height - padding.bottom - border.bottom : null);
 }
 
-/** Lines inside of it may be scrolled away: its lower edge stands for them. */
-const scrollsInFlow = ({ inner, anonymous, style }: Box): boolean =>
-  inner === 'flow' && !anonymous && [style.overflowX, style.overflowY].some((v) => v !== 'visible' && v !== 'clip');
-
 /** Baseline of the last line box in normal flow: lines inside tables are not. @spec css2 §10.8.1 */
-function lastLine(fragment: Fragment): number | null {
+export function lastLine(fragment: Fragment): number | null {
   const { box, children } = fragment;
   if (box.inner !== 'flow' || hasInlineContent(box) || box.frame !== box.mode) return fragment.lastBaseline;
   for (let i = children.length - 1; i >= 0; i--) {
     const { fragment: child, y } = children[i]!;
     if (!isInFlow(child.box) || child.box.inner === 'table') continue;
-    if (scrollsInFlow(child.box)) return y + child.height + child.margin.bottom;
+    // Lines inside of it may be scrolled away: its lower edge stands for them.
+    if (child.box.inner === 'flow' && scrollsContent(child.box)) return y + child.height + child.margin.bottom;
     // Of flex and grid containers the first line counts.
     if (child.box.inner === 'flex' || child.box.inner === 'grid') {
       if (child.baseline !== null) return y + child.baseline;

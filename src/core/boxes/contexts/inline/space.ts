@@ -1,6 +1,6 @@
 import type { RoomBeside } from '../flow-floats.js';
 import type { Box } from '../../box.js';
-import { carriedFrom, type OutOfFlow, type Placed } from '../../fragment.js';
+import { carriedFrom, type LinesReach, type OutOfFlow, type Placed } from '../../fragment.js';
 import type { Floats } from '../floats.js';
 
 /** Where inline content is laid out: its content box inside the float context. */
@@ -34,8 +34,7 @@ export interface InlineResult {
   readonly outOfFlow: readonly OutOfFlow[];
   /** Where its lines end, px. */
   readonly lineEnds: readonly number[];
-  /** Where the last line ends that has any width, px. */
-  readonly linesReach: number;
+  readonly linesReach: LinesReach;
   /** Whether any line box was made, be it of no height. */
   readonly lined: boolean;
   /** No line stands behind the last block among the lines. */
