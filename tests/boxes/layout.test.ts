@@ -5,6 +5,9 @@ import { cases as block } from './cases/block.js';
 import { cases as clampedLines } from './cases/clamped-lines.js';
 import { cases as acrossFlows } from './cases/across-flows.js';
 import { cases as inlineFragments } from './cases/inline-fragments.js';
+import { cases as clearedMargins } from './cases/cleared-margins.js';
+import { cases as narrowest } from './cases/narrowest.js';
+import { cases as sizeWords } from './cases/size-words.js';
 import { cases as ratioLimits } from './cases/ratio-limits.js';
 import { cases as emptyBoxes } from './cases/empty-boxes.js';
 import { cases as floatsInBoxes } from './cases/floats-in-boxes.js';
@@ -90,6 +93,9 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'empty inline boxes': emptyBoxes,
   'fragments of inline boxes': inlineFragments,
   'limits through ratios': ratioLimits,
+  'margins about clearance': clearedMargins,
+  'narrowest widths': narrowest,
+  'sizes by content': sizeWords,
   'floats in inline boxes': floatsInBoxes,
   'columns of tables': tableColumns,
 };

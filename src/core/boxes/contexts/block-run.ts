@@ -21,6 +21,7 @@ import { isByDefault, joinMargin, joinStruts, NO_STRUT, strutSize, withinEdge, t
 import { containerFragment } from './container-fragment.js';
 import { alignedIn, standsInLine, staticInLine } from './static-position.js';
 import {
+  heightByRatio,
   leastByRatio,
   specifiedHeight,
   percentBasis,
@@ -46,6 +47,8 @@ export interface Content {
   readonly end: Strut;
   /** Nothing inside has height: the box's own margins may meet. */
   readonly through: boolean;
+  /** The margins at the end stay inside: they are those of an empty box that clearance has moved down. */
+  readonly keepsEnd?: boolean;
 }
 
 /** What the margins left over at the end of a box add to its height, px. */
@@ -115,7 +118,7 @@ function inlineContent(box: Box, room: ContentRoom, layout: Layout): Content {
     layout,
   );
   const content = { ...result, end: NO_STRUT, through: result.height === 0 && !result.lined && run.empty };
-  return result.endsInBlock ? { ...content, height: run.cursor, end: run.strut } : content;
+  return result.endsInBlock ? { ...content, height: run.cursor, end: run.strut, keepsEnd: run.keepsEnd } : content;
 }
 
 /** @param children those of the box to be stacked */
@@ -136,6 +139,7 @@ export function blockContent(
     outOfFlow: run.outOfFlow,
     end: trimming ? NO_STRUT : run.strut,
     through: run.empty,
+    keepsEnd: run.keepsEnd,
   };
 }
 
@@ -148,6 +152,7 @@ class BlockRun {
   starting = true;
   baseline: number | null = null;
   lastBaseline: number | null = null;
+  keepsEnd = false;
   readonly children: Placed[] = [];
   readonly outOfFlow: OutOfFlow[] = [];
 
@@ -248,6 +253,11 @@ class BlockRun {
       return;
     }
     this.advance(fragment, y, end);
+    // Margins of an empty box lie about the place where clearance puts it, unless it holds an inline box.
+    if (!through || box.children.some((child) => child.outer === 'inline' && child.inner === 'flow')) return;
+    this.cursor = y - strutSize(top.place);
+    this.strut = joinStruts(top.strut, end);
+    this.keepsEnd = true;
   }
 
   private independent(box: Box): void {
@@ -278,6 +288,7 @@ class BlockRun {
     this.absorbing = false;
     this.starting = false;
     this.empty = false;
+    this.keepsEnd = false;
     this.cursor = y + fragment.height;
     this.strut = end;
     if (fragment.baseline !== null) this.baseline ??= y + fragment.baseline;
@@ -318,7 +329,7 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
   const content = layoutContent(box, room, layout);
   const bottom = joinMargin(NO_STRUT, margin.bottom, isByDefault(box, 'marginBottom', layout));
   const openBelow = frame.border.bottom === 0 && frame.padding.bottom === 0;
-  const joinsBottom = openBelow && specified === null;
+  const joinsBottom = openBelow && specified === null && !content.keepsEnd;
   const lineless = box.marker !== '' && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
   const natural =
     (containedHeight(box, layout) ??
@@ -329,10 +340,13 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
     return { ...margin, top: above, bottom: below };
   };
   const filled = Math.max(natural, filledHeight(box, fills, basis, layout));
-  const least = leastByRatio(box, space, frame, filled);
+  // Where the height is not that of the content, margins at its end count only in front of an edge.
+  const byContent = openBelow && specified !== null ? filled - endSize(box, content, layout) : filled;
+  const byRatio = heightByRatio(box, specified);
+  const least = leastByRatio(box, space, frame, byContent, byRatio);
   const height = Math.max(
     least,
-    clampHeight(box, specified ?? filled, basis, frame, () => filled),
+    clampHeight(box, specified ?? filled, basis, frame, () => byRatio ?? byContent),
   );
   const through = content.through && joinsTop && openBelow && height === 0;
   const fragment = finish({ box, width, frame, margin, layout }, height, content);

@@ -67,6 +67,7 @@ export function byOrder(a: Item, b: Item): number {
 
 const orderOf = (box: Box): number => (box.anonymous ? 0 : box.style.order);
 
+/** @param height of its content box, NaN if that is unknown; percentages inside refer to it where it is definite */
 export function container(job: Job, width: number, height: number): Container {
   const { box, frame, space, layout, natural } = job;
   const { style } = box;
@@ -83,7 +84,7 @@ export function container(job: Job, width: number, height: number): Container {
     crossBackwards: (style.flexWrap === 'wrap-reverse') !== (!row && rtl),
     wraps: style.flexWrap !== 'nowrap',
     width,
-    height,
+    height: space.definite === false ? NaN : height,
     mainSize: row ? width : height,
     crossSize: row ? height : width,
     mainGap: row ? gaps.x : gaps.y,
@@ -145,10 +146,11 @@ type Partial_ = Pick<Item, 'margins' | 'crossMargin' | 'align'>;
 function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, item: Partial_, c: Container): number | null {
   if (box.anonymous) return null;
   const { style } = box;
-  if (c.row)
-    return widthFor(box, which === 'min' ? style.minWidth : style.maxWidth, c.width, NaN, frame, () =>
-      widthsOf(box, item, c),
-    );
+  if (c.row) {
+    const limit = which === 'min' ? style.minWidth : style.maxWidth;
+    const room = limit === 'fit-content' ? Math.max(0, c.width - horizontal(usedMargins(box, c.width))) : NaN;
+    return widthFor(box, limit, c.width, room, frame, () => widthsOf(box, item, c));
+  }
   const limit = which === 'min' ? style.minHeight : style.maxHeight;
   return isByContent(limit) ? contentSize(box, frame, item, c) : heightFor(box, limit, c.height, frame);
 }

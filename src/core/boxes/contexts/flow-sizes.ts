@@ -16,6 +16,7 @@ import {
   widthFor,
   yieldsToContent,
   type Frame,
+  isByContent,
 } from '../used/sizes.js';
 
 const heightDependence = new WeakMap<Box, boolean>();
@@ -109,7 +110,7 @@ export function horizontalMargins(box: Box, width: number, containing: number): 
   const justified = blockJustification(box);
   if (justified) {
     const edge =
-      justified.safe !== false && spare < 0 ? (rtl ? 'high' : 'low') : edgeOf(justified, rtl ? 'high' : 'low');
+      justified.safe === true && spare < 0 ? (rtl ? 'high' : 'low') : edgeOf(justified, rtl ? 'high' : 'low');
     const shift = offsetTo(edge, spare);
     return { left: left + shift, right: right + spare - shift };
   }
@@ -161,15 +162,22 @@ function widthByRatio(box: Box, frame: Frame, intrinsic: () => Intrinsic): numbe
   return Math.max(least, acrossRatio(box, height, ratio, frame));
 }
 
+/** The height that follows from a ratio, which words of limits such as max-content mean then; null without one. */
+export const heightByRatio = (box: Box, specified: number | null): number | null =>
+  !box.anonymous && preferredRatio(box) !== null && box.style.height === 'auto' ? specified : null;
+
 /** The least height of a box whose height follows from a ratio: that of its content, where it may not be cut. @spec css-sizing-4 §4.3 */
 export function leastByRatio(
   box: Box,
   space: Pick<Space, 'height' | 'fixedHeight'>,
   frame: Frame,
   natural: number,
+  byRatio: number | null = null,
 ): number {
   if (box.anonymous || space.fixedHeight !== undefined || preferredRatio(box) === null) return 0;
   if (heightFor(box, box.style.height, space.height, frame) !== null || !yieldsToContent(box, box.style.minHeight))
     return 0;
-  return Math.min(natural, heightFor(box, box.style.maxHeight, space.height, frame) ?? Infinity);
+  const { maxHeight } = box.style;
+  const most = heightFor(box, maxHeight, space.height, frame) ?? (isByContent(maxHeight) ? byRatio : null);
+  return Math.min(natural, most ?? Infinity);
 }

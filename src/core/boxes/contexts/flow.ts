@@ -7,7 +7,14 @@ import { containedHeight } from '../used/containment.js';
 import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
 import { Floats } from './floats.js';
 import { lineHeightOf } from './inline/extents.js';
-import { dependsOnHeight, leastByRatio, specifiedHeight, percentBasis, filledHeight } from './flow-sizes.js';
+import {
+  dependsOnHeight,
+  heightByRatio,
+  leastByRatio,
+  specifiedHeight,
+  percentBasis,
+  filledHeight,
+} from './flow-sizes.js';
 import { layoutColumns } from './columns/container.js';
 import { isMulticol } from './columns/count.js';
 import { type Content, endSize, finish, layoutContent } from './block-run.js';
@@ -39,11 +46,12 @@ export function layoutFlowRoot(job: Job): Fragment {
     natural + frameHeight(frame),
     filledHeight(box, () => margin, space.height, layout),
   );
-  const least = leastByRatio(box, space, frame, automatic);
+  const byRatio = space.fixedHeight === undefined ? heightByRatio(box, specified) : null;
+  const least = leastByRatio(box, space, frame, automatic, byRatio);
   const clamp = (value: number) =>
     Math.max(
       least,
-      clampHeight(box, value, space.height, frame, () => automatic),
+      clampHeight(box, value, space.height, frame, () => byRatio ?? automatic),
     );
   const height = space.byContent === 'height' ? clamp(automatic) : (space.fixedHeight ?? clamp(specified ?? automatic));
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;

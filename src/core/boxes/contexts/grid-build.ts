@@ -184,7 +184,8 @@ export function columnDemands(
     const margins = horizontal(usedMargins(box, 0));
     const frame = frameOf(box, 0);
     const floor = margins + frameWidth(frame);
-    const own = box.anonymous ? null : widthFor(box, minSize, NaN, NaN, frame, () => layout.intrinsic(box, across));
+    const least = minSize === 'fit-content' ? 'min-content' : minSize;
+    const own = box.anonymous ? null : widthFor(box, least, NaN, NaN, frame, () => layout.intrinsic(box, across));
     const { min, max } = layout.contribution(box, across);
     const shim = shares.shim(item);
     return demandOf(box, columns, {

@@ -120,7 +120,9 @@ export function contributionOf(box: Box, across: Across, layout: Layout): Intrin
   // A table is never narrower than its columns.
   const own = asked === null || box.inner !== 'table' ? asked : Math.max(asked, intrinsic().min + extra);
   const inner = own === null ? intrinsic() : null;
-  const low = Math.max(widthFor(box, style.minWidth, 0, NaN, frame, intrinsic) ?? 0, extra);
+  // What fits the content limits neither the narrowest nor the widest.
+  const narrow = style.minWidth === 'fit-content' ? null : widthFor(box, style.minWidth, 0, NaN, frame, intrinsic);
+  const low = Math.max(narrow ?? 0, extra);
   const high = fixed(style.maxWidth) ?? Infinity;
   const limits = transferred(box, frame);
   const clamp = (value: number) =>

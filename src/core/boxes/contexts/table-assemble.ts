@@ -155,17 +155,15 @@ function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, w
     width,
     height: a.rows.heights[index]!,
     children: placed,
-    baseline: baseline ?? lowestContent(placed),
+    baseline: baseline ?? (cells.length > 0 ? lowestContent(placed.filter((_, i) => cells[i]!.rowSpan === 1)) : null),
     outOfFlow: placed.flatMap(carriedFrom),
   });
   return adoptOutOfFlow(fragment, a.layout);
 }
 
 /** Where no cell is aligned by its baseline, the row stands on its lowest content. @spec css-tables-3 §3.10.1 */
-const lowestContent = (cells: readonly Placed[]): number | null =>
-  cells.length === 0
-    ? null
-    : Math.max(...cells.map(({ fragment: f, y }) => y + f.height - f.border.bottom - f.padding.bottom));
+const lowestContent = (cells: readonly Placed[]): number =>
+  Math.max(0, ...cells.map(({ fragment: f, y }) => y + f.height - f.border.bottom - f.padding.bottom));
 
 /** Moves a cell's content down as its vertical-align asks. @spec css2 §17.5.3 */
 function shifted(fragment: Fragment, natural: Fragment, cell: Cell, rowBaseline: number): Fragment {

@@ -4,7 +4,7 @@ import { wraps } from '../../text/index.js';
 import { indentOf } from './indent.js';
 import { paragraphOf } from './items.js';
 import { lostAtEnd, Sum, unitEnd, widthOf } from './lines.js';
-import { piecesOf, textWidth, type Piece } from './pieces.js';
+import { isEmptyHere, piecesOf, textWidth, type Piece } from './pieces.js';
 
 /** Intrinsic widths of inline content. */
 export function inlineIntrinsic(container: Box, across: Across, layout: Layout): Intrinsic {
@@ -64,7 +64,7 @@ function intrinsicOf(
     }
   }
   widest.endLine(pieces.length);
-  const min = narrowest.value;
+  const min = Math.max(narrowest.value, withEndEdges(pieces, layout));
   return { min, max: Math.max(min, widest.value) };
 }
 
@@ -131,7 +131,7 @@ class Narrowest {
     const unit = widthOf(pieces, from, end);
     const own = pieces.slice(from, end);
     const indent = from === 0 ? this.indent : 0;
-    const width = indent + (own.some(breaksInside) ? widestCharacter(own, layout) : unit.held) + leadOf(pieces, own);
+    const width = indent + (own.some(breaksInside) ? widestCut(own, layout) : unit.held);
     // Negative margins may draw a part back so far that it fits on the line before it.
     const joins = this.#reached !== 0 && this.#reached + width <= 0;
     if (!joins) this.least(this.#line);
@@ -144,22 +144,57 @@ class Narrowest {
   }
 }
 
-const widestCharacter = (pieces: readonly Piece[], layout: Layout): number =>
-  Math.max(
-    ...pieces.map(({ kind, text, width, box: { style } }) =>
-      kind === 'text' ? Math.max(0, ...[...new Set(text)].map((c) => textWidth(c, style, layout))) : width,
-    ),
-  );
+const charactersOf = ({ text, box: { style } }: Piece, layout: Layout): number[] =>
+  [...text].map((c) => textWidth(c, style, layout));
+
+/** The widest part of a unit that may be cut anywhere: its edges stand with its first and its last character. */
+function widestCut(pieces: readonly Piece[], layout: Layout): number {
+  let [before, widest, last] = [0, 0, 0];
+  let cut = false;
+  for (const piece of pieces) {
+    if (piece.kind !== 'text') {
+      before += piece.width;
+      last = cut ? last + piece.width : 0;
+      widest = Math.max(widest, last);
+      continue;
+    }
+    const characters = charactersOf({ ...piece, text: piece.text.trimEnd() }, layout);
+    if (characters.length === 0) continue;
+    widest = Math.max(widest, before + characters[0]!, ...characters);
+    last = characters[characters.length - 1]!;
+    before = 0;
+    cut = true;
+  }
+  return Math.max(widest, before);
+}
 
 /** Whether the narrowest width counts breaks inside words. @spec css-text-3 §5.5 (anywhere) */
 const breaksInside = ({ kind, box: { style } }: Piece): boolean =>
   kind === 'text' && (style.overflowWrap === 'anywhere' || style.wordBreak === 'break-word') && wraps(style);
 
 /**
- * Start edge of an inline box that begins the paragraph: browsers count it with every word of the text it begins with.
+ * Edges behind a text that ends where its line may: browsers count them with the widest part of that text, wherever it
+ * stands.
  */
-function leadOf([first, second]: readonly Piece[], [word]: readonly Piece[]): number {
-  if (first?.kind !== 'open' || second?.kind !== 'text' || !word) return 0;
-  const cut = word === first && breaksInside(second);
-  return word.box === second.box || cut ? first.width : 0;
+function withEndEdges(pieces: readonly Piece[], layout: Layout): number {
+  let value = 0;
+  for (let i = 0; i < pieces.length;) {
+    const first = pieces[i]!;
+    let end = i + 1;
+    if (first.kind === 'text') while (pieces[end]?.kind === 'text' && pieces[end]!.box === first.box) end++;
+    let next = end;
+    let edges = 0;
+    while (pieces[next] && isEmptyHere(pieces[next]!) && !pieces[next]!.breakBefore) edges += pieces[next++]!.width;
+    const ends = next === pieces.length || pieces[next]!.breakBefore;
+    if (first.kind === 'text' && edges > 0 && ends && !pieces[end - 1]!.forced)
+      value = Math.max(value, edges + widestText(pieces.slice(i, end), layout));
+    i = end;
+  }
+  return value;
 }
+
+const widestText = (pieces: readonly Piece[], layout: Layout): number =>
+  Math.max(
+    0,
+    ...pieces.flatMap((piece) => (breaksInside(piece) ? charactersOf(piece, layout) : [piece.width - piece.trailing])),
+  );

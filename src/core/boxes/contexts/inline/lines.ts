@@ -1,5 +1,5 @@
 import type { Layout } from '../../layout.js';
-import { snapUp } from '../../fragment.js';
+import { snap, snapUp } from '../../fragment.js';
 import { hangsSpaces, keepsBreaks, keepsSpaces, wraps } from '../../text/index.js';
 import { isEmptyHere, textWidth, type Piece } from './pieces.js';
 
@@ -119,13 +119,21 @@ function edgesLeft(pieces: readonly Piece[], from: number, to: number): number {
   let at = to - 1;
   while (at >= from && isEmptyHere(pieces[at]!)) at--;
   const text = pieces[at];
-  if (at < from || !text) return 0;
+  // A block ends its line as a break does: all counts.
+  if (at < from || !text || pieces[to]?.kind === 'block') return 0;
   const tail = pieces.slice(at + 1, to);
   if (to === pieces.length) {
     const first = tail.findIndex(({ kind }) => kind === 'open');
     return first < 0 ? 0 : widthsOf(tail.slice(first));
   }
   return text.kind === 'text' && text.trailing > 0 ? widthsOf(tail) : 0;
+}
+
+/** How far negative edges behind the last text of a unit draw its end back: the text has to fit without them. */
+function drawnBack(pieces: readonly Piece[], from: number, to: number): number {
+  let width = 0;
+  for (let at = to - 1; at >= from && isEmptyHere(pieces[at]!); at--) width += pieces[at]!.width;
+  return Math.max(0, -width);
 }
 
 const widthsOf = (pieces: readonly Piece[]): number =>
@@ -200,7 +208,7 @@ export function takeLine(
     }
     const hyphen = stop < work.length ? hyphenWidth(work[stop - 1]!, layout) : 0;
     const left = floats.length > 0 && beside ? beside.leave(floats, room) : room;
-    const needed = sum.without(trailingOf(work, end, stop)) - edgesLeft(work, end, stop);
+    const needed = sum.without(trailingOf(work, end, stop)) - edgesLeft(work, end, stop) + drawnBack(work, end, stop);
     const fits = needed + hyphen <= left + 1 / 64;
     if (!fits) {
       const cut =
@@ -304,7 +312,7 @@ function cutUnit(
     // The last character goes to the next line with the end edges that do not fit.
     const held = piece.trailing > 0 ? [...piece.text.trimEnd()].length : characters.length;
     const most = held - 1;
-    while (fit < most && textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout) <= left) fit++;
+    while (fit < most && snap(textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout)) <= left) fit++;
     if (fit === 0) {
       let at = i;
       while (at > from && pieces[at - 1]!.kind === 'open') at--;
