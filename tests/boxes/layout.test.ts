@@ -11,6 +11,7 @@ import { cases as sizeWords } from './cases/size-words.js';
 import { cases as ratioLimits } from './cases/ratio-limits.js';
 import { cases as emptyBoxes } from './cases/empty-boxes.js';
 import { cases as floatsInBoxes } from './cases/floats-in-boxes.js';
+import { cases as besideFloats } from './cases/beside-floats.js';
 import { cases as cellHeights } from './cases/cell-heights.js';
 import { cases as columns } from './cases/columns.js';
 import { cases as content } from './cases/content.js';
@@ -97,6 +98,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'narrowest widths': narrowest,
   'sizes by content': sizeWords,
   'floats in inline boxes': floatsInBoxes,
+  'formatting contexts beside floats': besideFloats,
   'columns of tables': tableColumns,
 };
 

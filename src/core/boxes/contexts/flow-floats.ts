@@ -85,7 +85,10 @@ export function besideFloats(
     const right = Math.min(gap.right - flow.x, width - margins.right);
     const free = gap.left <= flow.x && gap.right >= flow.x + width;
     if (free) return { fragment: alone, x: alone.margin.left, y };
-    const fragment = narrowed(box, alone, { width, height: basis, free: right - left }, layout);
+    // A box without width stands at the edge of a float that takes all the room, if its margin is not in the way.
+    const between = gap.left > gap.right && gap.left > flow.x && gap.right < flow.x + width;
+    const none = !between && Math.max(gap.left, gap.right) - flow.x >= margins.left ? 0 : -Infinity;
+    const fragment = narrowed(box, alone, { width, height: basis, free: Math.max(right - left, none) }, layout);
     const reached = fragment && floats.gap(flow.y + y, flow.y + y + fragment.height, gap.left, gap.right);
     if (fragment && reached && reached.right - reached.left < gap.right - gap.left) {
       height = fragment.height;
@@ -123,7 +126,8 @@ interface Beside {
  * their border, padding and min-width let them, tables as far as their content.
  */
 function narrowed(box: Box, alone: Fragment, { width, height, free }: Beside, layout: Layout): Fragment | null {
-  const automatic = box.anonymous || box.style.width === 'auto';
+  const automatic = box.anonymous || box.style.width === 'auto' || box.style.width === 'stretch';
+  const fits = !box.anonymous && box.style.width === 'fit-content' && box.inner !== 'replaced';
   const table = box.inner === 'table';
   const frame = frameOf(box, width);
   const byHeight = preferredRatio(box) !== null && box.style.height !== 'auto';
@@ -131,10 +135,11 @@ function narrowed(box: Box, alone: Fragment, { width, height, free }: Beside, la
   const intrinsic = () => layout.intrinsic(box, { basis: height });
   const narrowest = stretches
     ? clampWidth(box, frameWidth(frame), width, width, frame, intrinsic)
-    : table && automatic
+    : (table && automatic) || fits
       ? intrinsic().min + frameWidth(frame)
       : alone.width;
   if (narrowest > free + 1 / 64) return null;
   if (stretches) return layout.place(box, { width, height, fixedWidth: Math.min(alone.width, free) });
-  return table && automatic && alone.width > free ? layout.place(box, { width: free, height }) : alone;
+  if (fits && !table) return layout.place(box, { width, height, fixedWidth: Math.min(alone.width, free) });
+  return table && (automatic || fits) && alone.width > free ? layout.place(box, { width: free, height }) : alone;
 }

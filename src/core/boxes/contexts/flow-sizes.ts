@@ -140,15 +140,20 @@ export function blockWidth(box: Box, containing: number, frame: Frame, layout: L
   const margins = usedMargins(box, containing);
   const available = containing - horizontal(margins);
   if (box.anonymous) return Math.max(available, 0);
-  const intrinsic = () => layout.intrinsic(box, { basis });
+  const content = () => layout.intrinsic(box, { basis });
+  const byRatio = widthByRatio(box, frame, content);
+  // With a ratio and a height, the words for sizes by content mean the width that follows from these.
+  const intrinsic = byRatio === null ? content : () => alone(byRatio - frameWidth(frame));
   const width =
     widthFor(box, box.style.width, containing, available, frame, intrinsic) ??
-    widthByRatio(box, frame, intrinsic) ??
+    byRatio ??
     (blockJustification(box)
       ? fitting(available, intrinsic(), frameWidth(frame))
       : Math.max(available, frameWidth(frame)));
-  return clampWidth(box, width, containing, available, frame, intrinsic);
+  return clampWidth(box, width, containing, available, frame, intrinsic, basis);
 }
+
+const alone = (width: number): Intrinsic => ({ min: width, max: width });
 
 const fitting = (available: number, { min, max }: Intrinsic, extra: number): number =>
   shrinkToFit(min + extra, max + extra, available);
@@ -175,8 +180,7 @@ export function leastByRatio(
   byRatio: number | null = null,
 ): number {
   if (box.anonymous || space.fixedHeight !== undefined || preferredRatio(box) === null) return 0;
-  if (heightFor(box, box.style.height, space.height, frame) !== null || !yieldsToContent(box, box.style.minHeight))
-    return 0;
+  if (box.style.height !== 'auto' || !yieldsToContent(box, box.style.minHeight)) return 0;
   const { maxHeight } = box.style;
   const most = heightFor(box, maxHeight, space.height, frame) ?? (isByContent(maxHeight) ? byRatio : null);
   return Math.min(natural, most ?? Infinity);

@@ -54,9 +54,9 @@ export function intrinsicWidths(box: Box, across: Across, layout: Layout): Intri
 }
 
 /** Where the flows cross, the width is the block size of the content. @spec css-writing-modes-4 §7.3.2 */
-function acrossFlow(box: Box, { fixed }: Across, layout: Layout): Intrinsic {
+function acrossFlow(box: Box, { basis, fixed }: Across, layout: Layout): Intrinsic {
   const known = fixed === undefined ? {} : { fixedHeight: fixed };
-  const { width } = layout.place(box, { width: NaN, height: NaN, shrink: true, byContent: 'width', ...known });
+  const { width } = layout.place(box, { width: NaN, height: basis, shrink: true, byContent: 'width', ...known });
   const content = Math.max(0, width - frameWidth(frameAtZero(box)));
   return { min: content, max: content };
 }
@@ -116,18 +116,21 @@ export function contributionOf(box: Box, across: Across, layout: Layout): Intrin
   const byRatio = byHeight === null ? null : acrossRatio(box, byHeight, ratio!, frame);
   const least = byRatio !== null && yieldsToContent(box, style.minWidth) ? intrinsic().min + extra : 0;
   const asked =
-    fixed(style.width) ?? (byRatio === null ? blockSizeByRatio(box, ratio, layout) : Math.max(least, byRatio));
+    (byRatio === null || isLengthPercentage(style.width) ? fixed(style.width) : null) ??
+    (byRatio === null ? blockSizeByRatio(box, ratio, layout) : Math.max(least, byRatio));
   // A table is never narrower than its columns.
   const own = asked === null || box.inner !== 'table' ? asked : Math.max(asked, intrinsic().min + extra);
   const inner = own === null ? intrinsic() : null;
-  // What fits the content limits neither the narrowest nor the widest.
-  const narrow = style.minWidth === 'fit-content' ? null : widthFor(box, style.minWidth, 0, NaN, frame, intrinsic);
-  const low = Math.max(narrow ?? 0, extra);
+  const fits = style.minWidth === 'fit-content';
+  const narrow = fits ? null : widthFor(box, style.minWidth, 0, NaN, frame, intrinsic);
+  const low = (which: 'min' | 'max') => Math.max(fits ? intrinsic()[which] + extra : (narrow ?? 0), extra);
   const high = fixed(style.maxWidth) ?? Infinity;
-  const limits = transferred(box, frame);
-  const clamp = (value: number) =>
-    Math.max(low, Math.min(high, Math.max(limits.min, Math.min(value, limits.max)))) + margins;
-  return { min: clamp(own ?? inner!.min + extra), max: clamp(own ?? inner!.max + extra) };
+  const limits = transferred(box, frame, across.basis);
+  const clamp = (which: 'min' | 'max') => {
+    const value = own ?? inner![which] + extra;
+    return Math.max(low(which), Math.min(high, Math.max(limits.min, Math.min(value, limits.max)))) + margins;
+  };
+  return { min: clamp('min'), max: clamp('max') };
 }
 
 /** Border-box width of a box whose lines run the other way and that has a ratio: it follows from their length. */

@@ -133,7 +133,7 @@ function cellHeight({ rowSpan }: Cell, index: number, { tops, rows: { heights },
 
 function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, width: number, a: Assembling): Fragment {
   const placed: Placed[] = [];
-  const knowsHeight = a.space.fixedHeight !== undefined || tableHeight(a.box, a.space, a.frame) !== null;
+  const knowsHeight = tableHeight(a.box, a.space, a.frame) !== null;
   const baseline = a.rows.baselines[index] ?? null;
   for (const cell of cells) {
     const natural = a.rows.fragments.get(cell)!;

@@ -59,7 +59,7 @@ export function heightFor(box: Box, value: Sizing, basis: number, frame: Frame):
   return Number.isNaN(length) ? null : snap(outer(box, Math.max(0, length), frameHeight(frame)));
 }
 
-/** min-width and max-width applied to a border-box width. @spec css2 §10.4 */
+/** min-width and max-width applied to a border-box width. @param heights what percentage heights refer to, px @spec css2 §10.4 */
 export function clampWidth(
   box: Box,
   width: number,
@@ -67,9 +67,10 @@ export function clampWidth(
   available: number,
   frame: Frame,
   intrinsic: () => Intrinsic,
+  heights = NaN,
 ): number {
   if (box.anonymous) return width;
-  const across = transferred(box, frame);
+  const across = transferred(box, frame, heights);
   const max = widthFor(box, box.style.maxWidth, basis, available, frame, intrinsic) ?? Infinity;
   const min = widthFor(box, box.style.minWidth, basis, available, frame, intrinsic) ?? 0;
   const within = Math.max(across.min, Math.min(width, across.max));
@@ -77,14 +78,14 @@ export function clampWidth(
 }
 
 /** Limits of the height as they limit an automatic width through a ratio. @spec css-sizing-4 §5.1.2 */
-export function transferred(box: Box, frame: Frame): { readonly min: number; readonly max: number } {
+export function transferred(box: Box, frame: Frame, heights = NaN): { readonly min: number; readonly max: number } {
   const ratio = box.inner === 'replaced' || box.style.width !== 'auto' ? null : preferredRatio(box);
   if (ratio === null) return { min: 0, max: Infinity };
   const { minHeight, maxHeight } = box.style;
   const width = (limit: number | null) => (limit === null ? null : acrossRatio(box, limit, ratio, frame));
   return {
-    min: width(heightFor(box, minHeight, NaN, frame)) ?? 0,
-    max: width(heightFor(box, maxHeight, NaN, frame)) ?? Infinity,
+    min: width(heightFor(box, minHeight, heights, frame)) ?? 0,
+    max: width(heightFor(box, maxHeight, heights, frame)) ?? Infinity,
   };
 }
 

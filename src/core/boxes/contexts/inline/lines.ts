@@ -1,5 +1,5 @@
 import type { Layout } from '../../layout.js';
-import { snap, snapUp } from '../../fragment.js';
+import { snapUp } from '../../fragment.js';
 import { hangsSpaces, keepsBreaks, keepsSpaces, wraps } from '../../text/index.js';
 import { isEmptyHere, textWidth, type Piece } from './pieces.js';
 
@@ -312,7 +312,8 @@ function cutUnit(
     // The last character goes to the next line with the end edges that do not fit.
     const held = piece.trailing > 0 ? [...piece.text.trimEnd()].length : characters.length;
     const most = held - 1;
-    while (fit < most && snap(textWidth(characters.slice(0, fit + 1).join(''), piece.box.style, layout)) <= left) fit++;
+    const widthTo = (end: number) => textWidth(characters.slice(0, end).join(''), piece.box.style, layout);
+    while (fit < most && widthTo(fit + 1) <= left + 1 / 64) fit++;
     if (fit === 0) {
       let at = i;
       while (at > from && pieces[at - 1]!.kind === 'open') at--;

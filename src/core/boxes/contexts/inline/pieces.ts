@@ -133,7 +133,9 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
         pieces.push({
           ...base,
           width: edgeWidth(box, basis, box.style.direction === 'rtl' ? 'right' : 'left'),
-          breakBefore: opportunity(item.start, box.parent?.style ?? box.style),
+          breakBefore:
+            opportunity(item.start, box.parent?.style ?? box.style) ||
+            (leadsToBlock(items, i) && whole[item.start - 1] === ' ' && wraps(styleBefore ?? box.style)),
         });
         break;
       case 'close':
@@ -166,6 +168,10 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
   }
   return settleOpenings(setTabs(pieces, layout));
 }
+
+/** Whether nothing but further tags open between a tag and a block: the line may end in front of it, behind a space. */
+const leadsToBlock = (items: Paragraph['items'], open: number): boolean =>
+  items.slice(open).find(({ kind }) => kind !== 'open')?.kind === 'block';
 
 /** Whether the last thing on the line is an opening tag: a break belongs in front of that. */
 function hasOpenBefore(pieces: readonly Piece[]): boolean {
