@@ -6,6 +6,7 @@ import { cases as clampedLines } from './cases/clamped-lines.js';
 import { cases as acrossFlows } from './cases/across-flows.js';
 import { cases as inlineFragments } from './cases/inline-fragments.js';
 import { cases as clearedMargins } from './cases/cleared-margins.js';
+import { cases as narrowGrids } from './cases/narrow-grids.js';
 import { cases as narrowest } from './cases/narrowest.js';
 import { cases as sizeWords } from './cases/size-words.js';
 import { cases as ratioLimits } from './cases/ratio-limits.js';
@@ -96,6 +97,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'limits through ratios': ratioLimits,
   'margins about clearance': clearedMargins,
   'narrowest widths': narrowest,
+  'narrow grids': narrowGrids,
   'sizes by content': sizeWords,
   'floats in inline boxes': floatsInBoxes,
   'formatting contexts beside floats': besideFloats,

@@ -54,20 +54,18 @@ function isCulled(node: PaintNode): boolean {
 
 const culled = new WeakMap<PaintNode, boolean>();
 
-/** Whether blocks or atomic boxes stand in an inline box: browsers keep a fragment for it then. */
-function holdsBoxes(box: Box): boolean {
-  let known = holding.get(box);
-  if (known === undefined)
-    holding.set(
-      box,
-      (known = box.children.some(
-        (child) => isInFlow(child) && (child.outer !== 'inline' || (child.inner === 'flow' && holdsBoxes(child))),
-      )),
-    );
-  return known;
-}
+/** Whether blocks, atomic boxes or boxes with margins stand in an inline box: browsers keep a fragment for it then. */
+const holdsBoxes = (box: Box): boolean =>
+  box.children.some(
+    (child) =>
+      isInFlow(child) &&
+      (child.outer !== 'inline' ||
+        (child.inner === 'flow' && hasMargins(child.style)) ||
+        (isBare(child) && holdsBoxes(child))),
+  );
 
-const holding = new WeakMap<Box, boolean>();
+const hasMargins = ({ marginLeft, marginRight }: Box['style']): boolean =>
+  [marginLeft, marginRight].some((m) => m !== 'auto' && (m.px !== 0 || m.percent !== 0));
 
 function standsWith(child: PaintNode, outer: PaintNode): boolean {
   const above = (of: PaintNode) => (of.fragment.baseline ?? 0) - of.fragment.border.top - of.fragment.padding.top;

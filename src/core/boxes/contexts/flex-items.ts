@@ -12,6 +12,7 @@ import {
   frameWidth,
   heightFor,
   preferredRatio,
+  transferred,
   widthFor,
   type Frame,
 } from '../used/sizes.js';
@@ -149,7 +150,10 @@ function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, item: Partial_,
   if (c.row) {
     const limit = which === 'min' ? style.minWidth : style.maxWidth;
     const room = limit === 'fit-content' ? Math.max(0, c.width - horizontal(usedMargins(box, c.width))) : NaN;
-    return widthFor(box, limit, c.width, room, frame, () => widthsOf(box, item, c));
+    const own = widthFor(box, limit, c.width, room, frame, () => widthsOf(box, item, c));
+    if (which === 'min') return own;
+    const across = transferred(box, frame, c.height).max;
+    return own === null && across === Infinity ? null : Math.min(own ?? Infinity, across);
   }
   const limit = which === 'min' ? style.minHeight : style.maxHeight;
   return isByContent(limit) ? contentSize(box, frame, item, c) : heightFor(box, limit, c.height, frame);

@@ -132,7 +132,8 @@ function accommodate(spans: readonly Span[], gap: number, under: Constraint | nu
   const limited = (of: Span, value: number) => Math.max(leastOf(of), Math.min(value, capOf(of, gap)));
   grow(
     'base',
-    (s) => (under === 'min' || under === 'max' ? limited(s, s.demand.min) : leastOf(s)),
+    // Browsers keep to the minimum under a min-content constraint too.
+    (s) => (under === 'max' ? limited(s, s.demand.min) : leastOf(s)),
     (t) => isIntrinsic(t.min),
     (t) => isIntrinsic(t.max),
   );

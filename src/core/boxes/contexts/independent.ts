@@ -243,7 +243,7 @@ function marginsFor(box: Box, width: number, space: Space): Edges {
 function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): number {
   if (fillsLine(box, space) && !(isButton(box) && box.style.width === 'auto'))
     return blockWidth(box, space.width, frame, layout, space.height);
-  const margins = horizontal(usedMargins(box, space.width));
+  const margins = horizontal(usedMargins(box, space.edges ?? space.width));
   const available = space.width - margins;
   const basis = space.basis ?? space.width;
   const intrinsic = () =>
@@ -271,7 +271,7 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
     const { min, max } = intrinsic();
     width = shrinkToFit(min + extra, max + extra, available);
   }
-  return clampWidth(box, width, basis, available, frame, intrinsic);
+  return clampWidth(box, width, basis, available, frame, intrinsic, space.height);
 }
 
 const acrossOf = ({ height, fixedHeight, definite }: Space): Across => ({

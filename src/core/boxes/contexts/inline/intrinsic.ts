@@ -1,4 +1,5 @@
 import type { Box } from '../../box.js';
+import { snapUp } from '../../fragment.js';
 import type { Across, Intrinsic, Layout } from '../../layout.js';
 import { wraps } from '../../text/index.js';
 import { indentOf } from './indent.js';
@@ -111,6 +112,8 @@ class Narrowest {
   /** The line as it grows, and where the next part would begin. */
   #line = 0;
   #reached = 0;
+  /** The text that is being measured, and how far its words have come. */
+  #text: { readonly box: Box; readonly reached: number } | null = null;
 
   constructor(
     private readonly pieces: readonly Piece[],
@@ -131,7 +134,7 @@ class Narrowest {
     const unit = widthOf(pieces, from, end);
     const own = pieces.slice(from, end);
     const indent = from === 0 ? this.indent : 0;
-    const width = indent + (own.some(breaksInside) ? widestCut(own, layout) : unit.held);
+    const width = indent + (own.some(breaksInside) ? widestCut(own, layout) : this.#within(own, unit.held));
     // Negative margins may draw a part back so far that it fits on the line before it.
     const joins = this.#reached !== 0 && this.#reached + width <= 0;
     if (!joins) this.least(this.#line);
@@ -141,6 +144,19 @@ class Narrowest {
 
   endLine(): void {
     this.#reached = 0;
+  }
+
+  /** Width of a unit of words: browsers take it between two places of its text, each rounded up. */
+  #within(own: readonly Piece[], held: number): number {
+    const [first] = own;
+    if (own.length !== 1 || first!.kind !== 'text') {
+      this.#text = null;
+      return held;
+    }
+    const { box, width, trailing } = first!;
+    const from = this.#text?.box === box ? this.#text.reached : 0;
+    this.#text = { box, reached: from + width };
+    return between(from, from + width - trailing);
   }
 }
 
@@ -193,8 +209,19 @@ function withEndEdges(pieces: readonly Piece[], layout: Layout): number {
   return value;
 }
 
-const widestText = (pieces: readonly Piece[], layout: Layout): number =>
-  Math.max(
-    0,
-    ...pieces.flatMap((piece) => (breaksInside(piece) ? charactersOf(piece, layout) : [piece.width - piece.trailing])),
-  );
+/** The widest part between two break opportunities of one text. */
+function widestText(pieces: readonly Piece[], layout: Layout): number {
+  let [at, widest] = [0, 0];
+  for (const piece of pieces) {
+    const parts = breaksInside(piece) ? charactersOf(piece, layout) : [piece.width - piece.trailing];
+    let from = at;
+    for (const part of parts) {
+      widest = Math.max(widest, between(from, from + part));
+      from += part;
+    }
+    at += piece.width;
+  }
+  return widest;
+}
+
+const between = (from: number, to: number): number => snapUp(to) - snapUp(from);

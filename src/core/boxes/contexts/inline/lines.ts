@@ -212,7 +212,7 @@ export function takeLine(
     const fits = needed + hyphen <= left + 1 / 64;
     if (!fits) {
       const cut =
-        mayCut(work, end, stop) && (end === from || !work[end]!.breakBefore)
+        mayCut(work, end, stop) && (!work[end]!.breakBefore || !isVisible(work.slice(from, end)))
           ? cutUnit(work, end, stop, room - before, layout)
           : null;
       if (cut) {
