@@ -42,6 +42,7 @@ import { cases as lineBaselines } from './cases/line-baselines.js';
 import { cases as missingPictures } from './cases/missing-pictures.js';
 import { cases as knownHeights } from './cases/known-heights.js';
 import { cases as outOfLines } from './cases/out-of-lines.js';
+import { cases as lineEndsMore } from './cases/line-ends-more.js';
 import { cases as lineEnds } from './cases/line-ends.js';
 import { cases as looseLines } from './cases/loose-lines.js';
 import { cases as perspective } from './cases/perspective.js';
@@ -86,6 +87,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   ratios,
   'heights that are known': knownHeights,
   'ends of lines': lineEnds,
+  'ends of lines, further': lineEndsMore,
   'what leaves its lines': outOfLines,
   'loose lines and default margins': looseLines,
   'shared baselines': sharedBaselines,

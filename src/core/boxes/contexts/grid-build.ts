@@ -202,7 +202,7 @@ export function columnDemands(
 }
 
 const dependsOnContent = (size: Box['style']['width']): boolean =>
-  size === 'auto' || (isLengthPercentage(size) && Number.isNaN(resolveLength(size, NaN)));
+  typeof size === 'string' || (isLengthPercentage(size) && Number.isNaN(resolveLength(size, NaN)));
 
 export const stretches = (value: string): boolean => value === 'normal' || value === 'stretch';
 

@@ -27,13 +27,20 @@ const keepsSize = (box: Box): boolean => box.inner === 'replaced' && !isFormCont
 const fills = ({ to }: Alignment, keeps: boolean): boolean => to === 'stretch' || (to === 'normal' && !keeps);
 
 /** Border-box height of an item that fills its area; undefined where it does not. @spec css-grid-2 §6.2 */
-export function heightInArea(box: Box, width: number, height: number, container: Box): number | undefined {
+export function heightInArea(
+  box: Box,
+  width: number,
+  height: number,
+  container: Box,
+  layout: Layout,
+): number | undefined {
   const ratio = !box.anonymous && box.style.aspectRatio.ratio !== null;
   const automatic = box.anonymous || box.style.height === 'auto';
   const { top, bottom } = specifiedMargins(box, width);
   const whole = fills(alignmentIn(box, container, 'block'), keepsSize(box) || ratio);
   if (!automatic || Number.isNaN(height) || !whole || top === null || bottom === null) return undefined;
-  return clampHeight(box, Math.max(0, height - top - bottom), height, frameOf(box, width));
+  const natural = () => layout.place(box, { width, height: NaN, shrink: true, byContent: 'height' }).height;
+  return clampHeight(box, Math.max(0, height - top - bottom), height, frameOf(box, width), natural);
 }
 
 /** Lays an item out in an area; a height of NaN leaves it to the content. */
@@ -47,7 +54,7 @@ export function placeInArea(box: Box, width: number, height: number, container: 
     fills(justify, keepsSize(box)) &&
     margins.left !== null &&
     margins.right !== null;
-  const fixedHeight = heightInArea(box, width, height, container);
+  const fixedHeight = heightInArea(box, width, height, container, layout);
   const space: Space = {
     width,
     height,

@@ -51,7 +51,7 @@ export function layoutGrid(job: Job): Fragment {
   const sideways = columnBaselines(grid.items, box, layout);
   const first = sized(columnLines(grid, box, inner, layout, sideways));
   const depends = grid.items.some((item) => refersToHeight(item.box) || dependsOnHeight(item.box));
-  const again = depends ? columnLines(grid, box, inner, layout, sideways, acrossIn(first, box)) : first.columns;
+  const again = depends ? columnLines(grid, box, inner, layout, sideways, acrossIn(first, box, layout)) : first.columns;
   const same = again.sizes.every((size, i) => size === first.columns.sizes[i]);
   const { columns, shares, heights, available, rows } = same ? first : sized(again);
   const content = lengthOf(heights, grid.emptyRows, gap);
@@ -60,10 +60,10 @@ export function layoutGrid(job: Job): Fragment {
 
 /** What is known of the heights of items once the rows are sized. @spec css-grid-2 §12.1 step 3 */
 const acrossIn =
-  ({ columns, rows }: { readonly columns: Lines; readonly rows: Lines }, container: Box) =>
+  ({ columns, rows }: { readonly columns: Lines; readonly rows: Lines }, container: Box, layout: Layout) =>
   (item: PlacedItem): Across => {
     const basis = spanOf(rows, item.rows).size;
-    return { basis, fixed: heightInArea(item.box, spanOf(columns, item.columns).size, basis, container) };
+    return { basis, fixed: heightInArea(item.box, spanOf(columns, item.columns).size, basis, container, layout) };
   };
 
 function noteSubgrid({ style, element }: Box, { limits }: Layout): void {

@@ -201,13 +201,29 @@ function withEndEdges(pieces: readonly Piece[], layout: Layout): number {
     let next = end;
     let edges = 0;
     while (pieces[next] && isEmptyHere(pieces[next]!) && !pieces[next]!.breakBefore) edges += pieces[next++]!.width;
-    const ends = next === pieces.length || pieces[next]!.breakBefore;
+    const opened = leadingTo(pieces, next, (piece) => piece.kind === 'open');
+    if (pieces[opened]?.kind === 'block') for (; next < opened; next++) edges += pieces[next]!.width;
+    const ends = pieces[next]?.breakBefore || endsLine(pieces, leadingTo(pieces, next, isLost));
     if (first.kind === 'text' && edges > 0 && ends && !pieces[end - 1]!.forced)
       value = Math.max(value, edges + widestText(pieces.slice(i, end), layout));
     i = end;
   }
   return value;
 }
+
+/** The first piece from one on that is not such a one. */
+function leadingTo(pieces: readonly Piece[], from: number, passes: (piece: Piece) => boolean): number {
+  let at = from;
+  while (pieces[at] && passes(pieces[at]!)) at++;
+  return at;
+}
+
+/** What takes no room at the end of a line: spaces, empty boxes. */
+const isLost = (piece: Piece): boolean =>
+  isEmptyHere(piece) || piece.kind === 'out' || (piece.kind === 'text' && piece.trailing === piece.width);
+
+const endsLine = (pieces: readonly Piece[], at: number): boolean =>
+  at === pieces.length || /^(break|block)$/.test(pieces[at]!.kind);
 
 /** The widest part between two break opportunities of one text. */
 function widestText(pieces: readonly Piece[], layout: Layout): number {

@@ -204,11 +204,11 @@ export function takeLine(
     const floats: MetFloat[] = [];
     for (let i = end; i < stop; i++) {
       sum.add(work[i]!);
-      if (work[i]!.kind === 'float') floats.push({ box: work[i]!.box, used: sum.without(trailingOf(work, end, i)) });
+      if (work[i]!.kind === 'float') floats.push({ box: work[i]!.box, used: sum.without(trailingOf(work, from, i)) });
     }
     const hyphen = stop < work.length ? hyphenWidth(work[stop - 1]!, layout) : 0;
     const left = floats.length > 0 && beside ? beside.leave(floats, room) : room;
-    const needed = sum.without(trailingOf(work, end, stop)) - edgesLeft(work, end, stop) + drawnBack(work, end, stop);
+    const needed = sum.without(trailingOf(work, from, stop)) - edgesLeft(work, end, stop) + drawnBack(work, end, stop);
     const fits = needed + hyphen <= left + 1 / 64;
     if (!fits) {
       const cut =
