@@ -64,9 +64,30 @@ describe('walk', () => {
     const { out, code, err } = site.run(['walk', 'page.html', '--until', 'plan']);
     expect([code, err]).toEqual([0, '']);
     expect(out).toMatch(/^page\.html {2}at 1280 px, closed: 5 stops of the Tab key\n/);
-    expect(out).toContain('5. button “Plan”, collapsed, opens a menu  marked by ground, text colour  page.html:6');
+    expect(out).toContain(
+      '5. button “Plan”, collapsed, opens a menu  marked by ground, text colour (21:1)  page.html:6',
+    );
     expect(out).toContain('5 presses of Tab to “plan”');
     expect(site.run(['walk', 'page.html', '--until', 'nowhere']).out).toContain('no stop is called “nowhere”');
+  });
+
+  test('how far a mark stands out', () => {
+    const css = `body{background:#fff;color:#222}a{color:#045}.ring:focus{outline:2px solid #cfe3ea}
+      .strong:focus{outline:3px solid #0b3d59}.filled{background:#eee}.filled:focus{background:#024;color:#fff;outline:none}`;
+    const names = ['ring', 'strong', 'filled', 'own'];
+    const links = names.map((name) => `<a class="${name}" href="${name}.html">${name}</a>`).join(' ');
+    site.put('marks.html', `<!DOCTYPE html><html lang="en"><title>x</title><style>${css}</style><nav>${links}</nav>`);
+    const { out } = site.run(['walk', 'marks.html', '--json']);
+    const { stops } = JSON.parse(out) as { stops: { name: string; mark: string[]; contrast: number | null }[] };
+    expect(stops.map(({ mark, contrast }) => [mark, contrast])).toEqual([
+      [['outline'], 1.32],
+      [['outline'], 11.5],
+      [['ground', 'text colour'], 13.79],
+      [['outline'], null],
+    ]);
+    const text = site.run(['walk', 'marks.html']).out;
+    expect(text).toContain('link “ring”  marked by outline (1.32:1), which hardly stands out');
+    expect(text).toContain('link “strong”  marked by outline (11.5:1)  marks.html');
   });
 
   test('what stands out', () => {

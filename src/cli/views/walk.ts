@@ -22,13 +22,21 @@ export function walkView(result: WalkResult, until: string | null, terminal: Ter
   return `${[head, '', ...lines, '', ...end].join('\n').trimEnd()}\n`;
 }
 
+/** Below this a mark hardly stands out. @spec WCAG 2.2 SC 1.4.11 */
+const PLAIN = 3;
+
+function markText({ mark, contrast }: Stop, colours: Terminal['colours']): string {
+  if (mark.length === 0) return colours.yellow('no mark of focus');
+  const text = `marked by ${mark.join(', ')}${contrast === null ? '' : ` (${contrast}:1)`}`;
+  return contrast !== null && contrast < PLAIN ? colours.yellow(`${text}, which hardly stands out`) : colours.dim(text);
+}
+
 function stopText(stop: Stop, { colours }: Terminal): string {
   const name = stop.name === '' ? colours.yellow('without a name') : `“${harmless(stop.name)}”`;
   const states = stop.states.length > 0 ? `, ${stop.states.join(', ')}` : '';
   const role = stop.role === 'generic' ? colours.yellow('no role') : stop.role;
   const seen = stop.seen ? '' : `  ${colours.red('cannot be seen')}`;
-  const mark =
-    stop.mark.length === 0 ? colours.yellow('no mark of focus') : colours.dim(`marked by ${stop.mark.join(', ')}`);
+  const mark = markText(stop, colours);
   const place = stop.at ? colours.dim(`  ${harmless(stop.at.file)}:${stop.at.line}`) : '';
   // That Enter follows a link goes without saying.
   const keys = stop.keys

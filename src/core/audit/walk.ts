@@ -1,5 +1,6 @@
+import type { ComputedStyle } from '../cascade/index.js';
 import { positionOf, type Limit, type Position, type Rect } from '../base/index.js';
-import { changedLooks } from '../checks/index.js';
+import { changedLooks, markContrast } from '../checks/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { effectOf, mayOpen } from '../menus/index.js';
 import { isFocusable, nameOf, roleOf, subjectOf, tabOrder } from '../naming/index.js';
@@ -20,6 +21,8 @@ export interface Stop {
   readonly seen: boolean;
   /** What focus changes on it that can be seen; empty where nothing does. */
   readonly mark: readonly string[];
+  /** How far that stands out, as a ratio to one; null where there is no mark or it cannot be measured. */
+  readonly contrast: number | null;
   /** What keys do there, where they do anything beside moving on. */
   readonly keys: readonly KeyAnswer[];
 }
@@ -98,6 +101,8 @@ function keysAt(element: ElementNode, page: Page, at: Setting): readonly KeyAnsw
 }
 
 function stopAt(element: ElementNode, rest: Scene, focused: Scene): Omit<Stop, 'keys'> {
+  const mark = markOf(element, rest, focused);
+  const contrast = mark.length > 0 ? markContrast(element, rest, focused) : null;
   return {
     path: element.path,
     selector: selectorOf(element),
@@ -107,7 +112,8 @@ function stopAt(element: ElementNode, rest: Scene, focused: Scene): Omit<Stop, '
     states: statesOf(element, focused),
     box: focused.rect(element),
     seen: focused.reach(element) !== null,
-    mark: markOf(element, rest, focused),
+    mark,
+    contrast: contrast && Math.floor(contrast * 100) / 100,
   };
 }
 
@@ -145,6 +151,10 @@ const LOOKS = {
   fontWeight: 'weight',
 } as const;
 
+/** A border without width shows no colour. */
+const hasBorder = (style: ComputedStyle, key: string): boolean =>
+  (key.startsWith('borderTop') ? style.borderTopWidth : style.borderBottomWidth) > 0;
+
 function markOf(element: ElementNode, rest: Scene, focused: Scene): readonly string[] {
   const [before, after] = [rest.style(element), focused.style(element)];
   const marks = new Set<string>();
@@ -152,6 +162,7 @@ function markOf(element: ElementNode, rest: Scene, focused: Scene): readonly str
   if (ring && (before.outlineStyle === 'none' || before.outlineWidth === 0)) marks.add('outline');
   for (const [property, word] of Object.entries(LOOKS)) {
     const key = property as keyof typeof LOOKS;
+    if (word === 'border' && !hasBorder(before, key) && !hasBorder(after, key)) continue;
     if (JSON.stringify(before[key]) !== JSON.stringify(after[key])) marks.add(word);
   }
   // What stands around it may show the focus instead.

@@ -116,7 +116,7 @@ function markOf(
   ]);
 }
 
-function stopView({ role, name, states, seen, mark, at, keys }: Stop) {
+function stopView({ role, name, states, seen, mark, contrast, at, keys }: Stop) {
   const told = keys
     .filter(({ key, does }) => !(key === 'Enter' && does.startsWith('goes to') && role === 'link'))
     .map(({ key, does }) => `${key === ' ' ? 'Space' : key} ${does}`);
@@ -132,6 +132,7 @@ function stopView({ role, name, states, seen, mark, at, keys }: Stop) {
       ...(name === '' ? ['without a name'] : []),
       ...(seen ? [] : ['cannot be seen']),
       ...(mark.length > 0 ? [] : ['no mark of focus']),
+      ...(contrast !== null && contrast < 3 ? [`its mark of focus hardly stands out (${contrast}:1)`] : []),
     ],
   };
 }

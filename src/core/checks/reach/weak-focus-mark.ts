@@ -1,13 +1,13 @@
-import { contrastRatio, compose, type Rgba } from '../../css/index.js';
+import { contrastRatio, compose } from '../../css/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import { figure } from '../../findings/index.js';
 import { canTakeFocus } from '../../naming/index.js';
-import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import { hexOf } from '../shared/colours.js';
 import type { Control } from '../shared/controls.js';
 import { focusMarks } from '../shared/marks.js';
+import { groundOfRing, ringOf } from '../shared/rings.js';
 import type { Subject } from '../subject.js';
 
 const NEEDED = 3;
@@ -50,7 +50,7 @@ function observe(control: Control, subject: Subject): Observation[] {
   const after = subject.preview({ by: 'focus', element }).styles.of(element);
   const ring = ringOf(after);
   if (!ring || !onlyRing(before, after)) return [];
-  const ground = groundOf(control, after, scene);
+  const ground = groundOfRing(element, after, scene);
   if (!ground) return [];
   const ratio = contrastRatio(compose(ring, ground), ground);
   if (ratio >= NEEDED) return [];
@@ -73,14 +73,6 @@ function observe(control: Control, subject: Subject): Observation[] {
   ];
 }
 
-/** The colour of an outline the page draws itself; browsers' own rings have two colours and stand out. */
-function ringOf(style: ComputedStyle): Rgba | null {
-  const { outlineStyle, outlineWidth, outlineColor } = style;
-  if (outlineStyle === 'none' || outlineStyle === 'auto' || outlineWidth === 0) return null;
-  if (causeOf(style, 'outlineColor') === null && causeOf(style, 'outlineStyle') === null) return null;
-  return typeof outlineColor === 'object' && 'r' in outlineColor ? (outlineColor as Rgba) : style.color;
-}
-
 function onlyRing(before: ComputedStyle, after: ComputedStyle): boolean {
   const same = (key: keyof ComputedStyle) => JSON.stringify(before[key]) === JSON.stringify(after[key]);
   return (
@@ -96,32 +88,4 @@ function onlyRing(before: ComputedStyle, after: ComputedStyle): boolean {
       'fontWeight',
     ] as const
   ).every(same);
-}
-
-/** What the ring lies on: what is around the box, or the box itself where the ring is drawn into it. */
-function groundOf(control: Control, style: ComputedStyle, scene: Scene): Rgba | null {
-  if (style.outlineOffset.px + style.outlineWidth / 2 >= 0) return groundAround(control, scene);
-  const { backgroundColor, backgroundImage } = style;
-  return backgroundColor.a === 1 && backgroundImage.length === 0 ? backgroundColor : null;
-}
-
-/** The one colour around an element, a little outside its box; null where there are several or none is known. */
-function groundAround({ element }: Control, scene: Scene): Rgba | null {
-  const rect = scene.rect(element);
-  const node = scene.nodes(element)[0];
-  const item = node && scene.itemOf(node);
-  if (!rect || !item) return null;
-  const out = 2;
-  const points = [
-    { x: rect.x - out, y: rect.y + rect.height / 2 },
-    { x: rect.x + rect.width + out, y: rect.y + rect.height / 2 },
-    { x: rect.x + rect.width / 2, y: rect.y - out },
-    { x: rect.x + rect.width / 2, y: rect.y + rect.height + out },
-  ];
-  const found = points.map((point) => {
-    const { colours, unknown } = scene.backdrop(point, item, null);
-    return unknown.length === 0 && colours.length === 1 ? colours[0] : undefined;
-  });
-  const [first] = found;
-  return first && found.every((one) => one && hexOf(one) === hexOf(first)) ? first : null;
 }
