@@ -48,6 +48,7 @@ import { cases as looseLines } from './cases/loose-lines.js';
 import { cases as perspective } from './cases/perspective.js';
 import { cases as ratios } from './cases/ratios.js';
 import { cases as sharedBaselines } from './cases/shared-baselines.js';
+import { cases as stretched } from './cases/stretched.js';
 import { cases as tableColumns } from './cases/table-columns.js';
 import { cases as tablesShared } from './cases/tables-shared.js';
 import { cases as writingModes } from './cases/writing-modes.js';
@@ -101,6 +102,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'narrowest widths': narrowest,
   'narrow grids': narrowGrids,
   'sizes by content': sizeWords,
+  'stretched heights': stretched,
   'floats in inline boxes': floatsInBoxes,
   'formatting contexts beside floats': besideFloats,
   'columns of tables': tableColumns,

@@ -1,8 +1,9 @@
 import { isLengthPercentage, resolveLength, type Sizing } from '../../css/index.js';
-import type { Box } from '../box.js';
+import { establishesFormattingContext, isInFlow, type Box } from '../box.js';
+import { isOrthogonal } from '../flows/modes.js';
 import { horizontal, NO_EDGES, snap, vertical, type Edges } from '../fragment.js';
 import type { Intrinsic } from '../layout.js';
-import { usedMargins } from './edges.js';
+import { usedBorder, usedMargins, usedPadding } from './edges.js';
 
 /** Border and padding together, as box-sizing needs them. */
 export interface Frame {
@@ -53,10 +54,26 @@ const fit = (available: number, { min, max }: Intrinsic): number =>
 /** The border-box height a sizing value stands for; null where it is automatic or its percentage basis is not definite. */
 export function heightFor(box: Box, value: Sizing, basis: number, frame: Frame): number | null {
   if (typeof value === 'string' && value !== 'stretch') return null;
-  if (value === 'stretch') return Number.isNaN(basis) ? null : Math.max(0, basis - vertical(usedMargins(box, 0)));
+  if (value === 'stretch') return Number.isNaN(basis) ? null : Math.max(0, basis - marginsApart(box));
   if (!isLengthPercentage(value)) return null;
   const length = resolveLength(value, basis);
   return Number.isNaN(length) ? null : snap(outer(box, Math.max(0, length), frameHeight(frame)));
+}
+
+/** Vertical margins that stay apart from those of the parent, px: the others do not keep a box from filling it. @spec css-sizing-4 §6.1 */
+function marginsApart(box: Box): number {
+  const { top, bottom } = usedMargins(box, 0);
+  const { parent } = box;
+  const joins =
+    parent &&
+    parent.inner === 'flow' &&
+    !isOrthogonal(box.frame, parent.mode) &&
+    box.outer === 'block' &&
+    isInFlow(box) &&
+    !establishesFormattingContext(parent);
+  if (!joins) return top + bottom;
+  const [border, padding] = [usedBorder(parent), usedPadding(parent, 0)];
+  return (border.top + padding.top > 0 ? top : 0) + (border.bottom + padding.bottom > 0 ? bottom : 0);
 }
 
 /** min-width and max-width applied to a border-box width. @param heights what percentage heights refer to, px @spec css2 §10.4 */
