@@ -7,38 +7,21 @@ import {
   type LineBreaks,
   type Missing,
   type NaturalSize,
-  type OpenFont,
   type TextMetrics,
   type WebFace,
 } from '../boxes/index.js';
 import type { HtmlDocument } from '../html/index.js';
 import type { FontFace, Resource } from '../sheets/index.js';
 import { openWebFaces } from './faces.js';
+import { withImports } from './modules.js';
+import { MOST, type Opening, type Question, type Reader } from './opening.js';
 import type { PossibleChange } from './changeable.js';
 import { PageDraft, type PageOptions, type PageText } from './draft.js';
 import { Page, type PageParts } from './page.js';
 import { mediumOf, setting } from './setting.js';
 import { Program, type Look, type PageScript } from '../scripts/index.js';
 
-type Awaitable<T> = T | Promise<T>;
-
-/**
- * Whoever can reach what a page refers to. Addresses are absolute URLs; null says that nothing is there.
- * What a reader leaves out is taken as not there.
- */
-export interface Reader {
-  sheet?(url: string): Awaitable<Resource | null>;
-  script?(url: string): Awaitable<Resource | null>;
-  /** Whether something answers at an address; null where that cannot be told from here. */
-  answers?(url: string): Awaitable<boolean | null>;
-  /** Natural size of a picture, px. */
-  picture?(url: string): Awaitable<NaturalSize | null>;
-  font?(url: string): Awaitable<OpenFont | null>;
-  /** Fonts that are there without the page bringing them. */
-  installedFonts?(): Awaitable<readonly WebFace[]>;
-  /** The whole rules of line breaking, for scripts the short ones do not cover. */
-  fullBreaks?(): Awaitable<LineBreaks>;
-}
+export type { Reader };
 
 export interface OpenOptions extends PageOptions {
   /** How wide characters are that neither the page's fonts nor the default families have. */
@@ -47,14 +30,8 @@ export interface OpenOptions extends PageOptions {
   readonly changes?: (document: HtmlDocument) => readonly PossibleChange[];
 }
 
-/** More of each is not asked for: what a menu needs does not lie there. */
-const MOST = { rounds: 24, sheets: 400, scripts: 200, pictures: 4000, destinations: 4000 } as const;
-
 /** Widths at which scripts are asked what they may change, px. */
 const SURVEYED = [1280, 375] as const;
-
-/** One question to the reader; its answer is handed back in. */
-type Question = () => Awaitable<unknown>;
 
 /**
  * Opens a page: asks the reader for everything that styles it, in rounds, within bounds; what was given up is in the
@@ -79,8 +56,6 @@ export function openPageNow(text: PageText, reader: Reader, options: OpenOptions
   }
   return step.value;
 }
-
-type Opening<T> = Generator<readonly Question[], T, readonly unknown[]>;
 
 function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Opening<Page> {
   const draft = new PageDraft(text, options);
@@ -196,7 +171,7 @@ function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScri
       );
     return { element, when, name: read?.name ?? one.url, source: read ? new SourceText(read.name, read.text) : null };
   });
-  return [...own, ...more];
+  return [...(yield* withImports(draft, own, reader)), ...more];
 }
 
 /** Which of the pages that links lead to are there. */

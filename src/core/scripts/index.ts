@@ -1,3 +1,4 @@
+export { specifiersOf, type ModuleText } from './modules.js';
 export { Program, type After, type PageScript } from './program.js';
 export type { Layouts, Look, Unread } from './reading.js';
 export { makeMove, silentActor, type Move } from './moves.js';

@@ -3,17 +3,15 @@ import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { installChains, isChainLibrary } from './chains/library.js';
 import { fire } from './dom/events.js';
 import { findAll, matcher } from './dom/find.js';
-import { hoistInto } from './evaluate/functions.js';
-import { run } from './evaluate/statements.js';
 import { makeMove, readingActor, settle, silentActor, type Move } from './moves.js';
 import { click } from './native.js';
-import { isOnlyModule, parseScript } from './parse.js';
+import { NO_IMPORTS, runText, type Imports } from './modules.js';
 import { Reading, type Layouts, type Look, type Unread } from './reading.js';
 import type { Standing } from './standing.js';
 import { Exhausted, Thrown } from './trail.js';
 import { mentionedBy } from './mentioned.js';
 import { tried } from './tried.js';
-import { Obj, Scope, UNKNOWN } from './values.js';
+import { Obj } from './values.js';
 
 /** A script of a page: where it stands, and its text unless that could not be read. */
 export interface PageScript {
@@ -23,7 +21,11 @@ export interface PageScript {
   readonly source: SourceText | null;
   /** Whether it runs where it stands, or once the page is there. */
   readonly when: 'there' | 'after';
+  /** Of modules: what they import. */
+  readonly from?: Imports;
 }
+
+const hasText = (script: PageScript): script is PageScript & { readonly source: SourceText } => script.source !== null;
 
 /** Steps a page's scripts may take to start, and to answer one move. */
 const LOAD_STEPS = 1_500_000;
@@ -245,7 +247,7 @@ export class Program {
     for (const script of [...first, ...this.scripts.filter((one) => one.when === 'after')]) {
       reading.horizon = script.when === 'there' ? script.element.index : Infinity;
       if (script.when === 'after') reading.realm.documentObject.props.set('readyState', 'interactive');
-      if (script.source) runScript(reading, script.source, isModule(script), libraries.includes(script));
+      if (hasText(script)) runScript(reading, script, libraries.includes(script));
     }
     reading.horizon = Infinity;
     ready(reading);
@@ -304,31 +306,13 @@ function guard(reading: Reading, steps: number, work: () => void): void {
   }
 }
 
-/** Top-level statements of a library are passed over where a file holds more than that. */
-function runScript(reading: Reading, source: SourceText, module: boolean, holdsLibrary: boolean): void {
-  const program = parsedOf(source.text, module ? 'module' : 'script');
-  reading.source = source;
-  reading.node = null;
-  if (!program) {
-    reading.node = { start: 0, end: 0 };
-    if (module || !isOnlyModule(source.text)) reading.note('it cannot be read');
-    return;
-  }
-  const { window } = reading.realm;
-  const frame = { self: module ? undefined : window, args: [], callee: null, target: null };
-  const top = module ? new Scope(null, frame) : new Scope(null, frame, window.props);
-  guard(reading, LOAD_STEPS, () => {
-    hoistInto(reading, program, top);
-    for (const statement of program.body) {
-      if (holdsLibrary && isChainLibrary(source.text.slice(statement.start, statement.end))) continue;
-      if (statement.type === 'ImportDeclaration') {
-        for (const { local } of statement.specifiers) top.names.set(local.name, UNKNOWN);
-        continue;
-      }
-      reading.source = source;
-      run(reading, statement as never, top);
-    }
-  });
+function runScript(
+  reading: Reading,
+  script: PageScript & { readonly source: SourceText },
+  holdsLibrary: boolean,
+): void {
+  const { source, from = NO_IMPORTS } = script;
+  guard(reading, LOAD_STEPS, () => runText(reading, source, { module: isModule(script), holdsLibrary, from }));
   guard(reading, MOVE_STEPS, () => settle(reading));
 }
 
@@ -351,22 +335,8 @@ function ready(reading: Reading): void {
   if (body && onload !== undefined) guard(reading, MOVE_STEPS, () => void fire(reading, reading.wrap(body)!, 'load'));
 }
 
-const parsed = new Map<string, ReturnType<typeof parseScript>>();
-
 const isModule = ({ element }: PageScript): boolean =>
   element.attributes.get('type')?.trim().toLowerCase() === 'module';
-
-/** Trees of scripts, remembered: pages of one site share them. */
-function parsedOf(text: string, kind: 'script' | 'module'): ReturnType<typeof parseScript> {
-  const key = `${kind} ${text}`;
-  let known = parsed.get(key);
-  if (known === undefined) {
-    known = parseScript(text, kind);
-    if (parsed.size >= 60) parsed.delete(parsed.keys().next().value!);
-    parsed.set(key, known);
-  }
-  return known;
-}
 
 /** Whether events of some types on an element are heard: by itself, by what lies around it, or on their behalf. */
 function isHeard(reading: Reading, element: ElementNode, types: readonly string[]): boolean {

@@ -23,7 +23,7 @@ const OWN_NAMES: RecursiveVisitors<Set<string>> = {
   },
 };
 
-function namesOf(pattern: acorn.Pattern, found: Set<string>): void {
+export function namesOf(pattern: acorn.Pattern, found: Set<string>): void {
   switch (pattern.type) {
     case 'Identifier':
       found.add(pattern.name);

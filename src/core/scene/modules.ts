@@ -1,0 +1,53 @@
+import { SourceText } from '../base/index.js';
+import { specifiersOf, type ModuleText, type PageScript } from '../scripts/index.js';
+import { baseUrl, resolveUrl, type Resource } from '../sheets/index.js';
+import type { PageDraft } from './draft.js';
+import { MOST, type Opening, type Question, type Reader } from './opening.js';
+
+/** Modules with what they import, read file by file until nothing more is asked for. @spec html §8.1.6.7 */
+export function* withImports(
+  draft: PageDraft,
+  scripts: readonly PageScript[],
+  reader: Reader,
+): Opening<readonly PageScript[]> {
+  const modules = new Map<string, ModuleText>();
+  const asked = new Set<string>();
+  const mapOf = (text: string, from: string): Map<string, string> =>
+    new Map(
+      specifiersOf(text).flatMap((specifier): [string, string][] => {
+        // A bare name is looked up in ways that are not followed.
+        const url = /^(\.{0,2}\/|[a-z][a-z+.-]*:)/i.test(specifier) ? resolveUrl(specifier, from) : null;
+        return url === null ? [] : [[specifier, url]];
+      }),
+    );
+  const base = baseUrl(draft.document, draft.text.url);
+  const own = scripts.map((script) => {
+    const isModule = script.element.attributes.get('type')?.trim().toLowerCase() === 'module';
+    if (!isModule || !script.source) return { script, imports: null };
+    const src = script.element.attributes.get('src');
+    return { script, imports: mapOf(script.source.text, (src && resolveUrl(src, base)) || base) };
+  });
+  let wanted = own.flatMap(({ imports }) => [...(imports?.values() ?? [])]);
+  while (wanted.length > 0) {
+    const fresh = [...new Set(wanted)].filter((url) => !asked.has(url)).slice(0, MOST.scripts - asked.size);
+    if (fresh.length === 0) break;
+    const read = yield fresh.map(
+      (url): Question =>
+        () =>
+          reader.script?.(url) ?? null,
+    );
+    wanted = fresh.flatMap((url, i) => {
+      asked.add(url);
+      const found = read[i] as Resource | null;
+      if (!found) {
+        if (reader.script)
+          draft.limits.add('missing', `module ${url}`, 'it could not be read: what it opens is not known', null);
+        return [];
+      }
+      const imports = mapOf(found.text, url);
+      modules.set(url, { source: new SourceText(found.name, found.text), imports });
+      return [...imports.values()];
+    });
+  }
+  return own.map(({ script, imports }) => (imports ? { ...script, from: { modules, imports } } : script));
+}
