@@ -80,6 +80,11 @@ describe('modules that import others', () => {
       inline(`import './run.js'; import './other.js'`),
       { 'run.js': `${LISTEN} () => m.classList.toggle('open'))`, 'other.js': `import './run.js'` },
     ],
+    [
+      'one that the page loads too',
+      '<script type="module" src="run.js"></script><script type="module" src="other.js"></script>',
+      { 'run.js': `${LISTEN} () => m.classList.toggle('open'))`, 'other.js': `import './run.js'` },
+    ],
   ];
   test.each(cases)('%s', (_name, script, files) => {
     expect(toggles(page(script, files))).toBe(true);

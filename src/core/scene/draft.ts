@@ -54,6 +54,7 @@ export interface DeclaredMenu {
 export type ScriptReference = ({ readonly text: string; readonly offset: number } | { readonly url: string }) & {
   readonly element: ElementNode;
   readonly when: 'there' | 'after';
+  readonly module: boolean;
 };
 
 const JAVASCRIPT = /^(|module|text\/javascript|application\/javascript|application\/ecmascript|text\/ecmascript)$/i;
@@ -147,7 +148,7 @@ export class PageDraft {
       const isModule = (e.attributes.get('type') ?? '').trim().toLowerCase() === 'module';
       const later = isModule || (source !== undefined && ['defer', 'async'].some((name) => e.attributes.has(name)));
       if (!isModule && e.attributes.has('nomodule')) return [];
-      const at = { element: e, when: later ? 'after' : 'there' } as const;
+      const at = { element: e, when: later ? 'after' : 'there', module: isModule } as const;
       if (source !== undefined) return url === null ? [] : [{ url, ...at }];
       const text = e.children.map((c) => (c.kind === 'text' ? c.data : '')).join('');
       return text.trim() === '' ? [] : [{ text, offset: e.startTag?.end ?? 0, ...at }];

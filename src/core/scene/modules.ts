@@ -22,14 +22,22 @@ export function* withImports(
     );
   const base = baseUrl(draft.document, draft.text.url);
   const own = scripts.map((script) => {
-    const isModule = script.element.attributes.get('type')?.trim().toLowerCase() === 'module';
-    if (!isModule || !script.source) return { script, imports: null };
-    const src = script.element.attributes.get('src');
-    return { script, imports: mapOf(script.source.text, (src && resolveUrl(src, base)) || base) };
+    const { source, module, address } = script;
+    if (!module || !source) return { script, imports: null };
+    const imports = mapOf(source.text, address ?? base);
+    // Others may import it too: it runs once.
+    if (address !== null) {
+      modules.set(address, { source, imports });
+      asked.add(address);
+    }
+    return { script, imports };
   });
   let wanted = own.flatMap(({ imports }) => [...(imports?.values() ?? [])]);
   while (wanted.length > 0) {
-    const fresh = [...new Set(wanted)].filter((url) => !asked.has(url)).slice(0, MOST.scripts - asked.size);
+    const all = [...new Set(wanted)].filter((url) => !asked.has(url));
+    const fresh = all.slice(0, Math.max(0, MOST.scripts - asked.size));
+    if (fresh.length < all.length)
+      draft.limits.add('budget', `more than ${MOST.scripts} modules`, 'those beyond were not read');
     if (fresh.length === 0) break;
     const read = yield fresh.map(
       (url): Question =>

@@ -153,13 +153,15 @@ function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScri
   const more = (draft.options.moreScripts ?? []).map(({ name, text }): PageScript => ({
     element: draft.document.root,
     when: 'after',
+    module: false,
+    address: null,
     name,
     source: new SourceText(name, text),
   }));
-  const own = taken.map(({ element, when, ...one }, i): PageScript => {
+  const own = taken.map(({ element, when, module, ...one }, i): PageScript => {
     if ('text' in one) {
       const source = new SourceText(draft.text.name, one.text, one.offset, draft.document.source);
-      return { element, when, name: draft.text.name, source };
+      return { element, when, module, address: null, name: draft.text.name, source };
     }
     const read = found[i] as Resource | null;
     if (!read && reader.script)
@@ -169,7 +171,8 @@ function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScri
         'it could not be read: what it opens is not known',
         element.startTag,
       );
-    return { element, when, name: read?.name ?? one.url, source: read ? new SourceText(read.name, read.text) : null };
+    const source = read ? new SourceText(read.name, read.text) : null;
+    return { element, when, module, address: one.url, name: read?.name ?? one.url, source };
   });
   return [...(yield* withImports(draft, own, reader)), ...more];
 }

@@ -38,31 +38,34 @@ export function specifiersOf(text: string): readonly string[] {
   return [...new Set(found)];
 }
 
-/** Runs the text of a script. Top-level statements of a library are passed over where a file holds more than that. */
-export function runText(
-  reading: Reading,
-  source: SourceText,
-  { module, holdsLibrary, from }: { readonly module: boolean; readonly holdsLibrary: boolean; readonly from: Imports },
-): void {
-  const program = parsedOf(source.text, module ? 'module' : 'script');
+/** Runs a classic script. Top-level statements of a library are passed over where a file holds more than that. */
+export function runText(reading: Reading, source: SourceText, holdsLibrary: boolean): void {
+  const program = parsedOf(source.text, 'script');
   reading.source = source;
   reading.node = null;
   if (!program) {
-    reading.node = { start: 0, end: 0 };
-    if (module || !isOnlyModule(source.text)) reading.note('it cannot be read');
+    if (!isOnlyModule(source.text)) unreadable(reading);
     return;
   }
   const { window } = reading.realm;
-  const frame = { self: module ? undefined : window, args: [], callee: null, target: null };
-  const top = module ? new Scope(null, frame) : new Scope(null, frame, window.props);
+  const top = new Scope(null, { self: window, args: [], callee: null, target: null }, window.props);
   hoistInto(reading, program, top);
-  if (module) importInto(reading, program, top, from);
   for (const statement of program.body) {
     if (holdsLibrary && isChainLibrary(source.text.slice(statement.start, statement.end))) continue;
-    if (statement.type === 'ImportDeclaration') continue;
     reading.source = source;
     run(reading, statement as never, top);
   }
+}
+
+function unreadable(reading: Reading): void {
+  reading.node = { start: 0, end: 0 };
+  reading.note('it cannot be read');
+}
+
+/** Runs the module of a page: one of an address of its own runs once, whoever imports it. */
+export function runModule(reading: Reading, source: SourceText, address: string | null, from: Imports): void {
+  if (address === null) evaluateModule(reading, { source, imports: from.imports }, from, new Map());
+  else exportsAt(reading, address, from);
 }
 
 /** Gives the names a module imports the values that other modules export; unknown where those are not there. */
@@ -92,28 +95,39 @@ function namespaceOf(exports: Exports): Obj {
   return made;
 }
 
-/** What the module behind a specifier exports, run at the first question; null where it is not there. */
-function exportsOf(reading: Reading, specifier: string, { modules, imports }: Imports): Exports | null {
-  const url = imports.get(specifier);
-  const module = url === undefined ? undefined : modules.get(url);
-  if (!module || url === undefined) return null;
+/** What the module behind a specifier exports; null where it is not there. */
+function exportsOf(reading: Reading, specifier: string, from: Imports): Exports | null {
+  const url = from.imports.get(specifier);
+  return url === undefined ? null : exportsAt(reading, url, from);
+}
+
+/** What the module at an address exports, run at the first question; null where it is not there. */
+function exportsAt(reading: Reading, url: string, from: Imports): Exports | null {
+  const module = from.modules.get(url);
+  if (!module) return null;
   let known = exported.get(reading);
   if (!known) exported.set(reading, (known = new Map()));
   const found = known.get(url);
   if (found) return found;
   const exports: Exports = new Map();
   known.set(url, exports);
-  runModule(reading, module, { modules, imports: module.imports }, exports);
+  evaluateModule(reading, module, from, exports);
   return exports;
 }
 
-function runModule(reading: Reading, { source }: ModuleText, from: Imports, exports: Exports): void {
+function evaluateModule(
+  reading: Reading,
+  { source, imports }: ModuleText,
+  { modules }: Imports,
+  exports: Exports,
+): void {
   const program = parsedOf(source.text, 'module');
   const { source: before, node } = reading;
   reading.source = source;
-  reading.node = { start: 0, end: 0 };
-  if (!program) reading.note('it cannot be read');
+  reading.node = null;
+  if (!program) unreadable(reading);
   else {
+    const from = { modules, imports };
     const top = new Scope(null, { self: undefined, args: [], callee: null, target: null });
     hoistInto(reading, program, top);
     // Functions are there before the body has run: modules that import each other find them.

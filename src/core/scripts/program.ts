@@ -5,7 +5,7 @@ import { fire } from './dom/events.js';
 import { findAll, matcher } from './dom/find.js';
 import { makeMove, readingActor, settle, silentActor, type Move } from './moves.js';
 import { click } from './native.js';
-import { NO_IMPORTS, runText, type Imports } from './modules.js';
+import { NO_IMPORTS, runModule, runText, type Imports } from './modules.js';
 import { Reading, type Layouts, type Look, type Unread } from './reading.js';
 import type { Standing } from './standing.js';
 import { Exhausted, Thrown } from './trail.js';
@@ -21,6 +21,9 @@ export interface PageScript {
   readonly source: SourceText | null;
   /** Whether it runs where it stands, or once the page is there. */
   readonly when: 'there' | 'after';
+  readonly module: boolean;
+  /** The file it is read from; null for one that stands in the page. */
+  readonly address: string | null;
   /** Of modules: what they import. */
   readonly from?: Imports;
 }
@@ -311,8 +314,11 @@ function runScript(
   script: PageScript & { readonly source: SourceText },
   holdsLibrary: boolean,
 ): void {
-  const { source, from = NO_IMPORTS } = script;
-  guard(reading, LOAD_STEPS, () => runText(reading, source, { module: isModule(script), holdsLibrary, from }));
+  const { source, module, address, from = NO_IMPORTS } = script;
+  guard(reading, LOAD_STEPS, () => {
+    if (module) runModule(reading, source, address, from);
+    else runText(reading, source, holdsLibrary);
+  });
   guard(reading, MOVE_STEPS, () => settle(reading));
 }
 
@@ -334,9 +340,6 @@ function ready(reading: Reading): void {
   const onload = body?.attributes.get('onload');
   if (body && onload !== undefined) guard(reading, MOVE_STEPS, () => void fire(reading, reading.wrap(body)!, 'load'));
 }
-
-const isModule = ({ element }: PageScript): boolean =>
-  element.attributes.get('type')?.trim().toLowerCase() === 'module';
 
 /** Whether events of some types on an element are heard: by itself, by what lies around it, or on their behalf. */
 function isHeard(reading: Reading, element: ElementNode, types: readonly string[]): boolean {
