@@ -1,4 +1,4 @@
-import type { Stop, WalkResult } from '../../core/index.js';
+import { isFaintlyMarked, type Stop, type WalkResult } from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { indent, plural } from './layout.js';
 
@@ -22,13 +22,11 @@ export function walkView(result: WalkResult, until: string | null, terminal: Ter
   return `${[head, '', ...lines, '', ...end].join('\n').trimEnd()}\n`;
 }
 
-/** Below this a mark hardly stands out. @spec WCAG 2.2 SC 1.4.11 */
-const PLAIN = 3;
-
-function markText({ mark, contrast }: Stop, colours: Terminal['colours']): string {
+function markText(stop: Stop, colours: Terminal['colours']): string {
+  const { mark, contrast } = stop;
   if (mark.length === 0) return colours.yellow('no mark of focus');
   const text = `marked by ${mark.join(', ')}${contrast === null ? '' : ` (${contrast}:1)`}`;
-  return contrast !== null && contrast < PLAIN ? colours.yellow(`${text}, which hardly stands out`) : colours.dim(text);
+  return isFaintlyMarked(stop) ? colours.yellow(`${text}, which hardly stands out`) : colours.dim(text);
 }
 
 function stopText(stop: Stop, { colours }: Terminal): string {

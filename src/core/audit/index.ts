@@ -12,7 +12,7 @@ export {
 export { measurePage, resolvedStyle, type Measured, type MeasuredElement, type MeasuredWidth } from './measure.js';
 export { ladderOf, type LadderResult, type LadderRung } from './rungs.js';
 export { longhandsNamed, why, type WhyBand, type WhyEntry, type WhyOptions, type WhyResult } from './why.js';
-export { walkOf, type Stop, type WalkOptions, type WalkResult } from './walk.js';
+export { isFaintlyMarked, walkOf, type Stop, type WalkOptions, type WalkResult } from './walk.js';
 export { menusOf, type MenuModel, type MenuReach, type MenuRoute, type MenusResult } from './menus.js';
 export { framesOf, type Frame, type FrameOptions } from './frames.js';
 export { linksOf, type LinkBand, type LinkForm, type LinkLess, type LinkRow, type LinksResult } from './links.js';

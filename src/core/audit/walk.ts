@@ -1,6 +1,6 @@
 import type { ComputedStyle } from '../cascade/index.js';
 import { positionOf, type Limit, type Position, type Rect } from '../base/index.js';
-import { changedLooks, markContrast } from '../checks/index.js';
+import { changedLooks, markContrast, PLAIN_MARK } from '../checks/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { effectOf, mayOpen } from '../menus/index.js';
 import { isFocusable, nameOf, roleOf, subjectOf, tabOrder } from '../naming/index.js';
@@ -26,6 +26,9 @@ export interface Stop {
   /** What keys do there, where they do anything beside moving on. */
   readonly keys: readonly KeyAnswer[];
 }
+
+/** Whether a stop's mark of focus is there and hardly stands out. */
+export const isFaintlyMarked = ({ contrast }: Stop): boolean => contrast !== null && contrast < PLAIN_MARK;
 
 /** What a key does at a stop: `goes to fares.html`, `opens 4 controls`, `moves to “Sula Rock”`. */
 export interface KeyAnswer {

@@ -45,10 +45,13 @@ const isInlineBox = (node: PaintNode): boolean =>
 
 /** Bare, and every inline box inside, as far as they are bare too, stands on the same baseline in the same metrics. */
 function isCulled(node: PaintNode): boolean {
-  if (!isInlineBox(node) || !isBare(node.box) || holdsBoxes(node.box)) return false;
+  if (!isInlineBox(node) || !isBare(node.box)) return false;
   let known = culled.get(node);
   if (known === undefined)
-    culled.set(node, (known = node.children.filter(isInlineBox).every((c) => standsWith(c, node))));
+    culled.set(
+      node,
+      (known = !holdsBoxes(node.box) && node.children.filter(isInlineBox).every((c) => standsWith(c, node))),
+    );
   return known;
 }
 

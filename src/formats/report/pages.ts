@@ -1,5 +1,5 @@
 import type { AuditResult, Finding, LinkBand, LinkRow, Stop } from '../../core/index.js';
-import { printWidths } from '../../core/index.js';
+import { isFaintlyMarked, printWidths } from '../../core/index.js';
 import { inert } from '../format.js';
 import { group, shape, toXml, type Shape } from '../drawing/xml.js';
 import type { PageMaterial, Picture } from './material.js';
@@ -116,7 +116,8 @@ function markOf(
   ]);
 }
 
-function stopView({ role, name, states, seen, mark, contrast, at, keys }: Stop) {
+function stopView(stop: Stop) {
+  const { role, name, states, seen, mark, contrast, at, keys } = stop;
   const told = keys
     .filter(({ key, does }) => !(key === 'Enter' && does.startsWith('goes to') && role === 'link'))
     .map(({ key, does }) => `${key === ' ' ? 'Space' : key} ${does}`);
@@ -132,7 +133,7 @@ function stopView({ role, name, states, seen, mark, contrast, at, keys }: Stop) 
       ...(name === '' ? ['without a name'] : []),
       ...(seen ? [] : ['cannot be seen']),
       ...(mark.length > 0 ? [] : ['no mark of focus']),
-      ...(contrast !== null && contrast < 3 ? [`its mark of focus hardly stands out (${contrast}:1)`] : []),
+      ...(isFaintlyMarked(stop) ? [`its mark of focus hardly stands out (${contrast}:1)`] : []),
     ],
   };
 }

@@ -331,9 +331,9 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
   const openBelow = frame.border.bottom === 0 && frame.padding.bottom === 0;
   const joinsBottom = openBelow && specified === null && !content.keepsEnd;
   const lineless = box.marker !== '' && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
-  const natural =
-    (containedHeight(box, layout) ??
-      Math.max(0, lineless, content.height + (joinsBottom ? 0 : endSize(box, content, layout)))) + frameHeight(frame);
+  const contained = containedHeight(box, layout);
+  const heightWith = (end: number) => (contained ?? Math.max(0, lineless, content.height + end)) + frameHeight(frame);
+  const natural = heightWith(joinsBottom ? 0 : endSize(box, content, layout));
   const fills = () => {
     const above = strutSize(topStrut(box, containing, true, layout).strut);
     const below = strutSize(openBelow ? joinStruts(content.end, bottom) : bottom);
@@ -341,7 +341,7 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
   };
   const filled = Math.max(natural, filledHeight(box, fills, basis, layout));
   // Where the height is not that of the content, margins at its end count only in front of an edge.
-  const byContent = openBelow && specified !== null ? filled - endSize(box, content, layout) : filled;
+  const byContent = openBelow && specified !== null ? heightWith(0) : filled;
   const byRatio = heightByRatio(box, specified);
   const least = leastByRatio(box, space, frame, byContent, byRatio);
   const height = Math.max(

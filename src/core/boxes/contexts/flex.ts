@@ -7,7 +7,7 @@ import { usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
 import { clampHeight, frameHeight, frameWidth, heightFor, preferredRatio } from '../used/sizes.js';
 import { edgeOf, type Edge } from '../used/alignment.js';
-import { standingOf } from './baselines.js';
+import { standingOf, type Which } from './baselines.js';
 import { staticAt } from './static-position.js';
 import { frameOf, leastByRatio, specifiedHeight } from './flow-sizes.js';
 import { containerFragment } from './container-fragment.js';
@@ -105,12 +105,7 @@ function assemble(
 }
 
 /** @spec css-flexbox-1 §8.5 */
-function containerBaseline(
-  lines: readonly Line[],
-  c: Container,
-  which: 'baseline' | 'last baseline',
-  dy: number,
-): number | null {
+function containerBaseline(lines: readonly Line[], c: Container, which: Which, dy: number): number | null {
   const { flexDirection, flexWrap } = c.box.style;
   // The first baseline is that of what comes first along the block axis, or along the line.
   const fromEnd = (reversed: boolean) => (which === 'baseline') === reversed;

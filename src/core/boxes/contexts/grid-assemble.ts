@@ -3,7 +3,7 @@ import { containsAbsolute, containsFixed, isOutOfFlow, type Box } from '../box.j
 import type { Fragment, OutOfFlow, Placed } from '../fragment.js';
 import { relativeOffset } from '../used/relative.js';
 import { clampHeight, frameHeight } from '../used/sizes.js';
-import { standingOf } from './baselines.js';
+import { standingOf, type Which } from './baselines.js';
 import type { GridBaselines } from './grid-baselines.js';
 import { placeInArea } from './grid-items.js';
 import { absoluteSlot, spanOf, type Lines, type PlacedItem } from './grid-place.js';
@@ -110,11 +110,7 @@ function containerBaselines(
   if (standing.length === 0) return [null, null];
   const top = Math.min(...standing.map(({ item }) => item.rows.start));
   const bottom = Math.max(...standing.map(({ item }) => item.rows.end));
-  const of = (
-    which: 'baseline' | 'last baseline',
-    row: (item: PlacedItem) => boolean,
-    best: (x: number, y: number) => boolean,
-  ) => {
+  const of = (which: Which, row: (item: PlacedItem) => boolean, best: (x: number, y: number) => boolean) => {
     const own = standing.filter(({ item }) => row(item));
     const shared = own.find(({ item }) => shares.takesPart(item));
     const chosen = shared ?? own.reduce((a, b) => (best(b.item.columns.start, a.item.columns.start) ? b : a));

@@ -150,9 +150,9 @@ function intrinsicOf(box: Box, across: Across, layout: Layout): Intrinsic {
 
 /** Boxes that contain their layout have no baseline; lines that a scroll container may move lie within its edges. @spec css-contain-2 §3.3, css-align-3 §9.1 */
 function usableBaselines(fragment: Fragment): Fragment {
-  const { box, baseline, lastBaseline, ownBaselines, height } = fragment;
-  if (baseline === null && lastBaseline === null && !ownBaselines) return fragment;
-  if (containsLayout(box)) return makeFragment({ ...fragment, baseline: null, lastBaseline: null, ownBaselines: null });
+  const { box, baseline, lastBaseline, height } = fragment;
+  if (baseline === null && lastBaseline === null) return fragment;
+  if (containsLayout(box)) return makeFragment({ ...fragment, baseline: null, lastBaseline: null });
   if (!scrollsContent(box)) return fragment;
   const within = (line: number | null) => line && Math.max(0, Math.min(line, height));
   return makeFragment({ ...fragment, baseline: within(baseline), lastBaseline: within(lastBaseline) });

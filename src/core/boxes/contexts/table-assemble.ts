@@ -28,7 +28,6 @@ export interface Assembling {
   readonly widths: readonly number[];
   readonly hidden: readonly boolean[];
   readonly lefts: readonly number[];
-  readonly tops: readonly number[];
   readonly stack: Stack;
   /** Height that hidden rows leave, px. */
   readonly dropped: number;
@@ -39,14 +38,15 @@ export interface Assembling {
 }
 
 export function assemble(a: Assembling): Fragment {
-  const { box, grid, frame, margin, outer, layout, space, tops } = a;
+  const { box, grid, frame, margin, outer, layout, space } = a;
+  const { tops } = a.stack;
   const parts = new Parts();
   const captions = layCaptions(a);
   const top = stackCaptions(captions, 'top', 0, parts);
   const inner = { x: frame.border.left + frame.padding.left, y: top + frame.border.top + frame.padding.top };
   let baseline: number | null = null;
   let lastBaseline: number | null = null;
-  parts.children.push(...placeColumns(a, inner));
+  parts.children.push(...placeColumns({ ...a, tops }, inner));
   for (const group of grid.groups) {
     const made = placeGroup(group, tops, a);
     const offset = relativeOffset(group, outer, NaN);
@@ -125,7 +125,11 @@ function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed 
 }
 
 /** A cell that begins in a hidden row is hidden with it. */
-function cellHeight({ rowSpan }: Cell, index: number, { tops, rows: { heights }, grid }: Assembling): number {
+function cellHeight(
+  { rowSpan }: Cell,
+  index: number,
+  { stack: { tops }, rows: { heights }, grid }: Assembling,
+): number {
   if (isHidden(grid.rows[index]!.box)) return 0;
   const last = Math.min(index + rowSpan, heights.length) - 1;
   return tops[last]! + heights[last]! - tops[index]!;

@@ -2,7 +2,7 @@ import { isLengthPercentage } from '../../css/index.js';
 import type { Box } from '../box.js';
 import { heightFor, NO_FRAME } from '../used/sizes.js';
 import { sum } from './table-distribute.js';
-import type { Row, TableGrid } from './table-grid.js';
+import type { TableGrid } from './table-grid.js';
 import { shareOut } from './table-spare.js';
 
 /** Rows of one group: the first and the one behind the last. */
@@ -47,10 +47,11 @@ export function stackRows(grid: TableGrid, heights: readonly number[], gap: numb
 
 /** Heights that the sheet gives to row groups of their own. @spec css-tables-3 §3.10.2 */
 export function growSections(heights: number[], grid: TableGrid, gap: number): void {
-  for (const { group, from, to } of sectionsOf(grid)) {
+  for (const section of sectionsOf(grid)) {
+    const { group } = section;
     const asked = group.anonymous ? null : heightFor(group, group.style.height, NaN, NO_FRAME);
-    const spare = (asked ?? 0) - heightOf({ group, from, to }, heights, gap);
-    shareOut(heights, grid.rows, { from, to, spare }, { kind: 'table', basis: NaN });
+    const spare = (asked ?? 0) - heightOf(section, heights, gap);
+    shareOut(heights, grid.rows, { ...section, spare }, { kind: 'table', basis: NaN });
   }
 }
 
@@ -92,9 +93,9 @@ export function shareOutTable(
   const taking = takers(sections);
   const all = sum(taking.map((i) => sizes[i]!));
   for (const i of taking) sizes[i]! += all > 0 ? (left * sizes[i]!) / all : left / taking.length;
-  sections.forEach(({ group, from, to }, i) => {
-    const room = sizes[i]! - heightOf({ group, from, to }, heights, gap);
-    shareOut(heights, grid.rows as readonly Row[], { from, to, spare: room }, { kind: 'table', basis });
+  sections.forEach((section, i) => {
+    const room = sizes[i]! - heightOf(section, heights, gap);
+    shareOut(heights, grid.rows, { ...section, spare: room }, { kind: 'table', basis });
   });
 }
 

@@ -45,7 +45,6 @@ export function layoutTable(job: Job): Fragment {
     if (isHidden(row.box)) rows.heights[i] = 0;
   });
   const stack = stackRows(grid, rows.heights, spacing.y);
-  const { tops } = stack;
   const dropped = full - stack.height;
   return assemble({
     box,
@@ -56,7 +55,6 @@ export function layoutTable(job: Job): Fragment {
     widths,
     hidden,
     lefts,
-    tops,
     stack,
     dropped,
     spacing,

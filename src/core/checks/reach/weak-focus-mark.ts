@@ -7,10 +7,8 @@ import { causeOf } from '../shared/causes.js';
 import { hexOf } from '../shared/colours.js';
 import type { Control } from '../shared/controls.js';
 import { focusMarks } from '../shared/marks.js';
-import { groundOfRing, ringOf } from '../shared/rings.js';
+import { groundOfRing, PLAIN_MARK, ringOf } from '../shared/rings.js';
 import type { Subject } from '../subject.js';
-
-const NEEDED = 3;
 
 /** Marks of focus that hardly stand out. @spec WCAG 2.2 SC 1.4.11 */
 export const weakFocusMark = defineCheck(
@@ -53,7 +51,7 @@ function observe(control: Control, subject: Subject): Observation[] {
   const ground = groundOfRing(element, after, scene);
   if (!ground) return [];
   const ratio = contrastRatio(compose(ring, ground), ground);
-  if (ratio >= NEEDED) return [];
+  if (ratio >= PLAIN_MARK) return [];
   return [
     {
       at: onElement(element),
@@ -67,7 +65,7 @@ function observe(control: Control, subject: Subject): Observation[] {
         ratio: Math.floor(ratio * 100) / 100,
       },
       measured: figure(ratio, ':1'),
-      needed: figure(NEEDED, ':1'),
+      needed: figure(PLAIN_MARK, ':1'),
       cause: causeOf(after, 'outlineColor'),
     },
   ];

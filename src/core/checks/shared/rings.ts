@@ -5,6 +5,9 @@ import type { Scene } from '../../scene/index.js';
 import { causeOf } from './causes.js';
 import { hexOf } from './colours.js';
 
+/** A mark that reaches this ratio stands out. @spec WCAG 2.2 SC 1.4.11 */
+export const PLAIN_MARK = 3;
+
 /** The colour of an outline the page draws itself; browsers' own rings have two colours and stand out. */
 export function ringOf(style: ComputedStyle): Rgba | null {
   const { outlineStyle, outlineWidth, outlineColor } = style;

@@ -13,7 +13,7 @@ import { type InlineSpace, fromAtomics } from './space.js';
 export interface Running {
   lined: boolean;
   readonly lineEnds: number[];
-  /** Where the last line ends that has any width. */
+  /** How far lines that have any width reach. */
   linesReach: LinesReach;
   /** A line was made since the last block among the lines. */
   fresh: boolean;

@@ -47,9 +47,9 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
       first = false;
       continue;
     }
-    const before = pieces.length;
-    pieces = hoistFloats(pieces, from, run, space);
-    const hoisted = pieces.length < before;
+    const settled = hoistFloats(pieces, from, run, space);
+    const hoisted = settled !== pieces;
+    pieces = settled;
     const offset = first ? indent : 0;
     const start = findRoom(
       () => takeLine(pieces, from, -Infinity, layout).line,
