@@ -52,6 +52,11 @@ import { cases as stretched } from './cases/stretched.js';
 import { cases as tableColumns } from './cases/table-columns.js';
 import { cases as tablesShared } from './cases/tables-shared.js';
 import { cases as writingModes } from './cases/writing-modes.js';
+import { cases as markers } from './cases/markers.js';
+import { cases as markerStyles } from './cases/marker-styles.js';
+import { cases as anonymousTables } from './cases/anonymous-tables.js';
+import { cases as framedPictures } from './cases/framed-pictures.js';
+import { cases as flatLines } from './cases/flat-lines.js';
 
 const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   block,
@@ -106,6 +111,11 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'floats in inline boxes': floatsInBoxes,
   'formatting contexts beside floats': besideFloats,
   'columns of tables': tableColumns,
+  'markers beside lines': markers,
+  'markers with a style': markerStyles,
+  'tables without an element': anonymousTables,
+  'frames of missing pictures': framedPictures,
+  'lines without height': flatLines,
 };
 
 /** How far a box may lie from the browser's, px. */

@@ -9,6 +9,8 @@ export interface NaturalSize {
   readonly width: number | null;
   readonly height: number | null;
   readonly ratio: number | null;
+  /** An image without its file: it holds a frame of the size asked for, which stands on the line. */
+  readonly framed?: boolean;
 }
 
 /** What a box does with its children. */
@@ -22,6 +24,15 @@ export type Outer = 'block' | 'inline' | 'atomic' | 'table-part';
  * A box of the box tree: style and structure, no geometry.
  * Geometry lives on fragments, so one tree serves every width with the same styles.
  */
+/** A list marker that stands beside its item, in line with the first line there. @spec css-lists-3 §3.1 */
+export interface Marker {
+  readonly style: ComputedStyle;
+  /** Empty where it shows pictures alone, or nothing. */
+  readonly text: string;
+  /** Height of the tallest picture it shows, px; null without one. */
+  readonly pictureHeight: number | null;
+}
+
 export interface Box {
   readonly id: number;
   readonly element: ElementNode | null;
@@ -50,8 +61,8 @@ export interface Box {
   readonly centred: boolean;
   /** Rows a list box shows at once; zero for other boxes. */
   readonly rows: number;
-  /** Text of an outside list marker, which keeps an empty item one line high; empty without one. */
-  readonly marker: string;
+  /** The marker beside a list item; null without one. */
+  readonly marker: Marker | null;
   /** Of tables whose borders collapse, and of their cells: the halves that take the place of their own borders, px. */
   readonly collapsed: Edges | null;
   /** Of block containers: the style of their first line, where the page gives it one. */

@@ -24,7 +24,7 @@ interface Made {
 }
 
 /** Pseudo-elements that have boxes of their own. */
-const MAKE_BOXES = ['before', 'after', 'first-letter', 'backdrop'] as const;
+const MAKE_BOXES = ['before', 'after', 'marker', 'first-line', 'first-letter', 'backdrop'] as const;
 /** Attributes read while boxes are made. */
 const MAKE_CONTENT: ReadonlySet<string> = new Set(
   'alt cols data height label multiple open poster reversed rows size src start type value width viewBox'.split(' '),

@@ -63,7 +63,12 @@ const JAVASCRIPT = /^(|module|text\/javascript|application\/javascript|applicati
 const REFERRING: Readonly<Record<string, string>> = { input: 'src', video: 'poster', object: 'data', embed: 'src' };
 /** Properties whose pictures take room; a variable may end up in one. */
 const PICTURING = /^(content|list-style|list-style-image|--.*)$/;
+/** The same among the declarations of a style attribute. */
+const PICTURED = /(?:content|list-style|list-style-image|--[^:;]*)\s*:[^;]*url\(/;
 const URL_TEXT = /url\(\s*(?:"([^"]*)"|'([^']*)'|([^)"'\s]*))\s*\)/g;
+
+const urlsIn = (text: string): string[] =>
+  [...text.matchAll(URL_TEXT)].map((found) => found[1] ?? found[2] ?? found[3]!);
 
 export const withoutFragment = (url: string): string => url.replace(/#.*$/s, '');
 
@@ -121,17 +126,17 @@ export class PageDraft {
   wantedPictures({ ruleSet }: Collected): readonly string[] {
     const base = baseUrl(this.document, this.text.url);
     const references = this.document.elements.flatMap((e): readonly (string | undefined)[] => {
-      if (e.tag === 'img') return referencesOf(e);
-      return [e.attributes.get(REFERRING[e.tag] ?? '')];
+      const style = e.attributes.get('style');
+      const styled = style && PICTURED.test(style) ? urlsIn(style) : [];
+      if (e.tag === 'img') return [...styled, ...referencesOf(e)];
+      return [...styled, e.attributes.get(REFERRING[e.tag] ?? '')];
     });
     const inPage = references.flatMap((r) => (r ? [resolveUrl(r, base)] : []));
     const inSheets = ruleSet.rules.flatMap(({ declarations }) =>
       declarations
         .filter(({ name, text }) => PICTURING.test(name) && text.includes('url('))
         .flatMap(({ text, span }) =>
-          [...text.matchAll(URL_TEXT)].map((found) =>
-            resolveUrl(found[1] ?? found[2] ?? found[3]!, ruleSet.addresses.get(span.source) ?? base),
-          ),
+          urlsIn(text).map((url) => resolveUrl(url, ruleSet.addresses.get(span.source) ?? base)),
         ),
     );
     return [...new Set([...inPage, ...inSheets])].filter((url) => url !== null);

@@ -13,16 +13,18 @@ const PADDING = 7;
 /** An outside list marker, beside the first line of its item. @spec css-lists-3 §3.3 (browsers agree on the place) */
 export function drawMarker(node: PaintNode, style: ComputedStyle, colour: Rgba, face: Face, write: Write): Shape[] {
   const { rect, fragment, box } = node;
-  if (box.marker === '' || box.mode !== 'horizontal-tb') return [];
+  if (!box.marker || box.mode !== 'horizontal-tb') return [];
+  const { text } = box.marker;
   const rtl = style.direction === 'rtl';
   const { border, padding } = fragment;
   const ascent = face.ascent(style.fontSize);
   const baseline = rect.y + (fragment.baseline ?? border.top + padding.top + ascent);
   const start = rtl ? rect.x + rect.width - border.right - padding.right : rect.x + border.left + padding.left;
   const type = 'name' in style.listStyleType ? style.listStyleType.name : '';
+  if (text === '') return [];
   if (type !== 'disc' && type !== 'circle' && type !== 'square') {
-    const width = face.width(box.marker, style.fontSize, true);
-    return [write(box.marker, rtl ? start : start - width, baseline, colour)];
+    const width = face.width(text, style.fontSize, true);
+    return [write(text, rtl ? start : start - width, baseline, colour)];
   }
   const third = Math.floor((ascent * 2) / 3);
   const size = Math.floor((third + 1) / 2);

@@ -117,8 +117,7 @@ function drawItem({ node }: PaintItem, scene: Scene, brush: Brush, isCanvas: boo
   const ground = native ?? drawGround(style, node, brush.definitions, isCanvas);
   const out = [...ground, ...pictureNames(style, rect, brush)];
   if (box.inner === 'replaced' && box.element) out.push(...drawReplaced(node, style, scene, brush));
-  if (box.marker !== '' && box.element && node === scene.nodes(box.element)[0])
-    out.push(...marker(node, style, scene, brush));
+  if (box.marker && box.element && node === scene.nodes(box.element)[0]) out.push(...marker(node, style, scene, brush));
   return out;
 }
 

@@ -15,7 +15,8 @@ import { usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
 import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
 import { layoutInline } from './inline/layout.js';
-import { lineHeightOf } from './inline/extents.js';
+import { besideNoLine, markerExtent, standsAlone } from './marker.js';
+import { isMulticol } from './columns/count.js';
 import { trims, withoutEndMargins } from './margin-trim.js';
 import { isByDefault, joinMargin, joinStruts, NO_STRUT, strutSize, withinEdge, type Strut } from './margins.js';
 import { containerFragment } from './container-fragment.js';
@@ -129,6 +130,7 @@ export function blockContent(
   children: readonly Box[] = box.children,
 ): Content {
   const run = new BlockRun({ ...room, absorbs: room.absorbs || trims(box, 'start') }, layout, box);
+  if (children[0] && standsAlone(box, children[0], layout)) run.markerAlone();
   for (const child of children) run.child(child);
   const trimming = trims(box, 'end');
   return {
@@ -160,6 +162,8 @@ class BlockRun {
   readonly basis: number;
   readonly flow: Flow;
   absorbing: boolean;
+  /** How far the marker of a list item reaches above the baseline it shares, until a child has one. */
+  private marker: number | null;
 
   constructor(
     { width, basis, flow, absorbs }: ContentRoom,
@@ -170,6 +174,24 @@ class BlockRun {
     this.basis = basis;
     this.flow = flow;
     this.absorbing = absorbs;
+    this.marker = parent.marker && !isMulticol(parent) ? markerExtent(parent.marker, layout).above : null;
+  }
+
+  /** The marker of a list item stands on a line of its own. */
+  markerAlone(): void {
+    const { above, below } = markerExtent(this.parent.marker!, this.layout);
+    this.baseline = this.lastBaseline = above;
+    this.cursor = above + below;
+    this.absorbing = this.starting = this.empty = false;
+    this.marker = null;
+  }
+
+  /** A marker that is taller than the first line beside it moves that down. @spec css-lists-3 §3.1 */
+  private besideMarker({ baseline }: Fragment): number {
+    if (this.marker === null || baseline === null) return 0;
+    const down = Math.max(0, this.marker - baseline);
+    this.marker = null;
+    return down;
   }
 
   /** Lays out a block found among inline content. @param line where the line before it ends, null if none is between */
@@ -182,6 +204,7 @@ class BlockRun {
       this.strut = NO_STRUT;
       this.absorbing = false;
       this.starting = false;
+      this.marker = null;
     }
     const carried = this.outOfFlow.length;
     this.child(box);
@@ -246,13 +269,14 @@ class BlockRun {
     const top = this.settled(starting ? startsWithin(parent, found, layout) : found);
     const { y, cleared } = this.topFor(box, top.place);
     const { fragment, end, through } = layoutBlock(box, width, basis, { ...this.flow, y: this.flow.y + y }, layout);
-    this.put(fragment, y);
+    const at = y + this.besideMarker(fragment);
+    this.put(fragment, at);
     if (through && !cleared) {
       const met = joinStruts(top.strut, end);
       if (!this.absorbing) this.strut = joinStruts(this.strut, starting ? withinEdge(parent, met, layout) : met);
       return;
     }
-    this.advance(fragment, y, end);
+    this.advance(fragment, at, end);
     // Margins of an empty box lie about the place where clearance puts it, unless it holds an inline box.
     if (!through || box.children.some((child) => child.outer === 'inline' && child.inner === 'flow')) return;
     this.cursor = y - strutSize(top.place);
@@ -266,7 +290,9 @@ class BlockRun {
     const own = joinMargin(NO_STRUT, margins.top, isByDefault(box, 'marginTop', layout));
     const top = this.starting ? withinEdge(parent, own, layout) : own;
     const { y } = this.topFor(box, top);
-    const { fragment, y: at, x } = besideFloats(box, y, width, this.basis, flow, layout);
+    const beside = besideFloats(box, y, width, this.basis, flow, layout);
+    const { fragment, x } = beside;
+    const at = beside.y + this.besideMarker(fragment);
     const offset = relativeOffset(box, width, this.basis);
     this.children.push({ fragment, x: x + offset.x, y: at + offset.y });
     const byDefault = isByDefault(box, 'marginBottom', layout);
@@ -330,7 +356,7 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
   const bottom = joinMargin(NO_STRUT, margin.bottom, isByDefault(box, 'marginBottom', layout));
   const openBelow = frame.border.bottom === 0 && frame.padding.bottom === 0;
   const joinsBottom = openBelow && specified === null && !content.keepsEnd;
-  const lineless = box.marker !== '' && content.height === 0 && content.through ? lineHeightOf(box.style, layout) : 0;
+  const lineless = besideNoLine(box, content, layout);
   const contained = containedHeight(box, layout);
   const heightWith = (end: number) => (contained ?? Math.max(0, lineless, content.height + end)) + frameHeight(frame);
   const natural = heightWith(joinsBottom ? 0 : endSize(box, content, layout));

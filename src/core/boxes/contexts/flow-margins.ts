@@ -116,7 +116,7 @@ export function through(box: Box, frame: Frame): boolean {
   const none = (value: typeof height) =>
     typeof value === 'string' || (!('fit' in value) && value.px === 0 && value.percent === 0 && !value.curve);
   return (
-    box.marker === '' &&
+    box.marker === null &&
     frame.border.bottom === 0 &&
     frame.padding.bottom === 0 &&
     none(height) &&

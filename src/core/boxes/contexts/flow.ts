@@ -18,6 +18,7 @@ import {
 import { layoutColumns } from './columns/container.js';
 import { isMulticol } from './columns/count.js';
 import { type Content, endSize, finish, layoutContent } from './block-run.js';
+import { besideNoLine } from './marker.js';
 
 /**
  * Lays out a block container that is a formatting context of its own.
@@ -39,7 +40,7 @@ export function layoutFlowRoot(job: Job): Fragment {
         clamped(box, content, layout) ??
         content.height + endSize(box, content, layout),
       floatsBottom,
-      box.marker !== '' && content.height === 0 ? lineHeightOf(box.style, layout) : 0,
+      besideNoLine(box, content, layout),
       0,
     );
   const automatic = Math.max(

@@ -1,4 +1,5 @@
 import type { Rect } from '../../base/index.js';
+import { isLengthPercentage, resolveLength } from '../../css/index.js';
 import { isFormControl, isInFlow, scrollsContent, type Box } from '../box.js';
 import {
   carriedFrom,
@@ -286,7 +287,11 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
   });
   const margin = marginsFor(box, size.width, space);
   const control = isFormControl(box) && /^(input|select|textarea)$/.test(box.element!.tag);
-  const baseline = control ? controlBaseline(box, size.height, layout) : null;
+  const baseline = box.natural!.framed
+    ? framedBaseline(box, size.height, frame)
+    : control
+      ? controlBaseline(box, size.height, layout)
+      : null;
   return makeFragment({
     box,
     ...size,
@@ -296,6 +301,15 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
     baseline,
     lastBaseline: baseline,
   });
+}
+
+/** The frame in an image without its file is as high as asked for, whatever is left for it. @spec html §15.4.2 (browsers agree) */
+function framedBaseline({ style }: Box, height: number, frame: Frame): number | null {
+  const { border, padding } = frame;
+  const content = height - frameHeight(frame);
+  if (!isLengthPercentage(style.height)) return null;
+  const most = isLengthPercentage(style.maxHeight) ? resolveLength(style.maxHeight, content) : Infinity;
+  return border.top + padding.top + Math.min(resolveLength(style.height, content), most);
 }
 
 /** Where controls without text of their own stand, from their lower edge; px. Browsers agree on no rule. */

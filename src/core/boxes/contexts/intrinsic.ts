@@ -101,7 +101,7 @@ export function contributionOf(box: Box, across: Across, layout: Layout): Intrin
   const extra = frameWidth(frame);
   if (box.anonymous) {
     const inner = layout.intrinsic(box, across);
-    return { min: inner.min, max: inner.max };
+    return { min: inner.min + extra, max: inner.max + extra };
   }
   if (box.inner === 'replaced') {
     const width = replacedSize(box, NaN, across.basis, frame, { height: across.fixed }).width;

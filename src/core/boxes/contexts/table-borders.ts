@@ -70,7 +70,7 @@ const MOST_SLOTS = 200_000;
  * @spec css2 §17.6.2, css-tables-3 §3.7
  */
 export function collapseBorders(table: Box): void {
-  if (table.anonymous || table.style.borderCollapse !== 'collapse') return;
+  if (table.style.borderCollapse !== 'collapse') return;
   const grid = tableGrid(table);
   const [rows, columns] = [grid.rows.length, grid.columns];
   if (rows * columns > MOST_SLOTS) return;

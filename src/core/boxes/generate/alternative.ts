@@ -21,31 +21,50 @@ interface Sources {
   readonly quirks: boolean;
 }
 
+/** An image whose file is missing: what it shows instead, null where it stays a replaced box, and the style of its box. */
+export interface MissingImage {
+  readonly alternative: Alternative | null;
+  readonly style: ComputedStyle;
+  /** It holds a frame of the size asked for. */
+  readonly framed: boolean;
+}
+
 /**
- * What an image whose file is missing shows; null where it stays a replaced box: it loads, or it has no text (in
- * quirks mode: whatever its text) and both sizes are given, or it has neither text nor an address.
+ * What becomes of an image whose file is missing; null of other elements. It stays a replaced box where it has no text
+ * (in quirks mode: whatever its text) and both sizes are given, or where it has neither text nor an address.
+ * @spec html §15.4.2, §15.4.3
  */
-export function alternativeOf(
+export function missingImage(
   element: ElementNode,
   style: ComputedStyle,
   { markup, images, pictures, quirks }: Sources,
-): Alternative | null {
+): MissingImage | null {
   const button = element.tag === 'input' && /^image$/i.test(markup.attribute(element, 'type') ?? '');
   if (element.namespace !== 'html' || (element.tag !== 'img' && !button)) return null;
   const source = markup.attribute(element, 'src') || undefined;
   if (button ? source && images(source) : pictures(element)) return null;
-  const alt =
-    markup.attribute(element, 'alt') ?? (button ? (markup.attribute(element, 'value') ?? 'Submit') : undefined);
-  const sized = style.width !== 'auto' && style.height !== 'auto';
-  if (sized && (quirks || !alt)) return null;
+  const alt = markup.attribute(element, 'alt');
+  const text =
+    alt ??
+    markup.attribute(element, 'title') ??
+    (button ? (markup.attribute(element, 'value') ?? 'Submit') : undefined);
+  const asks = ['src', 'srcset'].some((name) => markup.attribute(element, name) !== undefined);
+  const kept = { alternative: null, style, framed: asks || Boolean(text) };
+  const sizes = [style.width, style.height].filter((size) => size !== 'auto').length;
+  if (sizes === 2 && (quirks || !alt)) return kept;
+  // Where quirks rule, one with one size is as wide as high.
+  if (quirks && sizes === 1 && (text || (asks && alt === undefined))) return { ...kept, style: squared(style) };
   // Where no file is asked for none is missing.
-  if (!alt && !['src', 'srcset'].some((name) => markup.attribute(element, name) !== undefined)) return null;
-  const nothing = alt === '' || (source === undefined && alt === undefined);
-  return { icon: !nothing, text: alt ?? '' };
+  if (!text && !asks && !button) return kept;
+  const nothing = text === '' || (source === undefined && text === undefined);
+  return { alternative: { icon: !nothing, text: text ?? '' }, style: styleOfAlternative(style), framed: false };
 }
 
+const squared = (style: ComputedStyle): ComputedStyle =>
+  withValues(style, style.width === 'auto' ? { width: style.height } : { height: style.width });
+
 /** An inline one takes the size of what it shows. */
-export const styleOfAlternative = (style: ComputedStyle): ComputedStyle =>
+const styleOfAlternative = (style: ComputedStyle): ComputedStyle =>
   style.display === 'inline'
     ? withValues(style, { width: 'auto', height: 'auto', aspectRatio: { auto: true, ratio: null } })
     : style;

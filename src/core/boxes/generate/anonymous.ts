@@ -12,7 +12,13 @@ export function complete(box: Box, building: Building): void {
     if (box.inner === 'table') collapseBorders(box);
     return;
   }
-  if (box.inner === 'flow') wrapTableParts(box, (draft) => make(building, draft));
+  if (box.inner === 'flow') {
+    wrapTableParts(box, (draft) => make(building, draft));
+    for (const table of box.children.filter((child) => child.anonymous && child.inner === 'table')) {
+      completeCells(table, building);
+      collapseBorders(table);
+    }
+  }
   if (box.inner === 'flex' || box.inner === 'grid') wrapRuns(box, building, true);
   else if (box.inner === 'flow' && box.outer !== 'inline' && mixes(box)) wrapRuns(box, building, false);
 }

@@ -6,7 +6,7 @@ import { labelOf } from './list-box.js';
 import type { Sources } from './natural.js';
 import { number, sized } from './sized.js';
 
-function face(style: ComputedStyle, metrics: TextMetrics) {
+export function faceIn(style: ComputedStyle, metrics: TextMetrics) {
   return metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
 }
 
@@ -15,7 +15,7 @@ const UNTRUSTED = /^(times|courier|helvetica|geneva|monaco|lucida grande|gill sa
 
 /** Width of one column of a text control, and what the widest glyph adds to a single line. */
 function column(style: ComputedStyle, metrics: TextMetrics): { readonly column: number; readonly extra: number } {
-  const font = face(style, metrics);
+  const font = faceIn(style, metrics);
   if (UNTRUSTED.test(style.fontFamily[0]?.name ?? ''))
     return { column: font.width('0', style.fontSize, false), extra: 0 };
   const average = font.average(style.fontSize);
@@ -25,7 +25,7 @@ function column(style: ComputedStyle, metrics: TextMetrics): { readonly column: 
 
 function usedLineHeight(style: ComputedStyle, metrics: TextMetrics): number {
   const { lineHeight } = style;
-  if (lineHeight === 'normal') return face(style, metrics).lineHeight(style.fontSize);
+  if (lineHeight === 'normal') return faceIn(style, metrics).lineHeight(style.fontSize);
   return 'px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize;
 }
 
@@ -49,7 +49,7 @@ export function input(
     }
     case 'file': {
       // Room for 34 digits of a file name, or for the button and what stands beside it.
-      const width = (text: string) => face(style, metrics).width(text, style.fontSize, true);
+      const width = (text: string) => faceIn(style, metrics).width(text, style.fontSize, true);
       return sized(
         Math.ceil(Math.max(34 * width('0'), width('Choose File') + 18 + width('No file chosen'))),
         fileHeight(style, metrics),
@@ -104,7 +104,7 @@ const drawn = ({ appearance }: ComputedStyle): boolean => appearance !== 'none';
 
 /** A line, or the button on it with its own edges. */
 function fileHeight(style: ComputedStyle, metrics: TextMetrics): number {
-  const font = face(style, metrics);
+  const font = faceIn(style, metrics);
   return Math.max(usedLineHeight(style, metrics), font.lineHeight(style.fontSize) + 6);
 }
 
@@ -116,7 +116,7 @@ export function select(
   const options = element.elements
     .flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e]))
     .filter((e) => e.tag === 'option');
-  const font = face(style, metrics);
+  const font = faceIn(style, metrics);
   const widest = Math.max(0, ...options.map((e) => font.width(labelOf(e, markup), style.fontSize, true)));
   const line = usedLineHeight(style, metrics);
   const height = font.ascent(style.fontSize) + font.descent(style.fontSize);

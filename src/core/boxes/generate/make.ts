@@ -48,7 +48,7 @@ export function make(building: Pick<Building, 'next'>, draft: Draft): Box {
     natural: isVertical(frame) ? naturalTurned(natural) : natural,
     centred: draft.centred ?? false,
     rows: draft.rows ?? 0,
-    marker: draft.marker ?? '',
+    marker: draft.marker ?? null,
     collapsed: draft.collapsed ?? null,
     firstLine: draft.firstLine ?? null,
     locked: draft.locked ?? false,

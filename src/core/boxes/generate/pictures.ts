@@ -1,5 +1,5 @@
 import { originOf, type ComputedStyle } from '../../cascade/index.js';
-import { isInFlow, isInlineLevel, type Box, type NaturalSize } from '../box.js';
+import type { Box, NaturalSize } from '../box.js';
 import { make, push, type Building } from './make.js';
 
 /** The picture an element's `content` puts in its place, of no size where its file is missing; null without one. @spec css-content-3 §2 */
@@ -14,16 +14,6 @@ export function pictureOf(style: ComputedStyle, { images }: Building): NaturalSi
 export function markerPicture(style: ComputedStyle, { images }: Building): NaturalSize | null {
   const { listStyleImage: image } = style;
   return image === null ? null : images(image, originOf(style, 'listStyleImage')?.declaration.span);
-}
-
-/** A picture outside of its list item takes no width there, but the first line makes room for its height. */
-export function outsidePicture(box: Box, style: ComputedStyle, building: Building): void {
-  if (!/list-item/.test(style.display) || style.listStylePosition !== 'outside') return;
-  const first = box.children.find(isInFlow);
-  const natural = first && !isInlineLevel(first) ? null : markerPicture(style, building);
-  if (!natural) return;
-  picture(box, { element: null, pseudo: null, style, natural: { ...natural, width: 0, ratio: null } }, building);
-  box.children.unshift(box.children.pop()!);
 }
 
 export const NOTHING: NaturalSize = { width: 0, height: 0, ratio: null };

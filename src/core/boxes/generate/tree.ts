@@ -5,14 +5,14 @@ import { descendants, type ElementNode, type HtmlDocument, type MarkupView } fro
 import { type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
 import { styleInFlow } from '../flows/modes.js';
 import { type TextMetrics } from '../text/index.js';
-import { generatedContent, markerText, Quotes } from './content.js';
-import { BULLETS } from './counter-styles.js';
+import { generatedContent, Quotes } from './content.js';
 import { Counters } from './counters.js';
 import { partFieldset } from './fieldset.js';
 import { firstLetter } from './first-letter.js';
-import { markerPicture, NOTHING, outsidePicture, picture, pictureOf } from './pictures.js';
+import { insideMarker, outsideMarker } from './markers.js';
+import { NOTHING, picture, pictureOf } from './pictures.js';
 import { text } from './text-boxes.js';
-import { alternativeOf, type Alternative, fillWithAlternative, styleOfAlternative } from './alternative.js';
+import { missingImage, type Alternative, fillWithAlternative } from './alternative.js';
 import { isReplaced, naturalSize, type ImageSizes, type PictureSizes } from './natural.js';
 import { groupLabel, isListBox, labelOf, rowsOf } from './list-box.js';
 import { type Building, make, push } from './make.js';
@@ -107,7 +107,7 @@ const outerIn = (outer: Outer, inner: Inner, style: ComputedStyle, parent: Box):
 function fill(box: Box, element: ElementNode, building: Building): void {
   const { styles } = building;
   const style = styles.of(element);
-  if (/list-item/.test(style.display)) marker(box, element, style, building);
+  insideMarker(box, element, style, building);
   pseudo(box, element, 'before', building);
   if (element.tag === 'details' && element.namespace === 'html' && !summaryOf(element)) ownSummary(box, building);
   if (element.tag === 'optgroup') groupLabel(box, element, style, building);
@@ -173,7 +173,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   if (element.namespace === 'html' && (element.tag === 'br' || element.tag === 'wbr'))
     return breakBox(parent, element, style, building);
   const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
-  const { natural, alternative } = replacementOf(element, style, building);
+  const { natural, alternative, own } = replacementOf(element, style, building);
   const replaced = natural !== null;
   const centred =
     !replaced && !alternative && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
@@ -183,7 +183,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   if (style.overlay === 'auto') backdrop(parent, element, building);
   const box = make(building, {
     element,
-    style: alternative ? styleOfAlternative(style) : style,
+    style: own,
     firstLine: firstLine && styleInFlow(firstLine, style.writingMode),
     outer:
       replaced || centred || alternative
@@ -198,10 +198,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     rows: isListBox(element, building.styles.view) ? rowsOf(element, building.styles.view) : 0,
     locked: style.contentVisibility === 'hidden' && !replaced,
     viewport: element.tag === 'body' && element.parent?.parent === null && isOpen(building.styles.of(element.parent)),
-    marker:
-      /list-item/.test(style.display) && style.listStylePosition === 'outside' && element.tag !== 'summary'
-        ? markerText(style, building.counters.values('list-item').at(-1)!)
-        : '',
+    marker: outsideMarker(element, style, building),
   });
   push(parent, box);
   building.principal[element.index] = box;
@@ -213,7 +210,6 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   }
   if (element.tag === 'input') text(box, inputLabel(element, building.styles.view) || NO_LABEL, style, building);
   else fill(box, element, building);
-  if (element.tag !== 'summary') outsidePicture(box, style, building);
   if (box.inner === 'flow' && box.outer !== 'inline') firstLetter(box, element, building);
   partFieldset(box, building);
   complete(box, building);
@@ -235,14 +231,21 @@ function replacementOf(
   element: ElementNode,
   style: ComputedStyle,
   building: Building,
-): { readonly natural: NaturalSize | null; readonly alternative: Alternative | null } {
+): {
+  readonly natural: NaturalSize | null;
+  readonly alternative: Alternative | null;
+  readonly own: ComputedStyle;
+} {
   const natural = pictureOf(style, building);
-  if (natural) return { natural, alternative: null };
+  if (natural) return { natural, alternative: null, own: style };
   const { images, pictures, metrics, document } = building;
   const sources = { markup: building.styles.view, images, pictures, metrics };
-  const alternative = alternativeOf(element, style, { ...sources, quirks: document.quirks });
+  const missing = missingImage(element, style, { ...sources, quirks: document.quirks });
+  const { alternative, style: own } = missing ?? { alternative: null, style };
   const replaced = !alternative && isReplaced(element, sources, document.scripting);
-  return { natural: replaced ? naturalSize(element, style, sources) : null, alternative };
+  if (!replaced) return { natural: null, alternative, own };
+  const size = naturalSize(element, own, sources);
+  return { natural: missing?.framed ? { ...size, framed: true } : size, alternative, own };
 }
 
 /** Whether a transform turns or moves a box out of the plane it stands in. */
@@ -314,21 +317,4 @@ function pseudo(parent: Box, element: ElementNode, name: PseudoElement, building
     }
   }
   if (target !== parent) complete(target, building);
-}
-
-/** What browsers leave between a picture and the text of its list item, px. */
-const BESIDE_PICTURE = 7;
-
-function marker(box: Box, element: ElementNode, style: ComputedStyle, building: Building): void {
-  if (style.listStylePosition !== 'inside' && element.tag !== 'summary') return;
-  const natural = markerPicture(style, building);
-  if (natural) {
-    const wide = { ...natural, width: (natural.width ?? 0) + BESIDE_PICTURE, ratio: null };
-    return picture(box, { element: null, pseudo: null, style, natural: wide }, building);
-  }
-  const text = markerText(style, building.counters.values('list-item').at(-1)!);
-  // Bullets are drawn, not set in a font.
-  const drawn = 'name' in style.listStyleType && style.listStyleType.name in BULLETS;
-  const pseudo = drawn ? 'marker' : null;
-  if (text !== '') push(box, make(building, { style, pseudo, outer: 'inline', inner: 'text', parent: box, text }));
 }

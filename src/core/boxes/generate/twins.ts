@@ -32,7 +32,9 @@ function alike(a: Box, b: Box): boolean {
     a.anonymous === b.anonymous &&
     a.frame === b.frame &&
     a.mode === b.mode &&
-    a.marker === b.marker &&
+    a.marker?.style === b.marker?.style &&
+    a.marker?.text === b.marker?.text &&
+    a.marker?.pictureHeight === b.marker?.pictureHeight &&
     a.centred === b.centred &&
     a.rows === b.rows &&
     a.locked === b.locked &&

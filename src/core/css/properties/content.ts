@@ -19,15 +19,13 @@ export interface Content {
 
 function readItem(item: Component): ContentItem | null {
   if (item.type === 'string') return { kind: 'text', text: item.value };
-  if (item.type === 'url') return { kind: 'picture', url: item.value };
+  const picture = readPicture(item);
+  if (picture !== null) return { kind: 'picture', url: picture };
   if (item.type === 'ident')
     return /^(no-)?(open|close)-quote$/.test(item.name) ? { kind: 'quote', word: item.name as 'open-quote' } : null;
   if (item.type !== 'function') return null;
   const [first] = item.args;
   switch (item.name) {
-    case 'url':
-    case 'src':
-      return first?.type === 'string' ? { kind: 'picture', url: first.value } : null;
     case 'attr': {
       const [, fallback] = splitCommas(item.args);
       const other = fallback?.[0]?.type === 'string' ? fallback[0].value : '';
@@ -37,8 +35,17 @@ function readItem(item: Component): ContentItem | null {
     case 'counters':
       return readCounter(item.name, item.args);
     default:
-      return /-gradient$|^(-webkit-)?image-set$/.test(item.name) ? { kind: 'picture', url: '' } : null;
+      return null;
   }
+}
+
+/** The address of a picture, empty for one that is computed; null for what is none. @spec css-images-4 §2 */
+export function readPicture(item: Component): string | null {
+  if (item.type === 'url') return item.value;
+  if (item.type !== 'function') return null;
+  const [first] = item.args;
+  if (item.name === 'url' || item.name === 'src') return first?.type === 'string' ? first.value : null;
+  return /-gradient$|^(-webkit-)?image-set$/.test(item.name) ? '' : null;
 }
 
 /** @spec css-lists-3 §4.7 */

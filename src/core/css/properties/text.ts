@@ -1,5 +1,5 @@
 import { isIdent, type Component } from '../values/index.js';
-import { content } from './content.js';
+import { content, readPicture } from './content.js';
 import { colour, keyword, lengthOr, row, single, text } from './define.js';
 import { counterChanges, words } from './lists.js';
 import { shadows } from './shadows.js';
@@ -105,8 +105,8 @@ export const TEXT = {
     ([item, more]) => {
       if (more || !item) return null;
       if (isIdent(item, 'none')) return () => null;
-      if (item.type === 'url') return () => item.value;
-      return item.type === 'function' ? () => '' : null;
+      const picture = readPicture(item);
+      return picture === null ? null : () => picture;
     },
     (value) => (value === null ? 'none' : `url("${value}")`),
     { inherited: true },

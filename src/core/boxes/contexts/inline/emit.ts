@@ -7,6 +7,7 @@ import type { Line } from './lines.js';
 import { separatorsIn } from './pieces.js';
 import { placeLine } from './place.js';
 import { standsInLine } from '../static-position.js';
+import { markerExtent } from '../marker.js';
 import { styleInFirstLine } from './first-line.js';
 import { type InlineSpace, fromAtomics } from './space.js';
 
@@ -60,6 +61,9 @@ export function emit(emitting: Emitting, run: Running): void {
     expand,
   });
   run.open = placed.open;
+  const { marker } = container;
+  if (marker && line.visible && run.baseline === null)
+    run.y += Math.max(0, markerExtent(marker, layout).above - placed.baseline);
   const upright = turned ? placed.children.map((c) => turnedOver(c, placed.height)) : placed.children;
   const shown = line.visible ? upright : upright.map((one) => flattened(one, space));
   const holdsAtomics = line.pieces.some((piece) => piece.kind === 'atomic');

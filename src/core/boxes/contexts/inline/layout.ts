@@ -98,7 +98,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
 
 /** The marker beside a list item without text makes its line all the same, if that holds any inline box. @spec css-lists-3 §3.1 */
 const heldByMarker = ({ marker }: Box, line: Line, all: readonly Piece[]): boolean =>
-  marker !== '' && line.pieces.length === all.length && line.pieces.some(({ kind }) => kind === 'open');
+  marker !== null && line.pieces.length === all.length && line.pieces.some(({ kind }) => kind === 'open');
 
 const resultOf = ({ y, fresh, blocks, ...run }: Running): InlineResult => ({
   children: run.children,

@@ -100,6 +100,7 @@ export function inlinePart(
 /** Baseline of an atomic inline from its border-box top; null where it has none of its own. @spec css2 §10.8.1 (inline-block) */
 export function atomicBaseline(fragment: Fragment): number | null {
   const { box } = fragment;
+  if (box.natural?.framed) return fragment.baseline;
   if (box.inner === 'replaced')
     return box.element && /^(input|select|textarea)$/.test(box.element.tag) ? controlBaseline(fragment) : null;
   if (box.inner === 'flow' && !box.centred && scrollsContent(box)) return null;

@@ -270,7 +270,7 @@ const hangs = (pieces: readonly Piece[], text: Piece): boolean =>
 
 function assemble({ root, edges, parts, outOfFlow: out }: LineBuilder, open: readonly Box[]): LineResult {
   let height = Math.max(0, root.above + root.below);
-  let above = height > 0 ? root.above : 0;
+  let above = root.above > NOTHING.above ? root.above : 0;
   for (const level of edges) {
     const size = level.above + level.below;
     if (size <= height) continue;
