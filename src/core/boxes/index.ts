@@ -7,6 +7,7 @@ export { newMemory, type LayoutMemory } from './memory.js';
 export { pairTwins } from './generate/twins.js';
 export { makeFragment, paddingBox, type Edges, type Fragment, type Placed } from './fragment.js';
 export {
+  establishesFormattingContext,
   containsAbsolute,
   containsFixed,
   isFormControl,

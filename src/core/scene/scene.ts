@@ -1,5 +1,6 @@
 import { unite, type Rect } from '../base/index.js';
 import {
+  establishesFormattingContext,
   isSkipped,
   type Box,
   type BoxTree,
@@ -45,6 +46,12 @@ export interface SceneParts {
   /** What layout remembers of the boxes: scenes like this one start from it. */
   readonly memory: LayoutMemory;
 }
+
+/** Whether part of an inline box holds a formatting context, which counts among the blocks there without any height. */
+const holdsContext = ({ fragment }: PaintNode): boolean => {
+  const [held] = fragment.children;
+  return fragment.kind === 'line' && held !== undefined && establishesFormattingContext(held.fragment.box);
+};
 
 /** A page at a setting: styles, boxes, painting. What is not asked for is not worked out. */
 export class Scene extends Glance {
@@ -146,9 +153,9 @@ export class Scene extends Glance {
     if (isGraphic(element)) return this.#graphicsAround(element)?.rects.get(element) ?? null;
     let known = this.#rects.get(element);
     if (known === undefined) {
-      const all = this.nodes(element).map((node) => boundsOf(node.matrix, inlineRect(node)));
-      const held = all.filter(({ width, height }) => width > 0 && height > 0);
-      known = (held.length > 0 ? held : all.slice(-1)).reduce<Rect | null>(unite, null);
+      const all = this.nodes(element).map((node) => ({ node, rect: boundsOf(node.matrix, inlineRect(node)) }));
+      const held = all.filter(({ node, rect: r }) => r.width > 0 && (r.height > 0 || holdsContext(node)));
+      known = (held.length > 0 ? held : all.slice(-1)).map(({ rect }) => rect).reduce<Rect | null>(unite, null);
       this.#rects.set(element, known);
     }
     return known;

@@ -50,8 +50,8 @@ class LineBuilder {
   x = 0;
 
   constructor(readonly input: LineInput) {
-    const { style } = input.container;
-    this.root = levelOf(style, null, this.strut(style, /list-item/.test(style.display)));
+    const { style, anonymous } = input.container;
+    this.root = levelOf(style, null, this.strut(style, !anonymous && /list-item/.test(style.display)));
     if (input.base === null) for (const box of input.open) this.open(box, false);
   }
 
