@@ -57,6 +57,8 @@ import { cases as markerStyles } from './cases/marker-styles.js';
 import { cases as anonymousTables } from './cases/anonymous-tables.js';
 import { cases as framedPictures } from './cases/framed-pictures.js';
 import { cases as flatLines } from './cases/flat-lines.js';
+import { cases as controlLines } from './cases/control-lines.js';
+import { cases as wideFloats } from './cases/wide-floats.js';
 
 const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   block,
@@ -116,6 +118,8 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'tables without an element': anonymousTables,
   'frames of missing pictures': framedPictures,
   'lines without height': flatLines,
+  'lines of controls': controlLines,
+  'lines beside wide floats': wideFloats,
 };
 
 /** How far a box may lie from the browser's, px. */

@@ -153,6 +153,12 @@ describe('what is not a selector', () => {
     [':not()'],
     [':nth-child(x)'],
     ['1a'],
+    ['a,'],
+    ['a, /* none */ '],
+    [',a'],
+    ['a,,b'],
+    [':not(a,)'],
+    [':nth-child(n of a,)'],
   ])('%s', (selector) => {
     expect(() => compileSelectors(selector)).toThrow(SelectorError);
   });

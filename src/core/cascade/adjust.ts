@@ -1,18 +1,7 @@
-import { ZERO, type ComputedValues, type Display } from '../css/index.js';
+import { PROPERTY_KEYS, ZERO, type ComputedValues, type Display } from '../css/index.js';
+import type { Winner } from './block.js';
+import type { Drawn, Placement } from './placement.js';
 import { indexOf, type ComputedStyle } from './style.js';
-
-/** Where an element stands, as far as its computed values depend on it. */
-export interface Placement {
-  readonly root: boolean;
-  /** Display of the box-making parent, `contents` looked through. */
-  readonly parentDisplay: Display | null;
-  /** A replaced element or form control: `display: contents` makes it nothing. */
-  readonly atomic: boolean;
-  /** A form control: it is never a plain inline box. */
-  readonly control: boolean;
-  /** A checkbox or radio button. */
-  readonly tick: boolean;
-}
 
 const BLOCKIFIED: Partial<Readonly<Record<Display, Display>>> = {
   inline: 'block',
@@ -44,6 +33,7 @@ const I = {
   webkitLineClamp: indexOf('webkitLineClamp'),
   webkitBoxOrient: indexOf('webkitBoxOrient'),
   appearance: indexOf('appearance'),
+  lineHeight: indexOf('lineHeight'),
 };
 const EDGES = (['Top', 'Right', 'Bottom', 'Left'] as const).map(
   (side) => [indexOf(`border${side}Style`), indexOf(`border${side}Width`)] as const,
@@ -55,7 +45,12 @@ const PADDINGS = (['Top', 'Right', 'Bottom', 'Left'] as const).map((side) => ind
  * Computed values that depend on one another or on the parent's box type.
  * @spec css-display-3 §2.7 (blockification), css-overflow-3 §3.1, css-backgrounds-3 §4.3, css2 §9.7
  */
-export function adjust(values: unknown[], parent: ComputedStyle | null, placement: Placement): void {
+export function adjust(
+  values: unknown[],
+  parent: ComputedStyle | null,
+  placement: Placement,
+  winners: ReadonlyMap<number, Winner>,
+): void {
   const display = values[I.display] as Display;
   const position = values[I.position] as ComputedValues['position'];
   const outOfFlow = position === 'absolute' || position === 'fixed';
@@ -68,11 +63,24 @@ export function adjust(values: unknown[], parent: ComputedStyle | null, placemen
     values[I.display] = BLOCKIFIED[display] ?? display;
   }
   if (placement.control && values[I.display] === 'inline') values[I.display] = 'inline-block';
-  if (placement.tick && values[I.appearance] !== 'none') drawTick(values);
+  if (placement.drawn && values[I.appearance] !== 'none') drawNatively(values, placement.drawn, winners);
   for (const [style, width] of EDGES) if (values[style] === 'none' || values[style] === 'hidden') values[width] = 0;
   settleOverflow(values);
   if (values[I.textAlign] === 'match-parent') values[I.textAlign] = matchParent(parent);
 }
+
+/** What browsers draw themselves keeps to the look of its kind, whatever is asked. @spec html §15.5 (browsers agree) */
+function drawNatively(values: unknown[], kind: Drawn, winners: ReadonlyMap<number, Winner>): void {
+  if (kind === 'tick') drawTick(values);
+  else if (kind === 'menu' || !hasLook(winners)) values[I.lineHeight] = 'normal';
+}
+
+/** A page that gives a button a ground or a border draws it itself. @spec css-ui-4 §7.2 (devolvable) */
+const hasLook = (winners: ReadonlyMap<number, Winner>): boolean =>
+  LOOKS.some((index) => winners.get(index)?.match.origin === 'author');
+const LOOKS = PROPERTY_KEYS.flatMap((key, index) =>
+  /^(background|border(?!Spacing|Collapse))/.test(key) ? [index] : [],
+);
 
 /** Checkboxes and radio buttons that the browser draws have neither border nor padding, whatever is asked. */
 function drawTick(values: unknown[]): void {

@@ -13,7 +13,8 @@ import {
   type Rgba,
 } from '../css/index.js';
 import type { Block, Winner } from './block.js';
-import { adjust, clampLines, type Placement } from './adjust.js';
+import { adjust, clampLines } from './adjust.js';
+import type { Placement } from './placement.js';
 import { indexOf, INHERITED, StyleObject, type ComputedStyle } from './style.js';
 import { settleFontSize } from './font-size.js';
 import { resolveCustom, substitute, usesVariables, type CustomProperties, type Registry } from './variables.js';
@@ -175,7 +176,7 @@ export function computeStyle(
   for (let index = 0; index < ROWS.length; index++) if (!early.has(index)) settle(index);
   const specified = values[DISPLAY] as ComputedValues['display'];
   clampLines(values, winners.get(DISPLAY)?.declaration.text ?? '');
-  adjust(values, parent, placement);
+  adjust(values, parent, placement, winners);
   const style = new StyleObject(
     Object.freeze(values),
     custom,

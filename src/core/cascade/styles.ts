@@ -2,13 +2,11 @@ import {
   factsOf,
   holds,
   printFact,
-  type Display,
   type Medium,
   type MediaCondition,
   type PseudoElement,
 } from '../css/index.js';
 import { attributesOf, type ElementNode } from '../html/index.js';
-import type { Placement } from './adjust.js';
 import { heldByAnimations } from './animations.js';
 import { makeBlock, type Block } from './block.js';
 import type { PoseView } from './state.js';
@@ -18,6 +16,7 @@ import { explainMatches, type Explanation, type Idle } from './explain.js';
 import { computeStyle, flowOf, type ComputeOptions, type FontUnits } from './compute.js';
 import { Heirs, type Heir } from './heirs.js';
 import { fromAttributes, NO_RULE, type Match, type MatchedDocument } from './match.js';
+import { insideOf, placementCode, placementOf, type Placement } from './placement.js';
 import { hasSameValues, type ComputedStyle } from './style.js';
 
 /** The computed styles of a page at one setting. */
@@ -34,26 +33,6 @@ export interface StyleTree {
   /** Elements that may differ from the styles this tree was made from; empty without such. */
   readonly changed: readonly ElementNode[];
 }
-
-const ATOMIC = new Set([
-  'img',
-  'video',
-  'audio',
-  'canvas',
-  'iframe',
-  'object',
-  'embed',
-  'input',
-  'select',
-  'textarea',
-  'br',
-  'wbr',
-  'meter',
-  'progress',
-  'svg',
-]);
-
-const CONTROLS = new Set(['input', 'select', 'textarea', 'button', 'meter', 'progress']);
 
 /** A style as computed once; where viewport lengths took part, one for each viewport. */
 interface Shared {
@@ -153,8 +132,7 @@ export class Cascade {
   #around(element: ElementNode, { read, options }: Run): ComputedStyle {
     const style = read(element.index);
     if (element.namespace !== 'html' || !SLOTTING.has(element.tag)) return style;
-    const placement = { root: false, parentDisplay: style.display, atomic: false, control: false, tick: false };
-    return this.#style(this.#block([]), style, read(0), placement, options);
+    return this.#style(this.#block([]), style, read(0), insideOf(style), options);
   }
 
   #treeOf(run: Run, base: StyleTree | null, changed: readonly ElementNode[]): StyleTree {
@@ -186,15 +164,10 @@ export class Cascade {
     const active = matches.filter((m) => isActive(m, element, run));
     if (active.length === 0) return null;
     const parent = run.read(element.index);
-    const placement: Placement = {
-      root: false,
-      parentDisplay: parent.display,
-      atomic: false,
-      control: false,
-      tick: false,
-    };
     const root = run.read(0);
-    return this.#moved(this.#block(active), run.view, (b) => this.#style(b, parent, root, placement, run.options));
+    return this.#moved(this.#block(active), run.view, (b) =>
+      this.#style(b, parent, root, insideOf(parent), run.options),
+    );
   }
 
   #blockOf(element: ElementNode, run: Run): Block {
@@ -300,19 +273,6 @@ export class Cascade {
 }
 
 const SLOTTING: ReadonlySet<string> = new Set(['details', 'select', 'optgroup']);
-const FLEXIBLE = /^(inline-)?(flex|grid)$/;
-
-/** What computed values depend on beside rules and parent, as a number below 128. */
-function placementCode({ root, atomic, control, tick, parentDisplay }: Placement): number {
-  return (
-    Number(root) +
-    2 * Number(atomic) +
-    4 * Number(control) +
-    8 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay)) +
-    16 * Number(tick)
-  );
-}
-
 /** One computation of styles: what decides whether a match counts, and the styles known so far. */
 interface Run {
   readonly truth: Map<MediaCondition, boolean>;
@@ -349,19 +309,4 @@ function isActive(match: Match, element: ElementNode, run: Run): boolean {
   }
   if (containers.length > 0 && whyInactive(match, element, run) !== null) return false;
   return guard === true || holds(guard, run.view);
-}
-
-function placementOf(element: ElementNode, read: Run['read']): Placement {
-  let parentDisplay: Display | null = null;
-  for (let a = element.parent; a; a = a.parent) {
-    parentDisplay = read(a.index).display;
-    if (parentDisplay !== 'contents') break;
-  }
-  return {
-    root: element.parent === null,
-    parentDisplay,
-    atomic: ATOMIC.has(element.tag),
-    control: CONTROLS.has(element.tag),
-    tick: element.tag === 'input' && /^(checkbox|radio)$/i.test(element.attributes.get('type') ?? ''),
-  };
 }

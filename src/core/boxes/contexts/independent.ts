@@ -290,7 +290,7 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
   const baseline = box.natural!.framed
     ? framedBaseline(box, size.height, frame)
     : control
-      ? controlBaseline(box, size.height, layout)
+      ? controlBaseline(box, size.height, frame, layout)
       : null;
   return makeFragment({
     box,
@@ -315,21 +315,28 @@ function framedBaseline({ style }: Box, height: number, frame: Frame): number | 
 /** Where controls without text of their own stand, from their lower edge; px. Browsers agree on no rule. */
 const BELOW = { list: -3, color: -6, range: 0 } as const;
 
+/** Room above and below what a drop-down shows, px. */
+const AROUND_CHOICE = 1;
+
 /** Text controls stand on the baseline of their text. */
-function controlBaseline(box: Box, height: number, layout: Layout): number | null {
+function controlBaseline(box: Box, height: number, { border, padding }: Frame, layout: Layout): number | null {
   const { tag, attributes } = box.element!;
   const list = tag === 'select' && (attributes.has('multiple') || Number(attributes.get('size') ?? 1) > 1);
   if (tag === 'textarea') return null;
   if (list) return height + BELOW.list;
   const type = attributes.get('type')?.toLowerCase();
   if (tag === 'input' && (type === 'color' || type === 'range')) return height + BELOW[type];
-  const face = layout.metrics.face(box.style.fontFamily, box.style.fontWeight, box.style.fontStyle !== 'normal');
+  const { fontFamily, fontWeight, fontStyle, fontSize } = box.style;
+  const face = layout.metrics.face(fontFamily, fontWeight, fontStyle !== 'normal');
+  const [ascent, descent] = [face.ascent(fontSize), face.descent(fontSize)];
+  const top = border.top + padding.top;
+  const room = height - frameHeight({ border, padding });
+  if (tag === 'select' && box.style.appearance !== 'none')
+    return top + Math.max(AROUND_CHOICE, (room - ascent - descent) / 2) + ascent;
   const line = lineHeightOf(box.style, layout);
-  return (
-    (height - line) / 2 +
-    Math.floor((line - face.ascent(box.style.fontSize) - face.descent(box.style.fontSize)) / 2) +
-    face.ascent(box.style.fontSize)
-  );
+  // Browsers centre the whole px of a line of text.
+  const above = tag === 'input' ? (room - Math.floor(line)) / 2 : Math.max(0, (room - line) / 2);
+  return top + above + Math.floor((line - ascent - descent) / 2) + ascent;
 }
 
 export interface DocumentLayout {

@@ -108,16 +108,23 @@ function fileHeight(style: ComputedStyle, metrics: TextMetrics): number {
   return Math.max(usedLineHeight(style, metrics), font.lineHeight(style.fontSize) + 6);
 }
 
+const isOption = ({ tag }: ElementNode): boolean => tag === 'option';
+
 export function select(
   element: ElementNode,
   style: ComputedStyle,
   { markup, metrics }: Pick<Sources, 'markup' | 'metrics'>,
 ): NaturalSize {
-  const options = element.elements
-    .flatMap((e) => (e.tag === 'optgroup' ? e.elements : [e]))
-    .filter((e) => e.tag === 'option');
   const font = faceIn(style, metrics);
-  const widest = Math.max(0, ...options.map((e) => font.width(labelOf(e, markup), style.fontSize, true)));
+  // What stands in a group is set in by four spaces.
+  const labels = element.elements.flatMap((e) =>
+    e.tag === 'optgroup'
+      ? e.elements.filter(isOption).map((o) => `    ${labelOf(o, markup)}`)
+      : isOption(e)
+        ? [labelOf(e, markup)]
+        : [],
+  );
+  const widest = Math.max(0, ...labels.map((label) => font.width(label, style.fontSize, true)));
   const line = usedLineHeight(style, metrics);
   const height = font.ascent(style.fontSize) + font.descent(style.fontSize);
   if (!drawn(style)) return sized(Math.ceil(widest), style.lineHeight === 'normal' ? height : line);

@@ -60,11 +60,15 @@ export const isSelector = (text: string): boolean => {
   }
 };
 
+const ENDS_IN_COMMA = /(?:^|[^\\]),(?:\s|\/\*[^]*?\*\/)*$/;
+
 /**
  * Compiles a selector list; throws SelectorError where the standard drops the rule.
  * @spec selectors-4 §4, §18 (invalid selectors), css-nesting-1 §3
  */
 export function compileSelectors(text: string, options: CompileOptions = { parent: null }): readonly Selector[] {
+  // The parser reads over a comma at the end.
+  if (ENDS_IN_COMMA.test(text)) throw new SelectorError('a comma needs a selector after it');
   let nodes: SelectorNode[];
   try {
     nodes = parser().astSync(text).nodes;

@@ -108,7 +108,8 @@ export function findRoom(
 ): Room {
   for (let top = from.y; ;) {
     const gap = space.floats.gap(space.y + top, space.y + top + from.height, space.x, space.x + space.width);
-    const room = { y: top, left: gap.left - space.x, right: gap.right - space.x };
+    const left = gap.left - space.x;
+    const room = { y: top, left, right: Math.max(left, gap.right - space.x) };
     const narrowed = gap.left > space.x || gap.right < space.x + space.width;
     if (!narrowed || !mayMove) return room;
     const part = next();

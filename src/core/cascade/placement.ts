@@ -1,0 +1,85 @@
+import type { Display } from '../css/index.js';
+import type { ElementNode } from '../html/index.js';
+import type { ComputedStyle } from './style.js';
+
+/** A checkbox or radio button; an input that is a button; a select that drops down. */
+export type Drawn = 'tick' | 'button' | 'menu';
+
+/** Where an element stands, as far as its computed values depend on it. */
+export interface Placement {
+  readonly root: boolean;
+  /** Display of the box-making parent, `contents` looked through. */
+  readonly parentDisplay: Display | null;
+  /** A replaced element or form control: `display: contents` makes it nothing. */
+  readonly atomic: boolean;
+  /** A form control: it is never a plain inline box. */
+  readonly control: boolean;
+  /** What browsers draw themselves unless told otherwise. */
+  readonly drawn: Drawn | null;
+}
+
+const ATOMIC = new Set([
+  'img',
+  'video',
+  'audio',
+  'canvas',
+  'iframe',
+  'object',
+  'embed',
+  'input',
+  'select',
+  'textarea',
+  'br',
+  'wbr',
+  'meter',
+  'progress',
+  'svg',
+]);
+
+const CONTROLS = new Set(['input', 'select', 'textarea', 'button', 'meter', 'progress']);
+
+const FLEXIBLE = /^(inline-)?(flex|grid)$/;
+const DRAWN: readonly (Drawn | null)[] = [null, 'tick', 'button', 'menu'];
+
+/** What computed values depend on beside rules and parent, as a number below 128. */
+export function placementCode({ root, atomic, control, drawn, parentDisplay }: Placement): number {
+  return (
+    Number(root) +
+    2 * Number(atomic) +
+    4 * Number(control) +
+    8 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay)) +
+    16 * DRAWN.indexOf(drawn)
+  );
+}
+
+export function placementOf(element: ElementNode, read: (index: number) => ComputedStyle): Placement {
+  let parentDisplay: Display | null = null;
+  for (let a = element.parent; a; a = a.parent) {
+    parentDisplay = read(a.index).display;
+    if (parentDisplay !== 'contents') break;
+  }
+  return {
+    root: element.parent === null,
+    parentDisplay,
+    atomic: ATOMIC.has(element.tag),
+    control: CONTROLS.has(element.tag),
+    drawn: drawnAs(element),
+  };
+}
+
+/** Where something stands that no element stands for: in a box of the given style. */
+export const insideOf = ({ display }: ComputedStyle): Placement => ({
+  root: false,
+  parentDisplay: display,
+  atomic: false,
+  control: false,
+  drawn: null,
+});
+
+function drawnAs({ tag, attributes }: ElementNode): Drawn | null {
+  if (tag === 'select') return attributes.has('multiple') || Number(attributes.get('size')) > 1 ? null : 'menu';
+  if (tag !== 'input') return null;
+  const type = attributes.get('type')?.toLowerCase() ?? '';
+  if (type === 'checkbox' || type === 'radio') return 'tick';
+  return ['submit', 'button', 'reset'].includes(type) ? 'button' : null;
+}
