@@ -59,6 +59,9 @@ import { cases as framedPictures } from './cases/framed-pictures.js';
 import { cases as flatLines } from './cases/flat-lines.js';
 import { cases as controlLines } from './cases/control-lines.js';
 import { cases as wideFloats } from './cases/wide-floats.js';
+import { cases as tabs } from './cases/tabs.js';
+import { cases as leastFontSizes } from './cases/least-font-sizes.js';
+import { cases as embedded } from './cases/embedded.js';
 
 const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   block,
@@ -118,6 +121,10 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'tables without an element': anonymousTables,
   'frames of missing pictures': framedPictures,
   'lines without height': flatLines,
+  'tab stops': tabs,
+  'least font sizes': leastFontSizes,
+  'embedded content': embedded,
+
   'lines of controls': controlLines,
   'lines beside wide floats': wideFloats,
 };

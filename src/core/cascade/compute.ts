@@ -16,7 +16,7 @@ import type { Block, Winner } from './block.js';
 import { adjust, clampLines } from './adjust.js';
 import type { Placement } from './placement.js';
 import { indexOf, INHERITED, StyleObject, type ComputedStyle } from './style.js';
-import { settleFontSize } from './font-size.js';
+import { legible, settleFontSize } from './font-size.js';
 import { resolveCustom, substitute, usesVariables, type CustomProperties, type Registry } from './variables.js';
 
 /** x-height and advance of the digit zero of a font, px. */
@@ -159,12 +159,12 @@ export function computeStyle(
     parent,
     winner: winners.get(FONT_SIZE),
     quirks: options.quirks,
-    size: values[FONT_SIZE] as number,
+    size: askedSize(values[FONT_SIZE] as number, winners.get(FONT_SIZE), parent),
     withLargerEm: () => withLargerEm(winners.get(FONT_SIZE), context),
   });
-  values[FONT_SIZE] = size;
+  values[FONT_SIZE] = legible(size, sizing);
   if (options.textZoom !== 1) zoomText(values, winners.get(FONT_SIZE), parent === null, context);
-  context.fontSize = values[FONT_SIZE] as number;
+  context.fontSize = options.textZoom === 1 ? size : (values[FONT_SIZE] as number);
   settle(LINE_HEIGHT);
   if (options.textZoom !== 1 && winners.has(LINE_HEIGHT)) zoomLines(values, options.textZoom);
   context.style = fontOf(values, usedLineHeight(values, context));
@@ -184,10 +184,15 @@ export function computeStyle(
     block,
     winners,
     sizing,
+    options.textZoom === 1 ? size : context.fontSize,
     specified,
   ) as ComputedStyle;
   return { style, readViewport: context.readViewport };
 }
+
+/** A size that is inherited is the one asked for above. */
+const askedSize = (size: number, winner: Winner | undefined, parent: ComputedStyle | null): number =>
+  parent && (!winner || winner.value === 'inherit' || winner.value === 'unset') ? parent.askedFontSize : size;
 
 function inheritedFrom(parent: ComputedStyle): unknown[] {
   const values: unknown[] = new Array(ROWS.length);
@@ -201,8 +206,8 @@ function prepare(
   root: ComputedStyle | null,
   options: ComputeOptions,
 ): void {
-  context.fontSize = parent?.fontSize ?? 16;
-  context.rootFontSize = root?.fontSize ?? 16;
+  context.fontSize = parent?.askedFontSize ?? 16;
+  context.rootFontSize = root?.askedFontSize ?? 16;
   context.parentFontWeight = parent?.fontWeight ?? 400;
   context.dark = options.medium.dark && false;
   if (parent) context.style = { ...fontOf(parent.values, 0), lineHeight: lineHeightOf(parent, context) };

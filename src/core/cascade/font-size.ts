@@ -20,6 +20,13 @@ const MONOSPACE: Readonly<Record<SizeKeyword, readonly [number, number]>> = {
 };
 const SCALE = 13 / 16;
 
+/** What browsers make of smaller sizes that are shares of others, px; a size of nothing stays nothing. */
+const SMALLEST = 6;
+
+/** The size used for what is asked for, px. */
+export const legible = (asked: number, sizing: FontSizing): number =>
+  sizing === 'absolute' || asked === 0 ? asked : Math.max(asked, SMALLEST);
+
 /** Whether the list is the bare keyword monospace, which browsers set smaller. */
 export const isMonospace = (families: readonly FontFamily[]): boolean =>
   families.length === 1 && families[0]!.name.toLowerCase() === 'monospace';
@@ -62,5 +69,7 @@ function sizingOf({ parent, winner, size, withLargerEm }: Given): FontSizing {
   if (typeof winner.value === 'string') return 'relative';
   if (typeof winner.value !== 'function')
     return /\d(em|%)|larger|smaller/i.test(winner.declaration.text) ? relative : 'absolute';
-  return withLargerEm() === size ? 'absolute' : relative;
+  // Sums of lengths are lengths, whatever they are made of.
+  const sum = /\b(calc|min|max|clamp)\(/i.test(winner.declaration.text);
+  return sum || withLargerEm() === size ? 'absolute' : relative;
 }

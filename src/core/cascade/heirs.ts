@@ -92,7 +92,7 @@ const isPlain = ({ direction, writingMode }: ComputedStyle): boolean =>
 
 /** Whether two styles hand down the same values. */
 function sameInherited(a: ComputedStyle, b: ComputedStyle): boolean {
-  if (a.fontSizing !== b.fontSizing) return false;
+  if (a.fontSizing !== b.fontSizing || a.askedFontSize !== b.askedFontSize) return false;
   for (const index of INHERITED) if (a.values[index] !== b.values[index]) return false;
   return sameCustom(a.custom, b.custom);
 }

@@ -18,6 +18,8 @@ export class StyleObject {
     readonly winners: ReadonlyMap<number, Winner>,
     /** Where the font size comes from: it decides what the family `monospace` does to it. */
     readonly fontSizing: FontSizing,
+    /** The font size that shares of it refer to, px: before what is too small to read is enlarged. */
+    readonly askedFontSize: number,
     /** Values before box-type fixups: the display as the cascade gave it. */
     readonly specifiedDisplay: ComputedValues['display'],
   ) {}

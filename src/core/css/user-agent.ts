@@ -10,6 +10,7 @@ summary, details, optgroup, option, listing, xmp, plaintext { display: block }
 area, base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title
   { display: none }
 input[type=hidden i] { display: none !important }
+embed:not([src], [type]) { display: none }
 embed[hidden] { display: inline; height: 0; width: 0 }
 [hidden]:not([hidden=until-found i]) { display: none }
 slot { display: contents }

@@ -114,7 +114,9 @@ export class PageDraft {
         .map((d) => d.text)
         .join('\n')
         .toLowerCase() + this.text.html.toLowerCase();
-    const named = ruleSet.fontFaces.filter((face) => words.includes(face.family.toLowerCase()));
+    // Escaped or parted differently, a name may not stand there as it is: its first word does.
+    const asks = (name: string) => words.includes(name) || words.includes(/^[\w-]*/.exec(name)![0]);
+    const named = ruleSet.fontFaces.filter((face) => asks(face.family.toLowerCase()));
     const codes = named.some(({ characters }) => characters) ? charactersOf(this.document, ruleSet) : [];
     return named.filter(
       ({ characters }) =>

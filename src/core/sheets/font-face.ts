@@ -1,3 +1,4 @@
+import { parseComponents } from '../css/index.js';
 import type { Span } from '../base/index.js';
 import type { CodePoints, FontFace } from './rules.js';
 
@@ -5,7 +6,7 @@ export const unquote = (text: string): string => text.trim().replace(/^(["'])([^
 
 /** The face that the descriptors of an @font-face rule describe; null without a family. @spec css-fonts-4 §4 */
 export function fontFaceOf(given: ReadonlyMap<string, string>, span: Span): FontFace | null {
-  const family = unquote(given.get('font-family') ?? '');
+  const family = familyName(given.get('font-family') ?? '');
   const sources = [...(given.get('src') ?? '').matchAll(/url\(\s*(?:"([^"]*)"|'([^']*)'|([^)"'\s]*))\s*\)/gi)].map(
     (m) => m[1] ?? m[2] ?? m[3] ?? '',
   );
@@ -21,6 +22,14 @@ export function fontFaceOf(given: ReadonlyMap<string, string>, span: Span): Font
     ),
     span,
   };
+}
+
+/** A name in quotes, or words with a space between them. @spec css-fonts-4 §4.2, §3.1.1 */
+function familyName(text: string): string {
+  const items = parseComponents(text);
+  const [first] = items;
+  if (items.length === 1 && first?.type === 'string') return first.value;
+  return items.every((item) => item.type === 'ident') ? items.map((item) => item.raw).join(' ') : unquote(text);
 }
 
 /** Code points of `unicode-range`; null where it is left out or malformed. @spec css-fonts-4 §4.5 */

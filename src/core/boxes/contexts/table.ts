@@ -125,7 +125,9 @@ function growRows(
   const wanted = box.anonymous
     ? natural
     : Math.max(natural, clampHeight(box, specified ?? natural, space.height, frame));
-  const spare = wanted - natural;
+  // Browsers keep room beside groups without a row, but take none where the table is no taller.
+  const held = new Set(grid.rows.map((row) => row.group));
+  const spare = wanted - natural - gap * grid.groups.filter((group) => !held.has(group)).length;
   if (spare <= 0 || heights.length === 0) return;
   const basis = specified === null ? NaN : specified - frameHeight(frame) - gap * (heights.length + 1);
   shareOutTable(heights, grid, gap, { spare, basis });

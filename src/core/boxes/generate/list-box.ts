@@ -26,6 +26,8 @@ export function labelOf(option: ElementNode, markup: MarkupView): string {
 /** A row for the name of a group of options. */
 export function groupLabel(box: Box, group: ElementNode, style: ComputedStyle, building: Building): void {
   const row = withValues(style, {
+    lineHeight: 'normal',
+    boxSizing: 'content-box',
     paddingTop: ZERO,
     minHeight: px(1.2 * style.fontSize),
     paddingLeft: px(2),
@@ -33,5 +35,5 @@ export function groupLabel(box: Box, group: ElementNode, style: ComputedStyle, b
     paddingBottom: px(1),
   });
   const line = push(box, make(building, { style: row, outer: 'block', inner: 'flow', parent: box }));
-  text(line, labelOf(group, building.styles.view), style, building);
+  text(line, labelOf(group, building.styles.view), row, building);
 }

@@ -75,11 +75,13 @@ export function isReplaced(
   if (element.namespace === 'svg') return element.tag === 'svg' && element.parent?.namespace !== 'svg';
   if (element.namespace === 'math') return false;
   if (element.tag === 'object') {
-    const data = markup.attribute(element, 'data');
-    if (data === undefined) return false;
+    const data = markup.attribute(element, 'data') ?? '';
     // What it holds is shown where the picture it names is missing.
     if (PICTURE_NAME.test(data)) return images(data) !== null;
-    return element.children.every((c) => c.kind === 'text' && c.data.trim() === '');
+    const holdsNothing = element.children.every((c) =>
+      c.kind === 'text' ? c.data.trim() === '' : c.kind !== 'element' || c.tag === 'param',
+    );
+    return holdsNothing || data.startsWith('data:');
   }
   // Without scripts a canvas shows what it holds.
   if (element.tag === 'canvas' && !scripting) return false;

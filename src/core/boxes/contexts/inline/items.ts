@@ -1,3 +1,4 @@
+import type { ComputedStyle } from '../../../cascade/index.js';
 import { hasPercent } from '../../../css/index.js';
 import { isFloating, isOutOfFlow, type Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
@@ -14,6 +15,8 @@ export type Item =
     };
 
 export interface Paragraph {
+  /** That of the block container. */
+  readonly style: ComputedStyle;
   readonly items: readonly Item[];
   /** Text of the whole paragraph, atomic inlines as one object character each. */
   readonly text: string;
@@ -43,7 +46,15 @@ export function paragraphOf(container: Box, layout: Pick<Layout, 'breaks' | 'lim
     for (const child of container.children) collect(child, work);
     const { items, text } = work;
     const { levels, rtl } = levelsOf(container, items, text);
-    paragraph = { items, text, breaks: breaksOf(text, layout), levels, rtl, rigid: items.every(isRigid) };
+    paragraph = {
+      style: container.style,
+      items,
+      text,
+      breaks: breaksOf(text, layout),
+      levels,
+      rtl,
+      rigid: items.every(isRigid),
+    };
     known.set(container, paragraph);
   }
   return paragraph;

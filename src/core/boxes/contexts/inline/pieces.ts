@@ -166,7 +166,7 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
         pieces.push(base);
     }
   }
-  return settleOpenings(setTabs(pieces, layout));
+  return settleOpenings(setTabs(pieces, paragraph.style, layout));
 }
 
 /** Whether nothing but further tags open between a tag and a block: the line may end in front of it, behind a space. */
@@ -229,20 +229,24 @@ function emptyEnd(pieces: readonly Piece[], open: number): number | null {
   return null;
 }
 
-/** Widths of preserved tabs: each run of them ends at a tab stop, counted from the start of its line. @spec css-text-3 §4.2 */
-function setTabs(pieces: Piece[], layout: Layout): Piece[] {
+/**
+ * Widths of preserved tabs: each run of them ends at a tab stop, counted from the start of its line.
+ * @param block the style whose spaces measure the stops: that of the block container
+ * @spec css-text-3 §4.2
+ */
+function setTabs(pieces: Piece[], block: ComputedStyle, layout: Layout): Piece[] {
+  let space: number | null = null;
   let x = 0;
   return pieces.map((piece) => {
     const tabs = piece.kind === 'text' && piece.text[0] === '\t' ? piece.text.length : 0;
-    const width = tabs > 0 ? tabWidth(piece.box.style, tabs, x, layout) : piece.width;
+    if (tabs > 0) space ??= textWidth(' ', block, layout);
+    const width = tabs > 0 ? tabWidth(piece.box.style, tabs, x, space!) : piece.width;
     x = piece.forced ? 0 : x + width;
     return tabs > 0 ? { ...piece, width } : piece;
   });
 }
 
-function tabWidth(style: ComputedStyle, tabs: number, x: number, layout: Layout): number {
-  const { tabSize, fontSize } = style;
-  const space = textWidth(' ', style, layout);
+function tabWidth({ tabSize, fontSize }: ComputedStyle, tabs: number, x: number, space: number): number {
   const interval = typeof tabSize === 'number' ? tabSize * space : resolveLength(tabSize, fontSize);
   if (interval <= 0) return 0;
   const rest = interval - (x % interval);
