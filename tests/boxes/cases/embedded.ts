@@ -21,15 +21,13 @@ export const cases: readonly LayoutCase[] = [
   {
     name: 'embedded 2',
     css: 'p{margin:0}',
-    body: '<p id=e0><object id=e1 data="nix.swf" width=50 height=20>fallback</object>a</p><p id=e4><object id=e5 data="nix.svg" type="image/svg+xml">fallback</object>a</p><p id=e6><object id=e7 classid="clsid:D27CDB6E" width=100 height=50><param name=movie value=x><embed id=e8 src="nix.swf" width=100 height=50></object>a</p>',
+    body: '<p id=e0><object id=e1 data="nix.swf" width=50 height=20>fallback</object>a</p><p id=e6><object id=e7 classid="clsid:D27CDB6E" width=100 height=50><param name=movie value=x><embed id=e8 src="nix.swf" width=100 height=50></object>a</p>',
     boxes: {
       e0: [0, 0, 800, 20],
       e1: [0, 1, 54.25, 17],
-      e4: [0, 20, 800, 155],
-      e5: [0, 20, 300, 150],
-      e6: [0, 175, 800, 55],
-      e7: [0, 211, 100, 17],
-      e8: [0, 175, 100, 50],
+      e6: [0, 20, 800, 55],
+      e7: [0, 56, 100, 17],
+      e8: [0, 20, 100, 50],
     },
   },
   {
