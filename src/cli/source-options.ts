@@ -1,12 +1,15 @@
 import type { Argv } from 'yargs';
 import type { Page } from '../core/index.js';
-import { loadFile, loadStream } from '../sources/index.js';
+import { loadFile, loadStream, type FileOptions } from '../sources/index.js';
+import { declaredIn } from './config/openings.js';
+import { readSettings } from './config/read.js';
 import { STANDARD_INPUT } from './options.js';
 
 /** What reading commands may be told of where a page stands. */
 export interface SourceArguments {
   root?: string;
   font?: string[];
+  config?: string;
 }
 
 /** The options all reading commands share. */
@@ -20,6 +23,10 @@ export const withSources = <T>(argv: Argv<T>): Argv<T & SourceArguments> =>
       type: 'string',
       array: true,
       describe: 'Font files (.woff2, .woff, .ttf, .otf) visitors have though the page does not bring them',
+    })
+    .option('config', {
+      type: 'string',
+      describe: 'Settings to use instead of rope-ladder.json of this folder',
     }) as unknown as Argv<T & SourceArguments>;
 
 /** What commands that follow one page over a range of widths may be told. */
@@ -43,11 +50,14 @@ export const withRange = <T>(argv: Argv<T>): Argv<T & RangeArguments> =>
     T & RangeArguments
   >;
 
-/** What the options mean for reading a page. */
-export const sourceOptions = ({ root, font }: SourceArguments) => ({
-  ...(root === undefined ? {} : { root }),
-  ...(font === undefined ? {} : { fonts: font }),
-});
+/** What the options and the settings of the folder mean for reading a page: root, fonts, declared menus and openings. */
+export function sourceOptions({ root, font, config: named }: SourceArguments): FileOptions {
+  const settings = readSettings(named);
+  const { config } = settings;
+  const from = root ?? config.root;
+  const fonts = font ?? config.fonts;
+  return { ...(from === undefined ? {} : { root: from }), ...(fonts ? { fonts } : {}), ...declaredIn(settings) };
+}
 
 /** Reads the page a reading command names. */
 export async function readPage(name: string, args: SourceArguments): Promise<Page> {

@@ -84,6 +84,7 @@ const page = z.strictObject({
   page: z.string(),
   language: z.string(),
   widths: range,
+  heights: z.array(z.number()).min(1),
   level: z.enum(LEVELS),
   menus: z.array(menu),
   rungs: z.array(

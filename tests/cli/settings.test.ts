@@ -108,6 +108,59 @@ describe('rope-ladder.json', () => {
     expect(found([{ menu: 'nav', ignore: true }])).toEqual([[], 0]);
   });
 
+  test('what only another height shows is told with that height', () => {
+    const low = page('a{color:#111}@media (max-height:640px){a{color:#aaa}}');
+    site.put('low/index.html', low);
+    const found = (settings: object, words: readonly string[] = []) => {
+      const [one] = model(
+        asked({ pages: ['low'], ...settings }, ['audit', '--json', '--only', 'text-contrast', ...words]).out,
+      ).pages;
+      return { heights: one!.heights, findings: one!.findings.map(({ visitors, says }) => [visitors, says]) };
+    };
+    expect(found({})).toEqual({ heights: [800], findings: [] });
+    const { heights, findings } = found({ height: [800, 600, 500] });
+    expect(heights).toEqual([800, 600, 500]);
+    expect(findings).toEqual([[['screen-600-px-high'], expect.stringMatching(/on a screen 600 px high\.$/)]]);
+    // At the first height it is told as ever.
+    expect(found({ height: 600 }).findings).toEqual([[[], expect.not.stringContaining('px high')]]);
+    expect(found({}, ['--height', '600,800']).heights).toEqual([600, 800]);
+  });
+
+  test('what is declared holds for every command that reads a page', () => {
+    const settings = {
+      menus: [{ menu: '.q', kind: 'utility', label: 'Quick links' }],
+      openings: [{ handle: '.b', move: 'press', on: '.q', class: 'open' }],
+    };
+    site.put(
+      'told/index.html',
+      page('.q p{display:none}.q.open p{display:block}').replace(
+        '<nav',
+        '<button class="b" aria-expanded="false">More</button><div class="q"><p><a href="a.html">A one</a> and <a href="b.html">B two</a></p></div><nav',
+      ),
+    );
+    const told = (words: readonly string[], set: object = settings) => asked(set, [...words, 'told/index.html']).out;
+    expect(told(['menus'])).toMatch(/utility[^]*Quick links|Quick links[^]*utility/);
+    expect(told(['menus'], {})).not.toContain('Quick links');
+    expect(told(['rungs'])).toContain('Quick links');
+    const stops = (set: object) =>
+      (JSON.parse(told(['walk', '--json', '--pose', 'press:.b'], set)) as { stops: { name: string }[] }).stops.map(
+        ({ name }) => name,
+      );
+    expect(stops(settings)).toEqual(expect.arrayContaining(['A one', 'B two']));
+    const seen = (set: object) =>
+      (JSON.parse(told(['links', '--json'], set)) as { pages: { links: { address: string }[] }[] }).pages[0]!.links.map(
+        ({ address }) => address,
+      );
+    expect([seen(settings).some((a) => a.endsWith('a.html')), seen({}).some((a) => a.endsWith('a.html'))]).toEqual([
+      true,
+      false,
+    ]);
+    asked(settings, ['rungs', 'told/index.html']);
+    site.put('other.json', JSON.stringify({ menus: [{ menu: '.q', label: 'By another file' }] }));
+    expect(site.run(['menus', 'told/index.html', '--config', 'other.json']).out).toContain('By another file');
+    expect(site.run(['menus', 'told/index.html', '--config', 'none.json']).err).toContain('none.json does not exist');
+  });
+
   test.each<[string, string, RegExp]>([
     [
       'a figure that a check does not have',

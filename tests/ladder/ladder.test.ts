@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { joinRanges, SourceText } from '../../src/core/base/index.js';
+import { joinRanges, withoutRanges, SourceText } from '../../src/core/base/index.js';
 import {
   endsOf,
   firstBeyond,
@@ -220,4 +220,19 @@ describe('over which widths something holds', () => {
       { from: 20, to: 30 },
     ]);
   });
+});
+
+test('what is left of ranges holds exactly the px that none of the others has', () => {
+  const range = fc
+    .tuple(fc.integer({ min: 0, max: 60 }), fc.integer({ min: 0, max: 20 }))
+    .map(([from, more]) => ({ from, to: from + more }));
+  const holds = (ranges: readonly { from: number; to: number }[], px: number) =>
+    ranges.some(({ from, to }) => px >= from && px <= to);
+  fc.assert(
+    fc.property(fc.array(range, { maxLength: 5 }), fc.array(range, { maxLength: 5 }), (ranges, others) => {
+      const left = withoutRanges(ranges, others);
+      for (let px = 0; px <= 90; px++) expect(holds(left, px)).toBe(holds(ranges, px) && !holds(others, px));
+      for (const [i, one] of left.entries()) expect(i === 0 || left[i - 1]!.to < one.from).toBe(true);
+    }),
+  );
 });

@@ -10,7 +10,7 @@ export interface AuditArguments extends SourceArguments {
   from?: number;
   to?: number;
   at?: (string | number)[];
-  height?: number;
+  height?: (string | number)[];
   level?: Level;
   only?: string[];
   skip?: string[];
@@ -38,12 +38,16 @@ export const auditArguments = (argv: Argv): Argv<AuditArguments> =>
       array: true,
       describe: 'Built pages (HTML files), folders of them, globs, or - for standard input',
     })
-    .option('config', { type: 'string', describe: 'Settings to use instead of rope-ladder.json of this folder' })
     .option('skip-pages', { type: 'string', array: true, describe: 'Globs of pages to leave out' })
     .option('from', { type: 'number', defaultDescription: '320', describe: 'Narrowest width, px' })
     .option('to', { type: 'number', defaultDescription: '1920', describe: 'Widest width, px' })
     .option('at', { type: 'string', array: true, describe: 'Only these widths, px: 375 or 320,768' })
-    .option('height', { type: 'number', defaultDescription: '800', describe: 'Height of the viewport, px' })
+    .option('height', {
+      type: 'string',
+      array: true,
+      defaultDescription: '800',
+      describe: 'Height of the viewport, px; or several, the one that counts most first: 800,600',
+    })
     .option('level', { choices: LEVELS, defaultDescription: 'AA', describe: 'WCAG level to hold the menus to' })
     .option('only', { type: 'string', array: true, describe: 'Only these checks' })
     .option('skip', { type: 'string', array: true, describe: 'All checks but these' })

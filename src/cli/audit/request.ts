@@ -3,11 +3,11 @@ import { extname } from 'node:path';
 import type { Acceptance, AuditOptions, Resource, Weight } from '../../core/index.js';
 import { checkWritable, formatFor, type Format } from '../../formats/index.js';
 import { expandPages } from '../../sources/index.js';
-import { openingScript } from '../config/openings.js';
+import { declaredIn } from '../config/openings.js';
 import { ACCEPTED_FILE, CONFIG_FILE, readAccepted, readSettings, type Settings } from '../config/read.js';
 import { UsageError } from '../errors.js';
 import type { PageTask } from '../jobs/audit-one.js';
-import { parseChecks, parseRange, parseWidth, parseWidths, STANDARD_INPUT } from '../options.js';
+import { parseChecks, parseRange, parseWidths, STANDARD_INPUT } from '../options.js';
 import type { AuditArguments } from './arguments.js';
 
 export interface Output {
@@ -73,8 +73,7 @@ export async function requestOf(args: AuditArguments, today: string): Promise<Re
     material: outputs.some(({ format }) => format.material) ? { pictures: args.pictures } : null,
     ...(root === undefined ? {} : { root }),
     ...(fonts ? { fonts } : {}),
-    ...(config.menus ? { menus: config.menus as NonNullable<PageTask['menus']> } : {}),
-    ...(config.openings ? { moreScripts: [openingScript(config.openings, settings.file ?? CONFIG_FILE)] } : {}),
+    ...declaredIn(settings),
   };
   return {
     tasks: names.map((name) => ({ ...shared, name })),
@@ -123,6 +122,9 @@ function jobsOf(jobs: number | undefined): number | undefined {
   return jobs;
 }
 
+const heightsOf = (given: number | readonly (string | number)[]): readonly [number, ...number[]] =>
+  parseWidths(typeof given === 'number' ? [given] : given, '--height') as [number, ...number[]];
+
 function auditOptionsOf(args: AuditArguments, { config }: Settings): Partial<AuditOptions> {
   const { from, to } = parseRange({ from: args.from ?? config.from ?? 320, to: args.to ?? config.to ?? 1920 });
   const settings = Object.entries(config.checks ?? {});
@@ -134,12 +136,14 @@ function auditOptionsOf(args: AuditArguments, { config }: Settings): Partial<Aud
   const figures = settings.flatMap(([id, set]) =>
     typeof set === 'object' && set.figures ? [[id, set.figures] as const] : [],
   );
+  const [height, ...otherHeights] = heightsOf(args.height ?? config.height ?? 800);
   const only = args.only ? parseChecks(args.only, '--only') : null;
   return {
     from,
     to,
     at: args.at ? parseWidths(args.at, '--at') : (config.at ?? null),
-    height: parseWidth(args.height ?? config.height ?? 800, '--height'),
+    height,
+    otherHeights,
     level: args.level ?? config.level ?? 'AA',
     only,
     skip: [...(args.skip ? parseChecks(args.skip, '--skip') : []), ...off.filter((id) => !only?.includes(id))],

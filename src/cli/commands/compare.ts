@@ -12,7 +12,7 @@ import { EXIT, UsageError } from '../errors.js';
 import { finish } from '../finish.js';
 import { parseRange, parseWidths } from '../options.js';
 import { progressOn, type Progress } from '../progress.js';
-import { withSources, type SourceArguments } from '../source-options.js';
+import { sourceOptions, withSources, type SourceArguments } from '../source-options.js';
 import { terminalOf } from '../terminal.js';
 import { later } from '../work.js';
 
@@ -85,13 +85,15 @@ async function side(
   if (extname(name).toLowerCase() === '.json' && !isFolder(name))
     return { name, run: readResult(name), materials: new Map(), failed: 0 };
   const { files, root } = await expandPages([name]);
+  // Each side is a site of its own: the settings' root is for neither.
+  const { root: _, ...reading } = sourceOptions(args);
   const own = args.root ?? root ?? undefined;
   const tasks = files.map((file) => ({
+    ...reading,
     name: file,
     audit,
     material,
     ...(own === undefined ? {} : { root: own }),
-    ...(args.font ? { fonts: args.font } : {}),
   }));
   return { name, ...(await auditWhole(tasks, args.jobs, progress, name)) };
 }

@@ -69,7 +69,10 @@ export const config = z.strictObject({
   from: px.optional().describe('Narrowest width, px'),
   to: px.optional().describe('Widest width, px'),
   at: z.array(px).min(1).optional().describe('Only these widths, px'),
-  height: px.optional().describe('Height of the viewport, px'),
+  height: z
+    .union([px, z.array(px).min(1)], { error: 'must be a height in px, or a list of them' })
+    .optional()
+    .describe('Height of the viewport, px; or several, the one that counts most first'),
   level: z.enum(LEVELS).optional().describe('WCAG level to hold the menus to'),
   failOn: z
     .enum([...WEIGHTS, 'never'])

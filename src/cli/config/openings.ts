@@ -1,10 +1,11 @@
-import type { Resource } from '../../core/index.js';
+import type { DeclaredMenu, Resource } from '../../core/index.js';
+import { CONFIG_FILE, type Settings } from './read.js';
 import type { DeclaredOpening } from './model.js';
 
 const EVENTS = { hover: 'mouseenter', focus: 'focus', press: 'click' } as const;
 
 /** Declared openings as a script that does what they say: the engine reads it like the page’s own. */
-export function openingScript(openings: readonly DeclaredOpening[], file: string): Resource {
+function openingScript(openings: readonly DeclaredOpening[], file: string): Resource {
   const lines = openings.map(({ handle, move, on, class: name, attribute, value }) => {
     const change =
       name !== undefined
@@ -15,3 +16,12 @@ export function openingScript(openings: readonly DeclaredOpening[], file: string
   });
   return { name: file, text: lines.join('\n') };
 }
+
+/** What settings say of menus and of what opens them, as reading a page takes it. */
+export const declaredIn = ({
+  config,
+  file,
+}: Settings): { menus?: readonly DeclaredMenu[]; moreScripts?: Resource[] } => ({
+  ...(config.menus ? { menus: config.menus as readonly DeclaredMenu[] } : {}),
+  ...(config.openings ? { moreScripts: [openingScript(config.openings, file ?? CONFIG_FILE)] } : {}),
+});

@@ -4,9 +4,9 @@ import { selectorOf, type ElementNode } from '../html/index.js';
 import { endsOf, type Rung } from '../ladder/index.js';
 import { findMenus, formOf, unseenMenus, type Menu, type MenuForm } from '../menus/index.js';
 import { addressFrom, type Page } from '../scene/index.js';
+import { runAtHeights } from './heights.js';
 import { auditOptions, chooseChecks, type AuditOptions } from './options.js';
 import { Plan } from './plan.js';
-import { runCheck } from './run.js';
 
 export interface AuditedRung extends Range {
   readonly starts: Rung['starts'];
@@ -49,6 +49,8 @@ export interface AuditResult {
   /** Language of the page as its markup says; empty where it does not. */
   readonly language: string;
   readonly widths: Range;
+  /** Heights of the viewport, px: the first is meant wherever none is named. */
+  readonly heights: readonly number[];
   readonly level: Level;
   readonly menus: readonly AuditedMenu[];
   readonly rungs: readonly AuditedRung[];
@@ -68,12 +70,14 @@ export interface AuditResult {
 export function auditPage(page: Page, given: Partial<AuditOptions> = {}): AuditResult {
   const options = auditOptions(given);
   const plan = new Plan(page, options);
+  const heights = [...new Set(options.otherHeights)].filter((height) => height !== options.height);
+  const plans = [plan, ...heights.map((height) => new Plan(page, { ...options, height }))];
   const chosen = chooseChecks(options);
   const crashed: { check: string; message: string }[] = [];
   const findings = chosen.flatMap((check, i) => {
     options.onCheck?.(check.meta.id, i, chosen.length);
     try {
-      return runCheck(check, plan);
+      return runAtHeights(check, plans);
     } catch (error) {
       crashed.push({ check: check.meta.id, message: (error as Error).message });
       return [];
@@ -84,6 +88,7 @@ export function auditPage(page: Page, given: Partial<AuditOptions> = {}): AuditR
     page: page.name,
     language: (page.document.root.attributes.get('lang') ?? '').trim().toLowerCase(),
     widths: { from: rungs[0]!.from, to: rungs[rungs.length - 1]!.to },
+    heights: [options.height, ...heights],
     level: options.level,
     menus: menus.map((menu) => describeMenu(menu, page)),
     rungs: rungs.map((rung) => describeRung(rung, plan)),

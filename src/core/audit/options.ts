@@ -8,7 +8,10 @@ export interface AuditOptions {
   readonly to: number;
   /** Look at these widths only, px. */
   readonly at: readonly number[] | null;
+  /** Height of the viewport, px. */
   readonly height: number;
+  /** Further heights to look at, px: what only they show is told of them. */
+  readonly otherHeights: readonly number[];
   readonly level: Level;
   /** Ids of checks: these only, or all but these. */
   readonly only: readonly string[] | null;
@@ -26,6 +29,7 @@ export const DEFAULTS: AuditOptions = Object.freeze({
   to: 1920,
   at: null,
   height: 800,
+  otherHeights: [],
   level: 'AA',
   only: null,
   skip: [],
@@ -41,6 +45,7 @@ export function auditOptions(given: Partial<AuditOptions>): AuditOptions {
   const options = { ...DEFAULTS, ...given };
   const { level, only, skip, weights, figures } = options;
   checkView(options);
+  for (const height of options.otherHeights) checkWidth('otherHeights', height);
   if (!LEVELS.includes(level)) throw new ArgumentError(`there is no level ${level}`, `Levels: ${LEVELS.join(', ')}.`);
   for (const id of [...(only ?? []), ...skip, ...Object.keys(weights), ...Object.keys(figures)]) checkId(id);
   for (const [id, set] of Object.entries(figures))

@@ -4,6 +4,20 @@ export interface Range {
   readonly to: number;
 }
 
+/** What of some ranges lies in none of others, in order. */
+export function withoutRanges(ranges: readonly Range[], others: readonly Range[]): readonly Range[] {
+  return joinRanges(others).reduce<readonly Range[]>(
+    (left, { from, to }) =>
+      left.flatMap((one) =>
+        [
+          { from: one.from, to: Math.min(one.to, from - 1) },
+          { from: Math.max(one.from, to + 1), to: one.to },
+        ].filter((rest) => rest.from <= rest.to),
+      ),
+    joinRanges(ranges),
+  );
+}
+
 /** Ranges that meet or overlap become one; in order. */
 export function joinRanges(ranges: readonly Range[]): readonly Range[] {
   const out: { from: number; to: number }[] = [];

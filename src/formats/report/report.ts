@@ -304,6 +304,7 @@ function lookedText({ all, first }: Gathered): readonly string[] {
   const posed = CHECKS.filter(({ meta }) => first.checks.includes(meta.id) && meta.asks.poses === 'opened').length;
   return [
     `${counted(all.length, 'page', 'pages')}, at every width from ${first.widths.from} to ${first.widths.to} px: ${first.rungs.length} bands between breakpoints on ${first.page}, and inside them wherever the geometry changes.`,
+    `On screens ${new Intl.ListFormat('en').format(first.heights.map(String))} px high, and what low screens meet also at 375 px.${first.widths.from <= 320 ? ' 320 px is what a window of 1280 px shows at 400 % zoom.' : ''}`,
     `${counted(first.checks.length, 'check', 'checks')}, of which ${posed} also look at the menus opened, in every way in which hover, focus, presses, keys and scrolling open them.`,
     `As visitors: ${visitors.join(', ').replace(/-/g, ' ')}.`,
     'Not looked at: what only a server or a third party brings, pictures (only their sizes count), and scripts beyond what can be read off them; where that matters the list below says so.',
