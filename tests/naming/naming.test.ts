@@ -104,6 +104,15 @@ describe('names', () => {
     expect(nameOf(find(page, '#x'), sceneAt(page))).toBe('New fares');
     expect(nameOf(find(page, '#y'), sceneAt(page))).toBe('');
   });
+
+  test('generated quotation marks are spoken, counters are not', () => {
+    const page = styled(
+      '#x::before{content:open-quote}#x::after{content:close-quote}#y{quotes:"<" ">";counter-increment:c}#y::before{content:counter(c) ". " open-quote}',
+      '<a id=x href=a>fares</a><a id=y href=b>times</a>',
+    );
+    expect(nameOf(find(page, '#x'), sceneAt(page))).toBe('\u201cfares\u201d');
+    expect(nameOf(find(page, '#y'), sceneAt(page))).toBe('. <times');
+  });
 });
 
 describe('focus', () => {

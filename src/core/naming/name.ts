@@ -1,5 +1,6 @@
 import { transformText } from '../boxes/index.js';
 import { collapseSpace, descendants, splitTokens, type ElementNode } from '../html/index.js';
+import type { ComputedStyle } from '../cascade/index.js';
 import type { ContentItem } from '../css/index.js';
 import type { Glance } from '../scene/index.js';
 import { isIconFont, withoutPrivate } from './icons.js';
@@ -231,15 +232,27 @@ function pseudoText(element: ElementNode, name: 'before' | 'after', scene: Glanc
   const style = scene.pseudo(element, name);
   if (!style || style.display === 'none' || typeof style.content === 'string') return '';
   const items = style.content.alternative ?? style.content.items;
-  const text = items.map((item) => spoken(item, element, scene)).join('');
+  const text = items.map((item) => spoken(item, style, element, scene)).join('');
   // Glyphs of icon fonts are no words.
   const words = withoutPrivate(text);
   return /^(block|flex|grid|table|list-item)/.test(style.display) ? ` ${words} ` : words;
 }
 
-const spoken = (item: ContentItem, element: ElementNode, scene: Glance): string =>
-  item.kind === 'text'
-    ? item.text
-    : item.kind === 'attribute'
-      ? (scene.attribute(element, item.name) ?? item.fallback)
-      : '';
+/** Counters are not spoken, nor are pictures: browsers agree. @spec accname-1.2 §4.3.2 (2F.ii) */
+function spoken(item: ContentItem, { quotes }: ComputedStyle, element: ElementNode, scene: Glance): string {
+  switch (item.kind) {
+    case 'text':
+      return item.text;
+    case 'attribute':
+      return scene.attribute(element, item.name) ?? item.fallback;
+    case 'quote':
+      return item.word === 'open-quote' || item.word === 'close-quote'
+        ? outerMark(quotes, item.word === 'open-quote' ? 0 : 1)
+        : '';
+    default:
+      return '';
+  }
+}
+
+const outerMark = (quotes: ComputedStyle['quotes'], which: 0 | 1): string =>
+  (quotes === 'auto' ? ['\u201c', '\u201d'] : quotes)[which] ?? '';
