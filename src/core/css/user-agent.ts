@@ -98,19 +98,23 @@ input, select, button, textarea { letter-spacing: initial; word-spacing: initial
 input, textarea, select, button, meter, progress { appearance: auto }
 input, textarea, select { color: fieldtext; background-color: field; cursor: text }
 input { border: 2px inset light-dark(#767676, #858585); padding: 1px 2px; overflow: clip }
-input:not([type=file i], [type=image i], [type=checkbox i], [type=radio i]) { overflow: clip !important }
+input:not([type=file i], [type=image i], [type=checkbox i], [type=radio i], [type=range i])
+  { overflow: clip !important }
 input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) {
   font-family: monospace; padding: 0 0 0 1px; box-sizing: border-box }
 input[type=hidden i] { background-color: initial; cursor: default; border: initial; padding: initial }
 textarea { border: 1px solid #767676; padding: 2px; white-space: pre-wrap; font-family: monospace; overflow: auto;
-  flex-direction: column; overflow-wrap: break-word }
-select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center; overflow: clip;
+  overflow-wrap: break-word }
+select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center;
   background-color: buttonface }
+select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) { overflow: visible !important }
+select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) optgroup { white-space: normal }
 input, select { box-sizing: content-box }
 input[type=search i], select, button, input:is([type=button i], [type=submit i], [type=reset i], [type=color i])
   { box-sizing: border-box }
 input:is([type=button i], [type=submit i], [type=reset i], [type=color i], [type=file i], [type=checkbox i],
-  [type=radio i], [type=range i], [type=image i]) { cursor: default }
+  [type=radio i], [type=range i], [type=image i], [type=date i], [type=time i], [type=month i], [type=week i],
+  [type=datetime-local i]) { cursor: default }
 button, input:is([type=button i], [type=submit i], [type=reset i]) { text-align: center;
   cursor: default; padding: 1px 6px; border: 2px outset buttonborder; color: buttontext;
   background-color: buttonface; white-space: nowrap }
@@ -120,19 +124,22 @@ input:is([type=checkbox i], [type=radio i]) { margin: 3px 3px 3px 4px; padding: 
   box-sizing: border-box; overflow: visible }
 input[type=radio i] { margin: 3px 3px 0 5px }
 input[type=checkbox i], input[type=radio i] { background-color: initial }
-input[type=range i] { margin: 2px; padding: 0; border: none; background-color: initial;
-  color: rgb(16, 16, 16) }
-input[type=color i] { width: 50px; height: 27px; padding: 1px 2px; border: 1px solid #767676;
+input[type=range i] { margin: 2px; padding: 0; border: none; overflow: visible; background-color: white;
+  color: rgb(157, 150, 142) }
+input[type=color i] { width: 50px; height: 27px; padding: 1px 2px; border: 1px solid buttonborder;
   background-color: buttonface }
-input[type=file i] { padding: 0; border: none; background-color: initial; overflow: hidden; text-overflow: ellipsis;
+input[type=file i] { padding: 0; border: none; background-color: initial; overflow: clip; text-overflow: ellipsis;
   white-space: pre; text-align: start }
 input[type=image i] { padding: 0; border: none; background-color: initial }
 button:disabled, input:disabled, select:disabled, textarea:disabled { cursor: default }
-button:disabled, input:is([type=button i], [type=submit i], [type=reset i]):disabled { color: rgba(16, 16, 16, 0.3);
-  border-color: rgba(118, 118, 118, 0.3) }
 input:disabled, textarea:disabled { color: rgb(84, 84, 84); background-color: rgba(239, 239, 239, 0.3);
   border-color: rgba(118, 118, 118, 0.3) }
-select:disabled { opacity: 0.7; color: rgb(84, 84, 84); border-color: rgba(118, 118, 118, 0.3) }
+button:disabled, input:is([type=button i], [type=submit i], [type=reset i], [type=color i]):disabled {
+  color: rgba(16, 16, 16, 0.3); background-color: rgba(239, 239, 239, 0.3); border-color: rgba(118, 118, 118, 0.3) }
+input:is([type=checkbox i], [type=radio i], [type=file i], [type=range i]):disabled { background-color: initial }
+input[type=range i]:disabled { color: rgb(197, 197, 197) }
+select:disabled { opacity: 0.7; color: graytext; border-color: rgba(118, 118, 118, 0.3) }
+option:disabled { color: graytext }
 option { font-weight: normal; line-height: normal; padding: 0 2px 1px; white-space: nowrap; align-items: center; min-inline-size: 24px;
   min-block-size: max(24px, 1.2em) }
 optgroup { font-weight: bolder }

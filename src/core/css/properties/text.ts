@@ -14,6 +14,20 @@ const isCursor = (items: readonly Component[]) => {
   return last?.type === 'ident' && CURSORS.has(last.name);
 };
 
+/** Older names of cursors compute to those of the standard. @spec css-ui-4 §6.1, compat §3 */
+const cursor = row<string>(
+  'auto',
+  (items, source) => {
+    if (!isCursor(items)) return null;
+    const [only] = items;
+    const value = items.length === 1 && only!.type === 'ident' ? only.name : source.trim().replace(/\s+/g, ' ');
+    const named = value.replace(/-webkit-(grab|grabbing|zoom-in|zoom-out)$/i, '$1');
+    return () => named;
+  },
+  (value) => value,
+  { inherited: true, affects: 'nothing' },
+);
+
 /** @spec css-content-3 §3.1 (pairs of opening and closing marks, outermost first) */
 const quotes = row<'auto' | readonly string[]>(
   'auto',
@@ -116,7 +130,7 @@ export const TEXT = {
   counterReset: counterChanges(0),
   counterIncrement: counterChanges(1),
   counterSet: counterChanges(0),
-  cursor: text('auto', isCursor, { inherited: true, affects: 'nothing' }),
+  cursor,
   orphans: text('2', undefined, { inherited: true }),
   widows: text('2', undefined, { inherited: true }),
 } as const;

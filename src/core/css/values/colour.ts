@@ -124,8 +124,9 @@ function general(text: string): Rgba | null {
 export function printColour(value: Rgba): string {
   const [r, g, b] = [value.r, value.g, value.b].map((v) => Math.round(Math.min(255, Math.max(0, v))));
   if (value.a >= 1) return `rgb(${r}, ${g}, ${b})`;
-  let alpha = Math.round(value.a * 100) / 100;
-  if (Math.round(alpha * 255) !== Math.round(value.a * 255)) alpha = Math.round(value.a * 1000) / 1000;
+  const byte = Math.round(value.a * 255);
+  let alpha = Math.round((byte / 255) * 100) / 100;
+  if (Math.round(alpha * 255) !== byte) alpha = Math.round((byte / 255) * 1000) / 1000;
   return `rgba(${r}, ${g}, ${b}, ${alpha})`;
 }
 
