@@ -8,9 +8,8 @@ describe('controls as browsers style them', () => {
     printValue(style, PROPERTY_KEYS.indexOf(key));
 
   test.each<[string, string, string, string, string]>([
-    ['<select id=x>', 'rgb(0, 0, 0)', 'rgb(239, 239, 239)', 'default', 'visible'],
-    ['<select id=x disabled>', 'rgb(128, 128, 128)', 'rgb(239, 239, 239)', 'default', 'visible'],
-    ['<select id=x style="overflow:auto">', 'rgb(0, 0, 0)', 'rgb(239, 239, 239)', 'default', 'visible'],
+    ['<select id=x>', 'rgb(0, 0, 0)', 'rgb(239, 239, 239)', 'default', 'clip'],
+    ['<select id=x disabled>', 'rgb(128, 128, 128)', 'rgb(239, 239, 239)', 'default', 'clip'],
     ['<select id=x multiple>', 'rgb(0, 0, 0)', 'rgb(255, 255, 255)', 'default', 'hidden'],
     ['<select multiple><option id=x disabled>', 'rgb(128, 128, 128)', 'rgba(0, 0, 0, 0)', 'default', 'visible'],
     ['<input id=x type=range>', 'rgb(157, 150, 142)', 'rgb(255, 255, 255)', 'default', 'visible'],
@@ -20,7 +19,7 @@ describe('controls as browsers style them', () => {
     ['<input id=x type=file disabled>', 'rgb(84, 84, 84)', 'rgba(0, 0, 0, 0)', 'default', 'clip'],
     ['<input id=x type=date>', 'rgb(0, 0, 0)', 'rgb(255, 255, 255)', 'default', 'clip'],
     ['<button id=x disabled>x', 'rgba(16, 16, 16, 0.3)', 'rgba(239, 239, 239, 0.3)', 'default', 'visible'],
-    ['<fieldset disabled><select id=x>', 'rgb(128, 128, 128)', 'rgb(239, 239, 239)', 'default', 'visible'],
+    ['<fieldset disabled><select id=x>', 'rgb(128, 128, 128)', 'rgb(239, 239, 239)', 'default', 'clip'],
   ])('%s', (markup, colour, ground, cursor, overflow) => {
     const page = styled('', markup);
     const style = sceneAt(page).style(find(page, '#x'));

@@ -105,9 +105,8 @@ input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=date
 input[type=hidden i] { background-color: initial; cursor: default; border: initial; padding: initial }
 textarea { border: 1px solid #767676; padding: 2px; white-space: pre-wrap; font-family: monospace; overflow: auto;
   overflow-wrap: break-word }
-select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center;
+select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center; overflow: clip;
   background-color: buttonface }
-select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) { overflow: visible !important }
 select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) optgroup { white-space: normal }
 input, select { box-sizing: content-box }
 input[type=search i], select, button, input:is([type=button i], [type=submit i], [type=reset i], [type=color i])
