@@ -1,6 +1,5 @@
 import type { Rect } from '../../base/index.js';
-import { isLengthPercentage, resolveLength } from '../../css/index.js';
-import { isFormControl, isInFlow, scrollsContent, type Box } from '../box.js';
+import { isInFlow, scrollsContent, type Box } from '../box.js';
 import {
   carriedFrom,
   horizontal,
@@ -44,8 +43,8 @@ import {
 } from './flow-sizes.js';
 import { layoutGrid } from './grid.js';
 import { contributionOf, intrinsicWidths } from './intrinsic.js';
-import { lineHeightOf } from './inline/extents.js';
 import { adoptAtRoot, layoutAbsolute } from './positioned.js';
+import { replacedBaseline } from './replaced-baselines.js';
 import { layoutTable } from './table.js';
 import { tableIntrinsic } from './table-intrinsic.js';
 
@@ -286,12 +285,7 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
     height: space.fixedHeight,
   });
   const margin = marginsFor(box, size.width, space);
-  const control = isFormControl(box) && /^(input|select|textarea)$/.test(box.element!.tag);
-  const baseline = box.natural!.framed
-    ? framedBaseline(box, size.height, frame)
-    : control
-      ? controlBaseline(box, size.height, frame, layout)
-      : null;
+  const baseline = replacedBaseline(box, size.height, frame, layout);
   return makeFragment({
     box,
     ...size,
@@ -301,42 +295,6 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
     baseline,
     lastBaseline: baseline,
   });
-}
-
-/** The frame in an image without its file is as high as asked for, whatever is left for it. @spec html §15.4.2 (browsers agree) */
-function framedBaseline({ style }: Box, height: number, frame: Frame): number | null {
-  const { border, padding } = frame;
-  const content = height - frameHeight(frame);
-  if (!isLengthPercentage(style.height)) return null;
-  const most = isLengthPercentage(style.maxHeight) ? resolveLength(style.maxHeight, content) : Infinity;
-  return border.top + padding.top + Math.min(resolveLength(style.height, content), most);
-}
-
-/** Where controls without text of their own stand, from their lower edge; px. Browsers agree on no rule. */
-const BELOW = { list: -3, color: -6, range: 0 } as const;
-
-/** Room above and below what a drop-down shows, px. */
-const AROUND_CHOICE = 1;
-
-/** Text controls stand on the baseline of their text. */
-function controlBaseline(box: Box, height: number, { border, padding }: Frame, layout: Layout): number | null {
-  const { tag, attributes } = box.element!;
-  const list = tag === 'select' && (attributes.has('multiple') || Number(attributes.get('size') ?? 1) > 1);
-  if (tag === 'textarea') return null;
-  if (list) return height + BELOW.list;
-  const type = attributes.get('type')?.toLowerCase();
-  if (tag === 'input' && (type === 'color' || type === 'range')) return height + BELOW[type];
-  const { fontFamily, fontWeight, fontStyle, fontSize } = box.style;
-  const face = layout.metrics.face(fontFamily, fontWeight, fontStyle !== 'normal');
-  const [ascent, descent] = [face.ascent(fontSize), face.descent(fontSize)];
-  const top = border.top + padding.top;
-  const room = height - frameHeight({ border, padding });
-  if (tag === 'select' && box.style.appearance !== 'none')
-    return top + Math.max(AROUND_CHOICE, (room - ascent - descent) / 2) + ascent;
-  const line = lineHeightOf(box.style, layout);
-  // Browsers centre the whole px of a line of text.
-  const above = tag === 'input' ? (room - Math.floor(line)) / 2 : Math.max(0, (room - line) / 2);
-  return top + above + Math.floor((line - ascent - descent) / 2) + ascent;
 }
 
 export interface DocumentLayout {
