@@ -102,11 +102,11 @@ export function horizontalMargins(box: Box, width: number, containing: number): 
   const parent = containerOf(box);
   const rtl = parent?.style.direction === 'rtl';
   if (left === null && right === null) {
-    if (spare < 0) return rtl ? { left: spare, right: 0 } : { left: 0, right: 0 };
+    if (spare < 0) return rtl ? { left: spare, right: 0 } : { left: 0, right: spare };
     return { left: spare / 2, right: spare / 2 };
   }
   if (left === null) return { left: rtl || spare >= 0 ? spare : 0, right: right ?? 0 };
-  if (right === null) return { left, right: Math.max(0, spare) };
+  if (right === null) return rtl && spare < 0 ? { left: left + spare, right: 0 } : { left, right: spare };
   const justified = blockJustification(box);
   if (justified) {
     const edge =
