@@ -1,11 +1,4 @@
-import {
-  factsOf,
-  holds,
-  printFact,
-  type Medium,
-  type MediaCondition,
-  type PseudoElement,
-} from '../css/index.js';
+import { factsOf, holds, printFact, type Medium, type MediaCondition, type PseudoElement } from '../css/index.js';
 import { attributesOf, type ElementNode } from '../html/index.js';
 import { heldByAnimations } from './animations.js';
 import { makeBlock, type Block } from './block.js';
