@@ -81,6 +81,18 @@ describe('what is drawn', () => {
     ],
     ['a square', 'li{list-style:square;color:#0a0b0c}', '<ul><li>x</ul>', /<rect [^>]*fill="#0a0b0c"/],
     ['a marker in its own colour', 'li::marker{color:#0a0b0c}', '<ul><li>x</ul>', /<circle [^>]*fill="#0a0b0c"/],
+    [
+      'words in the place of a bullet',
+      'li::marker{content:"x) ";color:#0a0b0c}',
+      '<ul><li>x</ul>',
+      /<g fill="#0a0b0c"><use/,
+    ],
+    [
+      'a picture in the place of a bullet',
+      'li{list-style-image:linear-gradient(red,blue)}',
+      '<ul><li>x</ul>',
+      /<rect [^>]*width="7"[^>]*fill="#c3ccd6"/,
+    ],
     ['the number of an item', 'li::marker{color:#0a0b0c}', '<ol start=7><li>x</ol>', /<g fill="#0a0b0c"><use/],
     ['a button of the browser’s', '', '<button>x</button>', /<rect [^>]*rx="3"[^>]*stroke="#767676" fill="#efefef"/],
     ['a field of the browser’s', '', '<input>', /<rect [^>]*rx="2"[^>]*stroke="#767676" fill="#ffffff"/],
