@@ -184,7 +184,7 @@ export function computeStyle(
     block,
     winners,
     sizing,
-    options.textZoom === 1 ? size : context.fontSize,
+    context.fontSize,
     specified,
   ) as ComputedStyle;
   return { style, readViewport: context.readViewport };

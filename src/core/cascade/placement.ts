@@ -1,5 +1,5 @@
 import type { Display } from '../css/index.js';
-import type { ElementNode } from '../html/index.js';
+import { displaySize, type ElementNode } from '../html/index.js';
 import type { ComputedStyle } from './style.js';
 
 /** A checkbox or radio button; an input that is a button; a select that drops down. */
@@ -77,7 +77,7 @@ export const insideOf = ({ display }: ComputedStyle): Placement => ({
 });
 
 function drawnAs({ tag, attributes }: ElementNode): Drawn | null {
-  if (tag === 'select') return attributes.has('multiple') || Number(attributes.get('size')) > 1 ? null : 'menu';
+  if (tag === 'select') return displaySize((name) => attributes.get(name)) > 1 ? null : 'menu';
   if (tag !== 'input') return null;
   const type = attributes.get('type')?.toLowerCase() ?? '';
   if (type === 'checkbox' || type === 'radio') return 'tick';

@@ -1,4 +1,5 @@
 export * from './document.js';
+export { displaySize } from './display-size.js';
 export { parseHtml, splitTokens, DEPTH_CAP } from './parse.js';
 export {
   attributesOf,

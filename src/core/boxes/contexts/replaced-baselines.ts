@@ -1,4 +1,5 @@
 import { isLengthPercentage, resolveLength } from '../../css/index.js';
+import { displaySize } from '../../html/index.js';
 import { isFormControl, type Box } from '../box.js';
 import type { Layout } from '../layout.js';
 import { frameHeight, type Frame } from '../used/sizes.js';
@@ -32,7 +33,7 @@ const AROUND_CHOICE = 1;
 /** Text controls stand on the baseline of their text. */
 function controlBaseline(box: Box, height: number, { border, padding }: Frame, layout: Layout): number | null {
   const { tag, attributes } = box.element!;
-  const list = tag === 'select' && (attributes.has('multiple') || Number(attributes.get('size') ?? 1) > 1);
+  const list = tag === 'select' && displaySize((name) => attributes.get(name)) > 1;
   if (tag === 'textarea') return null;
   if (list) return height + BELOW.list;
   const type = attributes.get('type')?.toLowerCase();

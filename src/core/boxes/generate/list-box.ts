@@ -1,15 +1,13 @@
 import { withValues, type ComputedStyle } from '../../cascade/index.js';
 import { px, ZERO } from '../../css/index.js';
-import type { ElementNode, MarkupView } from '../../html/index.js';
+import { displaySize, type ElementNode, type MarkupView } from '../../html/index.js';
 import type { Box } from '../box.js';
 import { make, push, type Building } from './make.js';
 import { text } from './text-boxes.js';
 
-/** Rows a `select` shows at once; one where it drops down. @spec html §4.10.7 (display size) */
-export function rowsOf(select: ElementNode, markup: MarkupView): number {
-  const size = Number.parseInt(markup.attribute(select, 'size') ?? '', 10);
-  return size > 0 ? size : markup.attribute(select, 'multiple') === undefined ? 1 : 4;
-}
+/** Rows a `select` shows at once. */
+export const rowsOf = (select: ElementNode, markup: MarkupView): number =>
+  displaySize((name) => markup.attribute(select, name));
 
 /** Whether an element is a list box, whose options are boxes that scroll. @spec html §15.5.15 */
 export const isListBox = (element: ElementNode, markup: MarkupView): boolean =>
