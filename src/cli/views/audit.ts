@@ -1,3 +1,4 @@
+import { grouped } from '../../core/index.js';
 import wrapAnsi from 'wrap-ansi';
 import {
   asksForLook,
@@ -83,12 +84,7 @@ function numberFindings({ findings }: AuditResult): readonly Numbered[] {
 }
 
 function findingsParts(result: AuditResult, numbered: readonly Numbered[], terminal: Terminal): string[] {
-  const groups = new Map<string | null, Numbered[]>();
-  for (const one of numbered) {
-    const menu = one.finding.menus[0] ?? null;
-    groups.set(menu, [...(groups.get(menu) ?? []), one]);
-  }
-  return [...groups].map(([menu, own]) => {
+  return [...grouped(numbered, ({ finding }) => finding.menus[0] ?? null)].map(([menu, own]) => {
     const title = titleOf(result.menus.find((m) => m.id === menu));
     return `${terminal.colours.bold(title)}\n${own.map((one) => findingView(one, result.widths, terminal)).join('\n\n')}`;
   });

@@ -1,3 +1,4 @@
+import { grouped } from '../../core/index.js';
 import type { LadderResult, LadderRung } from '../../core/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { indent, plural } from './layout.js';
@@ -28,14 +29,14 @@ function rungView(rung: LadderRung, result: LadderResult, terminal: Terminal): s
       ),
     );
   }
-  const byCondition = new Map<string, string[]>();
-  for (const { condition, place, change } of rung.starts) {
-    const key = `${change === 'begins' ? 'begins with' : 'begins at the end of'} ${condition}`;
-    byCondition.set(key, [...(byCondition.get(key) ?? []), place]);
-  }
-  for (const [words, places] of byCondition) {
-    const more = places.length > 3 ? ` and ${places.length - 3} more` : '';
-    lines.push(indent(colours.dim(`${harmless(words)}  ${places.slice(0, 3).join(', ')}${more}`), 2, columns));
+  const byCondition = grouped(
+    rung.starts,
+    ({ condition, change }) => `${change === 'begins' ? 'begins with' : 'begins at the end of'} ${condition}`,
+  );
+  for (const [words, starts] of byCondition) {
+    const more = starts.length > 3 ? ` and ${starts.length - 3} more` : '';
+    const places = starts.slice(0, 3).map(({ place }) => place);
+    lines.push(indent(colours.dim(`${harmless(words)}  ${places.join(', ')}${more}`), 2, columns));
   }
   return lines.join('\n');
 }

@@ -1,5 +1,5 @@
 import wrapAnsi from 'wrap-ansi';
-import { printWidths, WEIGHTS, type Finding } from '../../core/index.js';
+import { grouped, printWidths, WEIGHTS, type Finding } from '../../core/index.js';
 import { mendedAt } from '../../formats/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { plural } from './layout.js';
@@ -38,11 +38,9 @@ export function mattersMost(
     'Matters most:',
     `${number} ${finding.check}, ${printWidths(finding.widths)} px: ${harmless(finding.says)}`,
   );
-  const files = new Map<string, typeof faults>();
-  for (const one of faults.filter((fault) => fault.finding.weight !== 'polish' || finding.weight === 'polish')) {
-    const file = mendedAt(one.finding)?.file;
-    if (file !== undefined) files.set(file, [...(files.get(file) ?? []), one]);
-  }
+  const counted = faults.filter((fault) => fault.finding.weight !== 'polish' || finding.weight === 'polish');
+  const files = grouped(counted, (fault) => mendedAt(fault.finding)?.file);
+  files.delete(undefined);
   const [file, own] = [...files].sort((a, b) => b[1].length - a[1].length)[0] ?? [];
   if (!own || faults.length === 1) return `${most}\n${line('Begin with:', harmless(finding.mends))}`;
   const numbers = own.slice(0, MOST_NUMBERS).map((one) => one.number);

@@ -1,4 +1,4 @@
-import { positionOf, type Limit, type Position, type Range } from '../base/index.js';
+import { grouped, positionOf, type Limit, type Position, type Range } from '../base/index.js';
 import type { ElementNode } from '../html/index.js';
 import { unseenMenus, type MenuItem, type Opening } from '../menus/index.js';
 import { tabOrder } from '../naming/index.js';
@@ -67,11 +67,8 @@ export interface LinksResult {
 export function linksOf(page: Page, given: Partial<AuditOptions>): LinksResult {
   const plan = new Plan(page, auditOptions(given));
   const items = plan.menus.flatMap((menu) => menu.items.map((item) => ({ menu: menu.id, item })));
-  const rows = new Map<string, { menu: string; item: MenuItem }[]>();
-  for (const one of items) {
-    const key = addressFrom(one.item.href, page);
-    if (key !== null) rows.set(key, [...(rows.get(key) ?? []), one]);
-  }
+  const rows = grouped(items, ({ item }) => addressFrom(item.href, page));
+  rows.delete(null);
   const looks = plan.bands.map((band) => ({ band: joined(band), looks: bandEnds(band).map((w) => lookAt(plan, w)) }));
   const widest = plan.rungs[plan.rungs.length - 1]!.to;
   const bare = lookAt(plan, widest, true);

@@ -1,3 +1,4 @@
+import { grouped } from '../base/index.js';
 import {
   AT_REST,
   placeAt,
@@ -102,17 +103,13 @@ interface Made {
 /** One change serves all places of a cause: it has to pass in every state and on every ground it touches. */
 function withCommonRemedies(check: PageCheck, made: readonly Made[], plan: Plan): readonly Single[] {
   const { meta } = check;
-  const groups = new Map<string, Made[]>();
-  for (const one of made) {
-    const key = clusterKey(one.finding);
-    groups.set(key, [...(groups.get(key) ?? []), one]);
-  }
-  return [...groups.values()].flatMap((group) => {
+  return [...grouped(made, ({ finding }) => clusterKey(finding)).values()].flatMap((group) => {
     const standings = group.flatMap(({ all }) => all.flatMap(({ observation }) => observation.standing ?? []));
     const others = touchedBy(check, group[0]!.worst.observation, plan);
+    const remedyFor = remedyForAll(standings, others, meta.inks!);
     return group.map(({ finding, worst: { observation } }) => {
       const { data, standing } = observation;
-      const remedy = standing ? remedyForAll(standings, others, standing.lie, meta.inks!) : null;
+      const remedy = standing ? remedyFor(standing.lie) : null;
       return remedy === null
         ? finding
         : { ...finding, mends: fill(meta.messages[finding.message]!.mends, { ...data, remedy }) };

@@ -5,3 +5,4 @@ export { nearest } from './nearest.js';
 export { joinRanges, withoutRanges, type Range } from './ranges.js';
 export { ArgumentError } from './errors.js';
 export { deepFreeze } from './freeze.js';
+export { grouped } from './grouped.js';

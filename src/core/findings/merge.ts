@@ -1,4 +1,4 @@
-import { compareText, joinRanges, type Range } from '../base/index.js';
+import { compareText, grouped, joinRanges, type Range } from '../base/index.js';
 import { STATES, WEIGHTS, type Finding, type Place } from './finding.js';
 
 /** A finding about one place, and what it has in common with others of the same cause. */
@@ -17,14 +17,7 @@ export const clusterKey = ({ check, message, verdict, cluster }: Single): string
  * Findings of one cause become one: places, menus, states, poses and widths are joined, and the worst place speaks.
  */
 export function mergeCauses(findings: readonly Single[]): readonly Finding[] {
-  const groups = new Map<string, Single[]>();
-  for (const finding of findings) {
-    const key = clusterKey(finding);
-    const group = groups.get(key);
-    if (group) group.push(finding);
-    else groups.set(key, [finding]);
-  }
-  return [...groups.values()].map(combine).sort(byWeight);
+  return [...grouped(findings, clusterKey).values()].map(combine).sort(byWeight);
 }
 
 const unique = <T>(values: readonly T[]): readonly T[] => [...new Set(values)];

@@ -103,10 +103,17 @@ export function collectSheets(
   };
 }
 
+/** One page asks for each address in it. */
+const bases = new WeakMap<HtmlDocument, { readonly url: string; readonly base: string }>();
+
 /** The URL relative references start from. @spec html §4.2.3 */
 export function baseUrl(document: HtmlDocument, url: string): string {
-  const base = document.elements.find((e) => e.tag === 'base' && e.attributes.has('href'));
-  return resolveUrl(base?.attributes.get('href') ?? '', url) ?? url;
+  const known = bases.get(document);
+  if (known?.url === url) return known.base;
+  const element = document.elements.find((e) => e.tag === 'base' && e.attributes.has('href'));
+  const base = resolveUrl(element?.attributes.get('href') ?? '', url) ?? url;
+  bases.set(document, { url, base });
+  return base;
 }
 
 export function resolveUrl(reference: string, base: string): string | null {

@@ -1,3 +1,4 @@
+import { grouped } from '../../base/index.js';
 import type { FontFamily } from '../../css/index.js';
 import { scaledEm, split, type Face, type FontRun, type TextMetrics } from './metrics.js';
 
@@ -65,11 +66,7 @@ const LETTERS = [...'aeinorst'].map((letter) => letter.codePointAt(0)!);
 
 /** A page's own fonts in front of the bundled tables. */
 export function webMetrics(faces: readonly WebFace[], base: TextMetrics): TextMetrics {
-  const byFamily = new Map<string, WebFace[]>();
-  for (const face of faces) {
-    const name = face.family.toLowerCase();
-    byFamily.set(name, [...(byFamily.get(name) ?? []), face]);
-  }
+  const byFamily = grouped(faces, ({ family }) => family.toLowerCase());
   const known = new Map<readonly FontFamily[], Map<number, Face>>();
   return {
     isSymbolic(families) {

@@ -1,3 +1,4 @@
+import { grouped } from '../../base/index.js';
 import { nameOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf, leadsOn } from '../shared/destinations.js';
@@ -53,26 +54,19 @@ function inspect({ menus, scene, page, routes }: Subject): readonly Observation[
         ? [{ item, name: plain(nameOf(item.element, scene)), address: addressOf(item.href, page) }]
         : [],
     );
-    const out: Observation[] = [];
-    const told = new Set<string>();
-    for (const { item, name, address } of links) {
+    const alike = grouped(links, ({ item, name }) => `${item.parent?.element.index ?? ''} ${name.toLowerCase()}`);
+    return [...alike.values()].flatMap((ones): Observation[] => {
+      const { item, name, address } = ones[0]!;
+      if (name === '') return [];
       const base = { at: onElement(item.element), menus: [menu], state: 'normal' as const };
-      const alike = links.filter(
-        (one) => one.item.parent === item.parent && one.name.toLowerCase() === name.toLowerCase(),
-      );
-      const addresses = [...new Set(alike.map((one) => one.address))];
-      const key = `${item.parent?.element.index ?? ''} ${name.toLowerCase()}`;
-      if (name === '' || told.has(key)) continue;
+      const addresses = [...new Set(ones.map((one) => one.address))];
       const shown = addresses.join(', ');
-      if (addresses.length > 1 && !isNumber(name)) {
-        told.add(key);
-        out.push({ ...base, message: 'same', data: { count: alike.length, name, addresses: shown } });
-      } else if (EMPTY.test(name) && menu.kind !== 'pager') {
-        told.add(key);
-        out.push({ ...base, message: 'empty', data: { name, addresses: shown || address } });
-      }
-    }
-    return out;
+      if (addresses.length > 1 && !isNumber(name))
+        return [{ ...base, message: 'same', data: { count: ones.length, name, addresses: shown } }];
+      if (EMPTY.test(name) && menu.kind !== 'pager')
+        return [{ ...base, message: 'empty', data: { name, addresses: shown || address } }];
+      return [];
+    });
   });
 }
 

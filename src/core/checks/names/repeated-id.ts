@@ -1,3 +1,4 @@
+import { grouped } from '../../base/index.js';
 import { splitTokens, type ElementNode } from '../../html/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
@@ -44,11 +45,10 @@ const REFERRING = [
 ];
 
 function inspect({ scene, menus }: Subject): readonly Observation[] {
-  const byId = new Map<string, ElementNode[]>();
+  const byId = grouped(scene.document.elements, ({ id }) => id ?? '');
+  byId.delete('');
   const referred = new Set<string>();
   for (const element of scene.document.elements) {
-    const id = element.id;
-    if (id) byId.set(id, [...(byId.get(id) ?? []), element]);
     for (const name of REFERRING) for (const one of splitTokens(element.attributes.get(name) ?? '')) referred.add(one);
     const href = element.attributes.get('href');
     if (href?.startsWith('#')) referred.add(href.slice(1));

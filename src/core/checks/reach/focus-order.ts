@@ -1,4 +1,4 @@
-import { bottom, right, type Rect } from '../../base/index.js';
+import { bottom, grouped, right, type Rect } from '../../base/index.js';
 import type { ElementNode } from '../../html/index.js';
 import type { Menu } from '../../menus/index.js';
 import { subjectOf, tabIndexOf, tabOrder } from '../../naming/index.js';
@@ -41,15 +41,8 @@ export const focusOrder = defineCheck(
 );
 
 /** Items that stand together: of one level below one parent. */
-function groupsOf(menu: Menu): readonly (readonly ElementNode[])[] {
-  const groups = new Map<unknown, ElementNode[]>();
-  for (const { element, parent } of menu.items) {
-    const list = groups.get(parent);
-    if (list) list.push(element);
-    else groups.set(parent, [element]);
-  }
-  return [...groups.values()];
-}
+const groupsOf = (menu: Menu): readonly (readonly ElementNode[])[] =>
+  [...grouped(menu.items, ({ parent }) => parent).values()].map((items) => items.map(({ element }) => element));
 
 function observe(
   group: readonly ElementNode[],

@@ -36,23 +36,31 @@ export function passingInk(ink: Rgba, lies: readonly Omit<Lie, 'ink'>[]): Passin
 const keyOf = ({ ink, grounds, needed }: Lie): string => `${hexOf(ink)} on ${grounds.map(hexOf).join()} ${needed}`;
 
 /**
- * The remedy that serves all places of one cause, in words; null where they are all alike and the remedy of one
- * serves the others.
+ * The remedy that serves all places of one cause, in words, by where it stands out least; null where they are all
+ * alike and the remedy of one serves the others.
  * @param others what passes now and is touched too
- * @param worst where it stands out least
  * @param what what is inked: the text, an icon
  */
 export function remedyForAll(
   standings: readonly Standing[],
   others: readonly Lie[],
-  worst: Lie,
   what: string,
-): string | null {
-  const all = [...standings.map(({ lie }) => lie), ...others];
-  const lies = [...new Map(all.map((lie) => [keyOf(lie), lie])).values()];
-  if (lies.length < 2) return null;
+): (worst: Lie) => string | null {
+  const lies = new Map([...standings.map(({ lie }) => lie), ...others].map((lie) => [keyOf(lie), lie]));
+  if (lies.size < 2) return () => null;
+  const grounds = standings.every(({ of }) => of === 'ground');
+  const known = new Map<string, string | null>();
+  return (worst) => {
+    const key = keyOf(worst);
+    let remedy = known.get(key);
+    if (remedy === undefined) known.set(key, (remedy = remedyOf(worst, [...lies.values()], grounds, what)));
+    return remedy;
+  };
+}
+
+function remedyOf(worst: Lie, lies: readonly Lie[], grounds: boolean, what: string): string | null {
   const most = Math.max(...lies.map(({ needed }) => needed));
-  if (standings.every(({ of }) => of === 'ground')) {
+  if (grounds) {
     const ground = shades(worst.grounds[0]!).find(({ colour }) =>
       lies.every((lie) => passes(lie.ink, { ...lie, grounds: [colour] })),
     );
