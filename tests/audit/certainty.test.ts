@@ -42,3 +42,36 @@ describe('what hangs on a font that is not at hand', () => {
     expect(wider.limits).toEqual(page.limits);
   });
 });
+
+describe('what hangs on a sheet or a script that could not be read', () => {
+  const FAINT = 'nav a{color:#222}nav a[href="f.html"]{color:#bbb}';
+  const withSheet = (href: string, item = '<li><a href=f.html>Fares</a></li>') =>
+    menuPage(FAINT, `${item}${links('Home')}`).replace('<head>', `<head><link rel=stylesheet href="${href}">`);
+  const SHUT = menuPage(
+    '#list{display:none}#list.on{display:block}',
+    '',
+    `<button class=menu-toggle aria-controls=list>Menu</button><nav><ul id=list>${links('Home', 'Fares')}</ul></nav>`,
+  ).replace('<nav aria-label="Main"><ul></ul></nav>', '');
+  const told = (html: string, only: string): string[] =>
+    auditPage(pageFrom(html), { at: [1000], only: [only] }).findings.map(
+      ({ verdict: word, says }) => `${word}${/could not be read: look at it with all (\w+)/.exec(says)?.[1] ?? ''}`,
+    );
+  const BARE = '<li><a href=f.html class=tinted>Fares</a></li>';
+
+  test.each<[string, string, string, readonly string[]]>([
+    ['classes that no sheet at hand names', withSheet('lost.css', BARE), 'text-contrast', ['looksheets']],
+    ['no class to name', withSheet('lost.css'), 'text-contrast', ['fault']],
+    ['a sheet of fonts', withSheet('https://fonts.example/css?family=Harbour', BARE), 'text-contrast', ['fault']],
+    ['markup alone', withSheet('lost.css', '<li><a class=tinted>Fares</a></li>'), 'uncrawlable-link', ['fault']],
+    ['a lost script may open the menu', `${SHUT}<script src=lost.js></script>`, 'toggle-dead', ['lookscripts']],
+    ['no script is lost', SHUT, 'toggle-dead', ['fault']],
+    [
+      'a lost script does not change colours',
+      `${menuPage(FAINT, `${BARE}${links('Home')}`)}<script src=lost.js></script>`,
+      'text-contrast',
+      ['fault'],
+    ],
+  ])('%s', (_name, html, only, expected) => {
+    expect(told(html, only)).toEqual(expected);
+  });
+});

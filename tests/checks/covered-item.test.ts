@@ -1,4 +1,4 @@
-import { DROP_LINK, dropPage, links, menuPage } from '../support/audit.js';
+import { beneathPage, DROP_LINK, dropPage, links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 import { barPage } from '../support/scrolled.js';
 
@@ -15,6 +15,16 @@ const FAULTY: readonly Faulty[] = [
     finds: BOTH,
     told: 1,
     mended: page('nav::after{content:"";position:absolute;inset:0;pointer-events:none}'),
+  },
+  {
+    name: 'one sheet over all of them is one cause',
+    page: page(
+      '.sheet{position:relative;z-index:2;margin-top:-60px}.sheet p{margin:0;height:30px}',
+      '<div class=sheet><p>One</p><p>Two</p></div>',
+    ),
+    finds: BOTH,
+    told: 1,
+    mended: page('.sheet{position:relative;z-index:2}', '<div class=sheet><p>One</p><p>Two</p></div>'),
   },
   {
     name: 'a logo over the first item',
@@ -44,6 +54,10 @@ const NEAR: readonly NearMiss[] = [
       '.desk{position:fixed;left:0;right:0;bottom:0;height:60px;background:#fff}nav{padding-top:740px}',
       '<div class=desk>Desk</div>',
     ),
+  },
+  {
+    name: 'a drawer under the page until its button moves the page aside',
+    page: beneathPage(''),
   },
   {
     name: 'a stretched link of its own',

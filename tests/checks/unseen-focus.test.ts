@@ -1,4 +1,4 @@
-import { DROP_CSS, DROP_LINK, dropPage, links, menuPage } from '../support/audit.js';
+import { beneathPage, DROP_CSS, DROP_LINK, dropPage, links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const MENDED = dropPage(
@@ -23,6 +23,24 @@ const FAULTY: readonly Faulty[] = [
     name: 'a panel without height',
     page: dropPage('.s{display:block;height:0;overflow:hidden}.p:hover .s{height:auto}', DROP_LINK),
     finds: ['unseen normal Sula', 'unseen normal Kelp'],
+    mended: MENDED,
+  },
+  {
+    name: 'a drawer under the page',
+    page: beneathPage(''),
+    finds: ['unseen normal Home', 'unseen normal Fares', 'unseen normal Crew'],
+    told: 1,
+    mended: beneathPage('nav{visibility:hidden}'),
+  },
+  {
+    name: 'panels of two kinds that one rule makes transparent',
+    page: dropPage(
+      '.s{display:block;opacity:0}.p:hover .s{opacity:1}',
+      DROP_LINK,
+      '<div class="s low" style="top:90px"><a href=d.html>Dunlin</a></div>',
+    ),
+    finds: ['unseen normal Sula', 'unseen normal Kelp', 'unseen normal Dunlin'],
+    told: 1,
     mended: MENDED,
   },
 ];

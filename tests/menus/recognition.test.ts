@@ -80,6 +80,16 @@ describe('menus no landmark marks', () => {
       [],
     ],
     [
+      'a list in what slides in from the side',
+      `<div class="side-drawer"><h3>Tidewrack</h3><p>Ferries between the islands all year round</p><ul>${links('Fares', 'Times', 'Crews')}</ul></div>`,
+      ['main: Fares Times Crews'],
+    ],
+    [
+      'links beside fields to fill in',
+      `<div class="page-header"><form><input><input type=password><div>${row('Begin', 'Register', 'Help')}</div></form></div>`,
+      [],
+    ],
+    [
       'footnotes are no contents',
       `<main><ol>${'<li>Said by the harbour master in the spring of the year <a href="#a">back</a></li>'.repeat(3)}</ol><p id=a>x</p></main>`,
       [],
@@ -140,6 +150,11 @@ describe('items and what they own', () => {
       'Islands Fares Times ·Sula ·Kelp',
     ],
     [
+      'a button that shuts what it stands in',
+      `<nav><div id=p><button data-target="#p">Close up</button><ul>${links('A', 'B')}</ul></div></nav>`,
+      'A B',
+    ],
+    [
       'the button of a search field is none',
       `<nav><ul>${links('A', 'B')}</ul><ul><li><input type=search></li><li><button>Search</button></li></ul></nav>`,
       'A B',
@@ -153,6 +168,11 @@ describe('items and what they own', () => {
       `<nav><div class=active>${row('A', 'B')}</div><a id=current href=c>C</a><a class=here href=d>D</a></nav>`,
     );
     expect(menu!.items.map((i) => i.current?.by ?? null)).toEqual([null, null, null, 'class']);
+  });
+
+  test('classes for when something is pressed do not mark what is current', () => {
+    const [menu] = menusIn(`<nav>${row('A', 'B')}<a href=c class="active:red hover:active">C</a></nav>`);
+    expect(menu!.items.map((i) => i.current)).toEqual([null, null, null]);
   });
 });
 
@@ -193,6 +213,20 @@ describe('what opens a menu', () => {
     ['a backdrop closes', `<label class="nav-overlay" for=c>x</label><input type=checkbox id=c>${nav}`, hidden, null],
     ['what hides it closes', `<button aria-controls=n>Hide menu</button>${nav}`, hidden, null],
     ['a link to a part of the page', `<a href="#n">Skip</a>${nav}`, '', null],
+    ['a link of bare boxes to the menu after it', `<a href="#n"><b></b></a>${nav}`, hidden, 'fragment'],
+    ['one behind it leads back up', `${nav}<a href="#n"><b></b></a>`, '', null],
+    [
+      'a label around its own box',
+      `${nav}<label><input type=checkbox checked>Main menu and titles</label>`,
+      hidden,
+      null,
+    ],
+    [
+      'a button for all there is beside the brand',
+      `<nav><a class=brand href=/>Tidewrack</a><button class="nav-toggler" aria-expanded=false>x</button><div class=c>${row('A', 'B')}</div></nav>`,
+      '.c{display:none}',
+      'wording',
+    ],
   ])('%s', (_name, body, css, by) => {
     const menus = menusIn(body, css);
     expect(menus.flatMap((m) => m.toggles.map((t) => t.by))).toEqual(by ? [by] : []);

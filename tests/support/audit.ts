@@ -40,3 +40,7 @@ export const dropPage = (css: string, handle: string, more = '', script = ''): s
     `${links('Home', 'Fares')}<li class=p>${handle}<ul class=s><li><a href=s.html>Sula</a></li><li><a href=k.html>Kelp</a></li></ul>${more}</li>`,
     `<p>Text</p>${script ? `<script>${script}</script>` : ''}`,
   );
+
+/** A menu at the side that the page lies over; the button that moves the page aside stands in the page. */
+export const beneathPage = (css: string): string =>
+  `<!doctype html><html><head><meta name=viewport content="width=device-width"><style>body{margin:0;font:16px/24px Arial}ul{margin:0;padding:0;list-style:none}nav{position:fixed;left:0;top:0;width:200px;z-index:1}nav a{color:#222;display:block;height:40px}#sheet{position:relative;z-index:5;background:#fff;height:600px}${css}</style></head><body><nav id=drawer aria-label="Main"><ul>${links('Home', 'Fares', 'Crew')}</ul></nav><div id=sheet><button class=menu-toggle aria-controls=drawer>Menu</button><p>Text</p></div></body></html>`;

@@ -1,5 +1,5 @@
 import type { Observation, PageCheck, Subject } from '../checks/index.js';
-import { descendants, type ElementNode } from '../html/index.js';
+import { descendants, isAncestorOrSelf, type ElementNode } from '../html/index.js';
 import type { Range } from '../base/index.js';
 import type { Page } from '../scene/index.js';
 
@@ -15,10 +15,12 @@ const asked = (element: ElementNode, subject: Subject): boolean => {
   return first !== undefined && !subject.page.metrics.knows(first.name);
 };
 
+const rootsOf = ({ at, menus }: Observation): readonly ElementNode[] =>
+  at.kind === 'element' ? [at.element] : menus.map(({ root }) => root);
+
 /** Whether the text that an observation is about is set in a font that is not at hand. */
-export function unknownFont({ at, menus }: Observation, subject: Subject): boolean {
-  const roots = at.kind === 'element' ? [at.element] : menus.map(({ root }) => root);
-  return roots.some((root) => [root, ...descendants(root)].some((e) => hasText(e) && asked(e, subject)));
+export function unknownFont(observation: Observation, subject: Subject): boolean {
+  return rootsOf(observation).some((root) => [root, ...descendants(root)].some((e) => hasText(e) && asked(e, subject)));
 }
 
 const hasText = (element: ElementNode): boolean =>
@@ -35,3 +37,58 @@ export const stretchedPages = (page: Page): readonly Page[] =>
 
 /** Whether the verdict of a check hangs on fonts at all. */
 export const leansOnText = ({ meta }: PageCheck): boolean => meta.textWidth === true;
+
+/** What a page asks for and does not get. */
+interface Lacking {
+  readonly sheets: readonly string[];
+  readonly scripts: readonly string[];
+  /** Classes that the sheets at hand name. */
+  readonly named: ReadonlySet<string>;
+}
+
+/** The address of a sheet that brings fonts alone asks for families. */
+const FONTS_ALONE = /[?&]family=/i;
+const CLASS = /\.(-?[_a-zA-Z\u0080-\uffff][\w\u0080-\uffff-]*)/g;
+const lacking = new WeakMap<Page, Lacking>();
+
+function lackingOf(page: Page): Lacking {
+  let known = lacking.get(page);
+  if (!known) {
+    const subjects = page.limits.filter(({ kind }) => kind === 'missing').map(({ subject }) => subject);
+    const after = (word: string) => subjects.flatMap((s) => (s.startsWith(word) ? [s.slice(word.length)] : []));
+    const sheets = after('sheet ').filter((name) => !FONTS_ALONE.test(name));
+    const texts = sheets.length === 0 ? [] : page.ruleSet.rules.flatMap((rule) => rule.selectors.map((s) => s.text));
+    const named = new Set(texts.flatMap((text) => [...text.matchAll(CLASS)].map(([, name]) => name!)));
+    known = { sheets, scripts: [...after('script '), ...after('module ')], named };
+    lacking.set(page, known);
+  }
+  return known;
+}
+
+/** The element, what is in it, and what it stands in inside of the menu. */
+function concerned(observation: Observation): readonly ElementNode[] {
+  const around = (e: ElementNode): readonly ElementNode[] =>
+    e.parent && observation.menus.some(({ root }) => isAncestorOrSelf(root, e.parent!))
+      ? [e.parent, ...around(e.parent)]
+      : [];
+  return rootsOf(observation).flatMap((e) => [e, ...descendants(e), ...around(e)]);
+}
+
+const listed = ([first, ...others]: readonly string[]): string =>
+  others.length === 0 ? `“${first}”` : `“${first}” and ${others.length} more`;
+
+/**
+ * What a finding adds when it may be another with what the page asks for and could not be read: a script, or a sheet
+ * where elements bear classes that no sheet at hand names; null where it would be the same.
+ */
+export function lackingFor({ meta }: PageCheck, observation: Observation, { page }: Subject): string | null {
+  const leans = observation.leansOn ?? meta.leansOn ?? ['sheets'];
+  const { sheets, scripts, named } = lackingOf(page);
+  if (leans.includes('scripts') && scripts.length > 0)
+    return `The script ${listed(scripts)} could not be read: look at it with all scripts.`;
+  if (!leans.includes('sheets') || sheets.length === 0) return null;
+  const isBare = (e: ElementNode) => e.classes.some((name) => !named.has(name));
+  return concerned(observation).some(isBare)
+    ? `The sheet ${listed(sheets)} could not be read: look at it with all sheets.`
+    : null;
+}

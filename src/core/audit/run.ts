@@ -10,7 +10,7 @@ import {
 } from '../checks/index.js';
 import { clusterKey, fill, type Single } from '../findings/index.js';
 import { spread } from '../ladder/index.js';
-import { leansOnText, sampledWidths, unknownFont, WITH_YOUR_FONTS } from './certainty.js';
+import { lackingFor, leansOnText, sampledWidths, unknownFont, WITH_YOUR_FONTS } from './certainty.js';
 import { isSaid } from './options.js';
 import { bandEnds, type Plan } from './plan.js';
 
@@ -88,8 +88,8 @@ export function runCheck(check: PageCheck, plan: Plan): readonly Single[] {
     const all = sightings.all(key);
     const worst = all.reduce((a, b) => (badness(b.observation, check) > badness(a.observation, check) ? b : a));
     const finding = makeFinding(check, worst, all, widths);
-    const doubted = hangsOnFont(check, { worst, key, posed: posed.size > 0, widths }, plan);
-    return { finding: doubted ? withDoubt(finding) : finding, worst, all };
+    const doubt = doubtOf(check, { worst, key, posed: posed.size > 0, widths }, plan);
+    return { finding: doubt === null ? finding : withDoubt(finding, doubt), worst, all };
   });
   return check.meta.inks === undefined ? made.map(({ finding }) => finding) : withCommonRemedies(check, made, plan);
 }
@@ -135,11 +135,17 @@ interface Found {
   readonly widths: Single['widths'];
 }
 
+/** Why a fault may be none with what is not at hand, in words; null where nothing speaks for that. */
+function doubtOf(check: PageCheck, found: Found, plan: Plan): string | null {
+  const { observation, subject } = found.worst;
+  if ((observation.verdict ?? 'fault') === 'look') return null;
+  return lackingFor(check, observation, subject) ?? (hangsOnFont(check, found, plan) ? WITH_YOUR_FONTS : null);
+}
+
 /** Whether a finding is gone at all its widths when text of unknown fonts is a little wider or narrower. */
 function hangsOnFont(check: PageCheck, { worst, key, posed, widths }: Found, plan: Plan): boolean {
   const { observation, subject } = worst;
-  if (!leansOnText(check) || (observation.verdict ?? 'fault') === 'look' || !unknownFont(observation, subject))
-    return false;
+  if (!leansOnText(check) || !unknownFont(observation, subject)) return false;
   return plan.stretched.some((other) =>
     sampledWidths(widths).every(
       (width) => !lookAt(check, other.subjects(width, check.meta.asks, posed), other).has(key),
@@ -147,10 +153,10 @@ function hangsOnFont(check: PageCheck, { worst, key, posed, widths }: Found, pla
   );
 }
 
-const withDoubt = (finding: Single): Single => ({
+const withDoubt = (finding: Single, why: string): Single => ({
   ...finding,
   verdict: 'look',
-  says: `${finding.says} ${WITH_YOUR_FONTS}`,
+  says: `${finding.says} ${why}`,
 });
 
 type Band = Plan['bands'][number];
@@ -219,11 +225,17 @@ function makeFinding(check: PageCheck, worst: Seen, all: readonly Seen[], widths
     cause,
     measured: o.measured ?? null,
     needed: o.needed ?? null,
-    says: sentence(fill(message.says, o.data)),
+    says: sentence(message.says, o.data),
     mends: fill(message.mends, o.data),
     cluster: o.common ?? (cause ? `${cause.at.file}:${cause.at.line}:${cause.at.column}` : 'markup'),
     badness: badness(o, check),
   };
 }
 
-const sentence = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+/** Selectors are written as they are, at the beginning too. */
+const SELECTOR_FIRST = /^\{(element|bar)\}/;
+
+function sentence(template: string, data: Observation['data']): string {
+  const text = fill(template, data);
+  return SELECTOR_FIRST.test(template) ? text : text.charAt(0).toUpperCase() + text.slice(1);
+}

@@ -29,6 +29,8 @@ export interface Observation {
   readonly standing?: Standing;
   /** What observations of one cause have in common where no declaration is the cause, such as `href="#"`. */
   readonly common?: string;
+  /** What its verdict hangs on, where that is not what the check as a whole leans on. */
+  readonly leansOn?: CheckMeta['leansOn'];
 }
 
 export interface Message {
@@ -79,6 +81,8 @@ export interface CheckMeta {
   readonly explains: Explanation;
   /** Whether its verdict hangs on how wide text is. */
   readonly textWidth?: boolean;
+  /** What of a page its verdict hangs on beside the markup; sheets if nothing else is said. */
+  readonly leansOn?: readonly ('sheets' | 'scripts')[];
   /** What an inked part is called in remedies that serve all places of one cause. */
   readonly inks?: string;
   /** Figures that may be set, by name. */

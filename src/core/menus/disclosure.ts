@@ -1,6 +1,7 @@
 import { isAncestorOrSelf, type ElementNode, type HtmlDocument } from '../html/index.js';
-import { isLink, linkCount, roleWritten as role } from './links.js';
+import { isLink, linkCount, linksIn, roleWritten as role } from './links.js';
 import { referred } from './references.js';
+import { BRAND_WORDS, hasWord } from './words.js';
 
 /** Attributes by which markup says that a control shows something. */
 const DISCLOSING = [
@@ -50,5 +51,8 @@ export function panelOf(control: ElementNode, root: ElementNode, document: HtmlD
 export function isOwnDisclosure(control: ElementNode, root: ElementNode, document: HtmlDocument): boolean {
   if (!isAncestorOrSelf(root, control)) return false;
   const panel = panelOf(control, root, document);
-  return panel !== null && linkCount(panel) < linkCount(root);
+  return (
+    panel !== null &&
+    linksIn(root).some((link) => link !== control && !isAncestorOrSelf(panel, link) && !hasWord(link, BRAND_WORDS))
+  );
 }

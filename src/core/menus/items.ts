@@ -1,8 +1,17 @@
-import { collapseSpace, descendants, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
+import {
+  closest,
+  collapseSpace,
+  descendants,
+  isAncestorOrSelf,
+  textContent,
+  type ElementNode,
+  type HtmlDocument,
+} from '../html/index.js';
 import { isFocusable, labelOf } from '../naming/index.js';
 import type { Glance } from '../scene/index.js';
 import { discloses, panelOf } from './disclosure.js';
 import { isLink, linkCount, LISTS, roleWritten as role } from './links.js';
+import { referred } from './references.js';
 import type { MenuItem } from './types.js';
 import { BRAND_WORDS, CURRENT_WORDS, hasWord, wordsOfClass } from './words.js';
 
@@ -85,12 +94,21 @@ export function itemsOf(
         element.elements.find((e) => LISTS.has(e.tag) && linkCount(e) > 0)!,
       );
     if (!isControl(element) || toggles.has(element) || inForm(element, root) || insideControl(element, root)) continue;
-    if (listed && isBrand(element, root)) continue;
+    if ((listed && isBrand(element, root)) || closesAround(element, view.document)) continue;
     const panel = panelOf(element, root, view.document);
     add(element, panel && !owners.has(panel) ? panel : null);
   }
   return items;
 }
+
+/** A button that refers to what it stands in shuts it. */
+function closesAround(element: ElementNode, document: HtmlDocument): boolean {
+  if (element.tag !== 'button') return false;
+  const panel = referred(element, document)?.panel;
+  return !!panel && panel !== element && isAncestorOrSelf(panel, element) && !inEntry(element);
+}
+
+const inEntry = (e: ElementNode): boolean => closest(e, (a) => a.tag === 'li') !== null;
 
 function insideControl(element: ElementNode, root: ElementNode): boolean {
   for (let a = element.parent; a && a !== root; a = a.parent) if (isLink(a) || a.tag === 'button') return true;

@@ -37,6 +37,9 @@ const inEdge = (e: ElementNode): boolean =>
     (a) => ['header', 'footer'].includes(a.tag) || /^(banner|contentinfo)$/.test(roleWritten(a)) || isEdge(a),
   ) !== null;
 
+const DRAWERS: ReadonlySet<string> = new Set(['drawer', 'offcanvas']);
+const inDrawer = (e: ElementNode): boolean => closest(e, (a) => hasWord(a, DRAWERS)) !== null;
+
 /** How much a container of a kind may hold: links at least and at most, and their part of the text. */
 const HOLDS: Partial<Readonly<Record<MenuKind, readonly [least: number, most: number, share: number, text: number]>>> =
   {
@@ -123,9 +126,16 @@ function isNamed(e: ElementNode): boolean {
   return textShare(e).share >= (LISTS.has(e.tag) ? 0.25 : 0.6);
 }
 
-/** Mostly links, in the header or the footer. */
+/** Several fields to fill in, whatever links stand beside them. */
+const isForm = (e: ElementNode): boolean =>
+  [...descendants(closest(e, ({ tag }) => tag === 'form') ?? e)].filter(
+    (x) => x.tag === 'textarea' || (x.tag === 'input' && FIELDS.test(x.attributes.get('type') ?? 'text')),
+  ).length >= 2;
+const FIELDS = /^(text|password|email|tel|url|number|date)$/i;
+
+/** Mostly links, in the header, the footer or what slides in from the side. */
 function isPlaced(e: ElementNode): boolean {
-  if (!ROWS.has(e.tag) || !inEdge(e) || inContent(e)) return false;
+  if (!ROWS.has(e.tag) || !(inEdge(e) || inDrawer(e)) || inContent(e) || isForm(e)) return false;
   const links = linksIn(e).length;
   const controls = LISTS.has(e.tag) ? Math.max(links, usable(e)) : links;
   return controls >= 3 && textShare(e).share >= 0.6;

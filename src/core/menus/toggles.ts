@@ -57,7 +57,8 @@ export function togglesOf(kinds: ReadonlyMap<ElementNode, MenuKind>, page: Page)
       found.push({ root, toggle: { element, label: labelOf(element, glance), panel, by } });
   };
   for (const e of page.document.elements) {
-    if (e.tag === 'input' || !isPressable(e) || leadsAway(e) || closes(e) || insidePressable(e)) continue;
+    if (e.tag === 'input' || !isPressable(e) || leadsAway(e) || closes(e) || insidePressable(e) || isAroundField(e))
+      continue;
     const pointer = referred(e, page.document);
     const root = pointer && openedBy(e, pointer, roots);
     // Links to a part of the page are links where that part is no menu.
@@ -141,6 +142,17 @@ const insidePressable = (e: ElementNode): boolean => {
   return false;
 };
 
+/** A label around its own field switches that, whatever its words. */
+const isAroundField = (e: ElementNode): boolean =>
+  e.tag === 'label' && [...descendants(e)].some(({ tag }) => tag === 'input' || tag === 'select');
+
+/** A control without a word before the menus it leads to; one behind them leads back to the top of the page. */
+const leadsDown = (e: ElementNode, roots: readonly ElementNode[]): boolean =>
+  textOf(e) === '' &&
+  !isInList(e) &&
+  ![...descendants(e)].some(({ tag }) => tag === 'img') &&
+  roots.some((root) => e.index < root.index);
+
 const textOf = (e: ElementNode): string =>
   [e.attributes.get('aria-label'), collapseSpace(textContent(e)), e.attributes.get('title')]
     .filter(Boolean)
@@ -165,7 +177,7 @@ function openedBy(
   if (panel.tag === 'body' || panel.tag === 'html' || panel.tag === 'main') return null;
   if (isAncestorOrSelf(panel, control) && by !== 'details') return null;
   const within = roots.filter((root) => isAncestorOrSelf(panel, root) && panel !== control);
-  if (by === 'fragment' && within.length > 0 && !looksLikeToggle(control)) return null;
+  if (by === 'fragment' && within.length > 0 && !looksLikeToggle(control) && !leadsDown(control, within)) return null;
   const largest = within.reduce<ElementNode | null>(
     (best, root) => (best && linkCount(best) >= linkCount(root) ? best : root),
     null,

@@ -75,7 +75,8 @@ const classWords = new WeakMap<ElementNode, readonly string[]>();
 
 export function wordsOfClass(element: ElementNode): readonly string[] {
   let words = classWords.get(element);
-  if (!words) classWords.set(element, (words = element.classes.flatMap(wordsIn)));
+  // What stands before a colon says when a class holds, not what the element is.
+  if (!words) classWords.set(element, (words = element.classes.filter((c) => !c.includes(':')).flatMap(wordsIn)));
   return words;
 }
 

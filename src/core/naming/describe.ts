@@ -31,8 +31,8 @@ export function subjectOf(element: ElementNode, view: Glance): string {
   if (words !== '') return `“${words}”`;
   const kind = kindOf(element, view);
   const href = element.attributes.get('href')?.trim();
-  if (href && href !== '#') return `The ${kind} without a name to ${clip(href)}`;
-  return `The ${kind} without a name (${standsAt(element)})`;
+  if (href && href !== '#') return `the ${kind} without a name to ${clip(href)}`;
+  return `the ${kind} without a name (${standsAt(element)})`;
 }
 
 /** Words of a control that do not show where it is looked at: they tell a reader which one is meant. */

@@ -12,6 +12,7 @@ export const ambiguousText = defineCheck(
     weight: 'polish',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'Screen readers list the links of a page without what stands around them, and search engines weigh a page by the words that lead to it.',

@@ -13,6 +13,7 @@ export const brokenFragment = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means: 'Whoever follows the link stays where they are and believes it is broken. It is.',
       rule: [

@@ -10,6 +10,7 @@ export const brokenPage = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means: 'Whoever follows the link ends at an error page, and a crawler counts the way as lost.',
       rule: [

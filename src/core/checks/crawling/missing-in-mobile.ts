@@ -11,6 +11,7 @@ export const missingInMobile = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: ['sheets', 'scripts'],
     explains: {
       means:
         'Most visitors come by phone, and search engines read the page as phones show it. What is missing there is missing for them.',

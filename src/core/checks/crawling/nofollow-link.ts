@@ -10,6 +10,7 @@ export const nofollowLink = defineCheck(
     weight: 'polish',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means: 'A link to a page of one’s own site that says nofollow keeps that page out of search results.',
       rule: [

@@ -10,6 +10,7 @@ export const scriptOnlyLinks = defineCheck(
     weight: 'hinders',
     scope: 'page',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means: 'Crawlers that read the markup alone find no way from page to page, and preview tools show an empty menu.',
       rule: [

@@ -15,6 +15,7 @@ export const uncrawlableLink = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'A link without a real address is not followed by search engines, cannot be opened in a new tab, copied or bookmarked, and goes nowhere when its script fails.',

@@ -11,7 +11,7 @@ import { causeOf } from '../shared/causes.js';
 import { contestInWords, contestOf, contestRemedy } from '../shared/layers.js';
 import { partAround, stuckAt, type StuckPart } from '../shared/stuck.js';
 import type { Subject } from '../subject.js';
-import { capital, lower } from '../shared/wording.js';
+import { capital } from '../shared/wording.js';
 import { isOf } from '../shared/items.js';
 
 /** Panels and bars that are painted under what they should lie over. */
@@ -60,7 +60,7 @@ function ofPanel({ panel, cover, share }: Bury, { scene }: Subject): Observation
       state: 'normal',
       message: 'panel',
       data: {
-        handle: panel.handle ? lower(subjectOf(panel.handle, scene)) : selectorOf(panel.root),
+        handle: panel.handle ? subjectOf(panel.handle, scene) : selectorOf(panel.root),
         cover: selectorOf(cover),
         share: Math.round(share * 100),
         why: contest ? capital(contestInWords(contest, panel.root)) : 'What covers it comes later in the markup',

@@ -11,7 +11,6 @@ import { causeOf } from '../shared/causes.js';
 import { endsOn } from '../shared/panels.js';
 import { shownPanels } from '../shared/shown-panels.js';
 import type { Subject } from '../subject.js';
-import { lower } from '../shared/wording.js';
 
 /** Panels cut off by something around them or by the edge of the screen. */
 export const clippedMenu = defineCheck(
@@ -116,7 +115,7 @@ function judge(
       message,
       ...(message === 'sideways' ? { verdict: 'look' as const } : {}),
       data: {
-        handle: handle ? lower(subjectOf(handle, scene)) : selectorOf(root),
+        handle: handle ? subjectOf(handle, scene) : selectorOf(root),
         cutter: cutter ? selectorOf(cutter) : '',
         count: cuts.length,
         all: shown.length,

@@ -7,6 +7,7 @@ import { contestInWords, contestOf, contestRemedy } from '../shared/layers.js';
 import { middleOf, pressedInstead } from '../shared/presses.js';
 import { onScreen } from '../shared/stuck.js';
 import type { Subject } from '../subject.js';
+import { menusBeneath } from '../shared/beneath.js';
 import { buryOf } from '../shared/buried.js';
 import { capital } from '../shared/wording.js';
 
@@ -24,6 +25,7 @@ export const coveredItem = defineCheck(
         'A press on the middle of an item or toggle reaches that item, at rest and in opened panels.',
         'Its own label, children and checkbox are no obstacle, nor is another link to the same address, nor what lets the pointer through.',
         'What only passes under a stuck part while the page scrolls is no fault; a whole panel under other content is told once, as a buried menu.',
+        'A menu that lies under the page until a button moves the page aside is closed then: what focus does there is told instead.',
       ],
       faulty: '.bar::after { content: ""; position: absolute; inset: 0 }',
       mended: '.bar::after { content: ""; position: absolute; inset: 0; pointer-events: none }',
@@ -47,7 +49,7 @@ function observe(control: Control, subject: Subject): Observation[] {
   if (control.disabled || scene.style(element).pointerEvents === 'none') return [];
   const cover = pressedInstead(element, scene);
   if (!cover || passesUnder(element, cover, scene) || isOffScreen(element, scene)) return [];
-  if (buryOf(subject, element)) return [];
+  if (buryOf(subject, element) || control.menus.some((menu) => menusBeneath(subject).has(menu))) return [];
   const inside = isAncestorOrSelf(cover, element);
   const contest = inside ? null : contestOf(cover, element, scene);
   const name = inside ? `something drawn over it in ${selectorOf(cover)}` : selectorOf(cover);
@@ -67,7 +69,7 @@ function observe(control: Control, subject: Subject): Observation[] {
             ? `Move the two apart, or: ${contestRemedy(contest, element, scene)}`
             : 'Move the two apart.',
       },
-      common: `by ${cover.path}`,
+      common: `by ${contest?.above.element.path ?? cover.path}`,
     },
   ];
 }

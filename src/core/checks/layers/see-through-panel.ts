@@ -8,7 +8,6 @@ import { buryOf } from '../shared/buried.js';
 import { causeOf } from '../shared/causes.js';
 import { shownPanels, type ShownPanel } from '../shared/shown-panels.js';
 import type { Subject } from '../subject.js';
-import { lower } from '../shared/wording.js';
 import { isOf, placeOfItem } from '../shared/items.js';
 
 /** What lies beneath shows through a ground thinner than this. */
@@ -66,7 +65,7 @@ function observe(panel: ShownPanel, subject: Subject): Observation[] {
       message: 'through',
       ...(worst.ground.blurred ? { verdict: 'look' as const } : {}),
       data: {
-        handle: panel.handle ? lower(subjectOf(panel.handle, scene)) : selectorOf(panel.root),
+        handle: panel.handle ? subjectOf(panel.handle, scene) : selectorOf(panel.root),
         what: selectorOf(element),
         cover: Math.round(worst.ground.cover * 100),
         panel: selectorOf(panel.root),

@@ -18,6 +18,7 @@ export const danglingReference = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'aria-labelledby and its like tie parts of the page together by ids. Where the id does not exist, the name or the tie is simply missing, and nobody sees it.',

@@ -14,6 +14,7 @@ export const headingAsLabel = defineCheck(
     weight: 'polish',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'People who listen to a page go from heading to heading to get an overview. Headings in a menu that stand before the title of the page lead them astray.',

@@ -14,12 +14,13 @@ export const listStructure = defineCheck(
     weight: 'polish',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'A screen reader says how many entries a list has and where one is in it. Links or boxes straight in a ul, and entries without a list, break the count.',
       rule: [
         'In a menu a ul or ol holds li and nothing else, and every li stands in a list.',
-        'Lists with another role are left out.',
+        'Lists with another role are left out. Where an li stands in a link straight in a list, the link is the fault.',
       ],
       faulty: '<ul><a href="fares.html">Fares</a></ul>',
       mended: '<ul><li><a href="fares.html">Fares</a></li></ul>',
@@ -27,12 +28,12 @@ export const listStructure = defineCheck(
     worse: null,
     messages: {
       stranger: {
-        says: 'In the list {subject} stands straight in the {list}, in no li: a screen reader miscounts its entries.',
+        says: '{subject} stands straight in a {list}, in no li: a screen reader miscounts its entries.',
         mends: 'Put it into an li.',
         criteria: [{ number: '1.3.1', level: 'A' }],
       },
       orphan: {
-        says: 'The entry {subject} is an li in a {list}, in no list: a screen reader does not tell that it is one of several.',
+        says: 'The entry {subject} is an li in {list}, in no list: a screen reader does not tell that it is one of several.',
         mends: 'Put the entries into a ul.',
         criteria: [{ number: '1.3.1', level: 'A' }],
       },
@@ -50,7 +51,7 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
         menus: [menu],
         state: 'normal',
         message,
-        data: { subject: subjectOf(at, scene), list },
+        data: { subject: subjectOf(at, scene), list: message === 'orphan' ? `<${list}>` : list },
         common: `${message} ${menu.id}`,
       });
       if (LISTS.has(element.tag) && roleOf(element, scene) === 'list') {
@@ -62,6 +63,7 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
         element.parent !== null &&
         !LISTS.has(element.parent.tag) &&
         element.parent.attributes.get('role') !== 'list' &&
+        !(element.parent.tag === 'a' && LISTS.has(element.parent.parent?.tag ?? '')) &&
         !element.attributes.has('role');
       return alone ? [say(element, 'orphan', element.parent!.tag)] : [];
     }),

@@ -10,6 +10,7 @@ export const mainLandmark = defineCheck(
     weight: 'hinders',
     scope: 'page',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'The main landmark is where a screen reader jumps to get past the menu. Without one there is no such place, with two there is no telling which.',

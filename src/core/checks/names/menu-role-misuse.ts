@@ -17,6 +17,7 @@ export const menuRoleMisuse = defineCheck(
     weight: 'hinders',
     scope: 'page',
     asks: { visitors: ['keyboard'], poses: 'rest', widths: 'ends' },
+    leansOn: ['scripts'],
     explains: {
       means:
         'role="menu" promises the keys of an application menu: arrows move, Escape closes. A screen reader hands the keys over to the page, and if the page does nothing with them, people are stuck.',

@@ -12,6 +12,7 @@ export const namelessControl = defineCheck(
     weight: 'blocks',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
+    leansOn: [],
     explains: {
       means: 'A screen reader says “button” or “link” and nothing else. Whoever listens does not know what it does.',
       rule: [

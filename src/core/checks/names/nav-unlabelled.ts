@@ -12,6 +12,7 @@ export const navUnlabelled = defineCheck(
     weight: 'polish',
     scope: 'page',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'A screen reader lists the landmarks of a page. Two that are both called “navigation” have to be entered to be told apart; a menu in none is not in the list.',

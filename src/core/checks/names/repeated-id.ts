@@ -12,6 +12,7 @@ export const repeatedId = defineCheck(
     weight: 'polish',
     scope: 'page',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'Labels, toggles and links find their target by its id. Of two elements with one id they find the first, which is often the hidden copy of the menu.',
@@ -25,7 +26,7 @@ export const repeatedId = defineCheck(
     worse: null,
     messages: {
       repeated: {
-        says: 'id="{id}" stands {count} times on the page: what refers to it finds the first one only.',
+        says: 'The id “{id}” stands {count} times on the page: what refers to it finds the first one only.',
         mends: 'Give each element an id of its own, and mend what refers to it.',
         criteria: [],
       },

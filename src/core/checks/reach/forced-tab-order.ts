@@ -10,6 +10,7 @@ export const forcedTabOrder = defineCheck(
     weight: 'polish',
     scope: 'page',
     asks: { visitors: ['keyboard'], poses: 'opened', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'An element with a tabindex above 0 is visited before everything else on the page, wherever it stands. Sooner or later the order is wrong somewhere.',

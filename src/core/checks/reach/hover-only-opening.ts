@@ -11,6 +11,7 @@ export const hoverOnlyOpening = defineCheck(
     weight: 'blocks',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: ['sheets', 'scripts'],
     explains: {
       means:
         'Whoever uses a keyboard, a switch or their voice has no pointer to hover with: a submenu that only hovering opens is not there for them.',

@@ -18,6 +18,7 @@ export const noClose = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: ['sheets', 'scripts'],
     explains: {
       means:
         'A menu that opens over the whole page and cannot be closed holds its visitor: all they can do is follow a link or leave.',

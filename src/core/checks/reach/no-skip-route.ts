@@ -17,6 +17,7 @@ export const noSkipRoute = defineCheck(
     weight: 'hinders',
     scope: 'page',
     asks: { visitors: ['keyboard'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means: 'Without a way past it, everyone who uses the keyboard goes through the whole menu again on every page.',
       rule: [

@@ -13,6 +13,7 @@ export const openAtLoad = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: ['sheets', 'scripts'],
     explains: {
       means:
         'A panel that was left open in the markup lies over the page when it loads: people see a menu they did not ask for, and not what they came for.',

@@ -14,6 +14,7 @@ export const pressOnlyControl = defineCheck(
     weight: 'blocks',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'A div with a click handler looks like a button and is none: Tab passes it by, Enter and Space do nothing, and a screen reader does not say that it can be pressed.',

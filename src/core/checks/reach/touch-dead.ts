@@ -12,6 +12,7 @@ export const touchDead = defineCheck(
     weight: 'hinders',
     scope: 'menu',
     asks: { visitors: ['touch'], poses: 'rest', widths: 'ends' },
+    leansOn: ['sheets', 'scripts'],
     explains: {
       means: 'On a touch screen a tap on a link follows it at once: a submenu that waits for a hover is never seen.',
       rule: [

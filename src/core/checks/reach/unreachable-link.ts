@@ -15,6 +15,7 @@ export const unreachableLink = defineCheck(
     weight: 'blocks',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: ['sheets', 'scripts'],
     explains: {
       means:
         'Whoever cannot use a pointer goes from link to link by Tab. A link that Tab never stops at is not there for them.',

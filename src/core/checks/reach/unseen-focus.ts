@@ -1,7 +1,10 @@
-import { closest, type ElementNode } from '../../html/index.js';
+import { closest, textContent, type ElementNode } from '../../html/index.js';
 import { subjectOf, tabOrder } from '../../naming/index.js';
+import type { Menu } from '../../menus/index.js';
 import { CLOSED, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
+import { menusBeneath } from '../shared/beneath.js';
+import { causeOf } from '../shared/causes.js';
 import type { Subject } from '../subject.js';
 
 /** Stops of the Tab key that cannot be seen. @spec WCAG 2.2 SC 2.4.3, 2.4.7 */
@@ -46,24 +49,37 @@ function inspect(subject: Subject): readonly Observation[] {
   const posed = subject.parts.opened !== null;
   const atRest = posed ? new Set(tabOrder(subject.page.scene({ ...subject.setting, pose: CLOSED }))) : null;
   if (posed && scene.setting.pose.hovered && !scene.setting.pose.focused) return [];
+  const beneath = posed ? new Set<Menu>() : menusBeneath(subject);
   return tabOrder(scene).flatMap((element): Observation[] => {
     const menu = own.get(element);
-    if (!menu || atRest?.has(element) || scene.reach(element) !== null || isShownByLabel(element, scene)) return [];
+    if (!menu || atRest?.has(element)) return [];
+    const base = { at: onElement(element), menus: [menu], state: 'normal' as const, message: 'unseen' };
+    if (beneath.has(menu) && menu.items.some((item) => item.element === element))
+      return [
+        {
+          ...base,
+          data: { subject: subjectOf(element, scene), why: 'it lies under the page' },
+          common: 'unseen beneath',
+        },
+      ];
+    if (scene.reach(element) !== null || isShownByLabel(element, scene)) return [];
     const focused = subject.after({ by: 'focus', element });
     if (posed && focused.rect(element) === null) return [];
     if (focused.reach(element) !== null) return [];
+    const hidden = hidingOf(element, focused);
     return [
       {
-        at: onElement(element),
-        menus: [menu],
-        state: 'normal',
-        message: 'unseen',
-        data: { subject: subjectOf(element, scene), why: whyOf(element, focused) },
-        common: `unseen ${menu.id} ${culpritOf(element, focused)}`,
+        ...base,
+        data: { subject: subjectOf(element, scene), why: hidden.why },
+        common: `unseen ${hidden.key}`,
+        ...(isEmpty(element) ? { leansOn: ['sheets', 'scripts'] as const } : {}),
       },
     ];
   });
 }
+
+/** A control of pictures that sheets or scripts draw. */
+const isEmpty = (element: ElementNode): boolean => textContent(element).trim() === '' && element.elements.length > 0;
 
 const isShownByLabel = (element: ElementNode, scene: Scene): boolean =>
   element.tag === 'input' &&
@@ -71,21 +87,37 @@ const isShownByLabel = (element: ElementNode, scene: Scene): boolean =>
     (e) => e.tag === 'label' && e.attributes.get('for') === element.id && scene.reach(e) !== null,
   );
 
-/** What keeps an element out of sight: the part around it that is transparent, or taken out of the flow. */
-function culpritOf(element: ElementNode, scene: Scene): string {
-  const found =
-    closest(element, (e) => scene.style(e).opacity === 0) ??
-    closest(element, (e) => ['fixed', 'absolute'].includes(scene.style(e).position)) ??
-    closest(element, (e) => scene.style(e).overflowX !== 'visible');
-  return found ? `${found.tag}.${found.classes.join('.')}` : '';
+/** What keeps an element out of sight, in words, and the same for all that it hides. */
+interface Hiding {
+  readonly why: string;
+  readonly key: string;
 }
 
-function whyOf(element: ElementNode, scene: Scene): string {
+const named = (e: ElementNode): string => `${e.tag}.${e.classes.join('.')}`;
+
+/** The outermost element around one, itself included, of which something holds all the way. */
+function outermost(element: ElementNode, holds: (e: ElementNode) => boolean): ElementNode {
+  let e = element;
+  while (e.parent && holds(e.parent)) e = e.parent;
+  return e;
+}
+
+function hidingOf(element: ElementNode, scene: Scene): Hiding {
   const clear = closest(element, (e) => scene.style(e).opacity === 0);
-  if (clear) return 'it is transparent';
-  const rect = scene.rect(element);
-  if (!rect || rect.width < 1 || rect.height < 1) return 'it has no size';
-  const { width } = scene.medium;
-  if (rect.x + rect.width <= 0 || rect.y + rect.height <= 0 || rect.x >= width) return 'it lies off the screen';
-  return 'it is clipped away';
+  if (clear) {
+    const at = causeOf(scene.style(clear), 'opacity')?.at;
+    return { why: 'it is transparent', key: at ? `${at.file}:${at.line}:${at.column}` : named(clear) };
+  }
+  const isFlat = (e: ElementNode): boolean => {
+    const rect = scene.rect(e);
+    return !rect || rect.width < 1 || rect.height < 1;
+  };
+  if (isFlat(element)) return { why: 'it has no size', key: `flat ${named(outermost(element, isFlat))}` };
+  const isOff = (e: ElementNode): boolean => {
+    const rect = scene.rect(e);
+    return !!rect && (rect.x + rect.width <= 0 || rect.y + rect.height <= 0 || rect.x >= scene.medium.width);
+  };
+  if (isOff(element)) return { why: 'it lies off the screen', key: `off ${named(outermost(element, isOff))}` };
+  const clip = closest(element, (e) => scene.style(e).overflowX !== 'visible');
+  return { why: 'it is clipped away', key: `clipped ${clip ? named(clip) : ''}` };
 }

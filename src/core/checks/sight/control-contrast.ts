@@ -5,7 +5,6 @@ import type { Control } from '../shared/controls.js';
 import { drawnParts, hasWords, shapesIn, type DrawnPart } from '../shared/drawn.js';
 import { floorRatio, remedyFor } from '../shared/ink.js';
 import type { Subject } from '../subject.js';
-import { lower } from '../shared/wording.js';
 
 const NEEDED = 3;
 
@@ -73,7 +72,7 @@ function observation(control: Control, best: DrawnPart, subject: Subject, messag
     state: subject.stateOf(control),
     message,
     data: {
-      subject: lower(control.subject),
+      subject: control.subject,
       ink: hexOf(best.reading.ink),
       ground: hexOf(best.reading.ground),
       ratio,

@@ -8,7 +8,7 @@ import { causeOf } from '../shared/causes.js';
 import type { Control } from '../shared/controls.js';
 import { meansSame, piecesOf, pressedInstead } from '../shared/presses.js';
 import type { Subject } from '../subject.js';
-import { lower, round } from '../shared/wording.js';
+import { round } from '../shared/wording.js';
 
 /** Targets share this much before a press goes astray, px each way. */
 const LEAST = 4;
@@ -95,7 +95,7 @@ function observation(
   scene: Scene,
 ): Observation {
   const style = scene.style(control.element);
-  const otherSubject = lower(subjectOf(other, scene));
+  const otherSubject = subjectOf(other, scene);
   return {
     at: onElement(control.element),
     menus: control.menus,
@@ -106,7 +106,7 @@ function observation(
       other: otherSubject,
       width: round(rect.width),
       height: round(rect.height),
-      winner: meansSame(hit, control.element) ? lower(control.subject) : otherSubject,
+      winner: meansSame(hit, control.element) ? control.subject : otherSubject,
     },
     measured: figure(round(Math.min(rect.width, rect.height)), 'px'),
     needed: figure(LEAST, 'px'),

@@ -13,6 +13,7 @@ export const breakpointSeam = defineCheck(
     weight: 'hinders',
     scope: 'page',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means:
         'Where one query ends before the next begins, screens in between get neither menu; where both hold, they get a mixture. Enlarged pages meet fractional widths, too.',

@@ -73,7 +73,7 @@ function inspect(subject: Subject): readonly Observation[] {
     menus: [],
     state: 'normal',
     message: 'empty',
-    data: { menu: `The ${element.tag} element`, by },
+    data: { menu: `the ${element.tag} element`, by },
   }));
   return [...out, ...empty];
 }

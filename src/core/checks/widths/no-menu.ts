@@ -13,6 +13,7 @@ export const noMenu = defineCheck(
     weight: 'blocks',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: ['sheets', 'scripts'],
     explains: {
       means:
         'Between two breakpoints the wide menu is gone and the narrow one is not there yet: on such screens nobody gets anywhere.',

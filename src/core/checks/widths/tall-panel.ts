@@ -7,7 +7,6 @@ import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import { shownPanels, type ShownPanel } from '../shared/shown-panels.js';
 import type { Subject } from '../subject.js';
-import { lower } from '../shared/wording.js';
 
 /** Opened panels whose end nobody gets to. @spec WCAG 2.2 SC 1.4.10 */
 export const tallPanel = defineCheck(
@@ -57,7 +56,7 @@ function observe({ root, handle, menu, controls }: ShownPanel, subject: Subject)
       state: 'normal',
       message: 'tall',
       data: {
-        handle: handle ? lower(subjectOf(handle, scene)) : selectorOf(root),
+        handle: handle ? subjectOf(handle, scene) : selectorOf(root),
         px: Math.round(low - height),
         height,
         count: lost.length,

@@ -13,6 +13,7 @@ export const toggleDead = defineCheck(
     weight: 'blocks',
     scope: 'menu',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: ['sheets', 'scripts'],
     explains: {
       means: 'The button is there, one presses it, and nothing happens. The menu behind it is lost at these widths.',
       rule: [
@@ -36,9 +37,8 @@ export const toggleDead = defineCheck(
 
 const PRESSES = ['click', 'pointerdown', 'pointerup', 'mousedown', 'mouseup', 'touchstart', 'touchend', 'change'];
 
-/** Whether something of the scripts could not be read or followed: it may be what opens the menu. */
-const isUnclear = ({ limits }: Page): boolean =>
-  limits.some(({ kind, subject }) => kind === 'unread' || (kind === 'missing' && subject.startsWith('script ')));
+/** Whether something of the scripts could not be followed: it may be what opens the menu. */
+const isUnclear = ({ limits }: Page): boolean => limits.some(({ kind }) => kind === 'unread');
 
 function inspect({ menus, scene, routes, page }: Subject): readonly Observation[] {
   return menus.flatMap((menu): Observation[] => {

@@ -9,6 +9,7 @@ export const zoomLocked = defineCheck(
     weight: 'hinders',
     scope: 'page',
     asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    leansOn: [],
     explains: {
       means: 'People who see little enlarge the page with two fingers. A page that forbids it shuts them out.',
       rule: [
