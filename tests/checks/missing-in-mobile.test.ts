@@ -37,6 +37,14 @@ const NEAR: readonly NearMiss[] = [
     ),
     options: RANGE,
   },
+  {
+    name: 'behind a button that is dead',
+    page: page(
+      '@media(max-width:600px){nav ul{display:none}}@media(min-width:601px){.menu-toggle{display:none}}',
+      '<button class=menu-toggle aria-controls=none>Menu</button><p><a href=home.html>Home</a></p>',
+    ),
+    options: RANGE,
+  },
   { name: 'missing on the wide screen', page: page('@media(min-width:600px){.extra{display:none}}'), options: RANGE },
 ];
 

@@ -17,6 +17,10 @@ const NEAR: readonly NearMiss[] = [
   { name: 'closed', page: MENDED },
   { name: 'open in the flow', page: page('open', 'details ul{position:static}') },
   {
+    name: 'beneath a bar that lies over it',
+    page: `<!doctype html><style>body{margin:0}.bar{position:fixed;inset:0 0 auto;z-index:3;height:40px;background:#fff}details ul{position:fixed;top:0;left:0;width:200px;margin:0;padding:40px 0 0;background:#eee}main{margin-left:220px;padding-top:40px}</style><div class=bar><b>Tidewrack Ferries</b></div><nav aria-label=Main><details open><summary style="position:fixed;top:0;right:0;z-index:4">Menu</summary><ul>${links('Home', 'Fares', 'Times')}</ul></details></nav><main><p>Text</p></main>`,
+  },
+  {
     name: 'nothing closes it',
     page: menuPage('nav{position:absolute;background:#fff}', links('Home', 'Fares'), '<p>Text</p>'),
   },

@@ -41,6 +41,13 @@ const NEAR: readonly NearMiss[] = [
     page: page('nav{background:url(pier.jpg);height:120px}.s{background:none}p{margin-top:200px}'),
     also: ['text-over-image'],
   },
+  {
+    name: 'an empty edge of the panel below its entries',
+    page: page('.s{background:none;padding-bottom:24px}.s li{background:#fff;float:none}').replace(
+      'Crossings',
+      '<br>'.repeat(2) + 'Crossings',
+    ),
+  },
   { name: 'alpha on the text', page: page('.s a{color:rgb(0 0 0/.8)}') },
   {
     name: 'a sheet of its own between',

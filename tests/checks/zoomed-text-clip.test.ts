@@ -24,6 +24,13 @@ const NEAR: readonly NearMiss[] = [
     name: 'cut off without it too',
     page: page('a{width:50px;overflow:hidden;white-space:nowrap}li:first-child a{width:140px}'),
   },
+  {
+    name: 'words for a picture that is not there',
+    page: page('a{display:block}img{width:100px;height:20px}').replace(
+      'Home</a>',
+      '<img src=no.png alt="Home again"></a>',
+    ),
+  },
   { name: 'a strip that scrolls', page: page('ul{display:flex;overflow:auto;width:120px}') },
 ];
 

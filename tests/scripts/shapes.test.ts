@@ -150,6 +150,22 @@ test.each(CHAINS)('chained calls: %s', (_name, script) => {
   expect([isOpen(on, ''), isOpen(on, 'press:#b'), isOpen(on, 'press:#b press:#b')]).toEqual([false, true, false]);
 });
 
+/** The library under a file of its name that is not there, and what plug-ins ask of its version. */
+test.each<[string, string, string | null, string]>([
+  ['by its file', 'https://cdn.example/libs/jquery/3.5.1/jquery.min.js', null, '3.5.1'],
+  ['by its file without a number', 'vendor/jquery.min.js', null, '2.2.4'],
+  ['by its text', 'lib.js', LIBRARY.replace('"3.0"', 'v').replace('var jQuery', 'var v="1.11.3",jQuery'), '1.11.3'],
+  ['by text that does not say', 'lib.js', LIBRARY, '2.2.4'],
+])('the library %s', (_name, src, text, version) => {
+  const script = `if ($.fn.jquery !== '${version}') throw Error($.fn.jquery); $('#b').click(function () { $('#m').toggleClass('open') })`;
+  const on = pageFrom(
+    PAGE(script).replace('<script>', `<script src="${src}"></script><script>`),
+    text === null ? {} : { [src]: text },
+  );
+  expect([isOpen(on, ''), isOpen(on, 'press:#b'), isOpen(on, 'press:#b press:#b')]).toEqual([false, true, false]);
+  expect(on.limits.some(({ subject }) => subject.startsWith('library '))).toBe(text === null);
+});
+
 test.each<[string, string, string, boolean]>([
   ['hover opens', "h.addEventListener('mouseenter', () => m.classList.add('open'))", 'hover:#b', true],
   [

@@ -100,7 +100,10 @@ export class PageDraft {
   collect(resources: Resources): Collected & { readonly limits: LimitLog } {
     const limits = new LimitLog();
     return {
-      ...collectSheets(this.document, this.text.url, resources, this.sheets, limits, this.options.patches),
+      ...collectSheets(this.document, this.text.url, resources, this.sheets, limits, {
+        patches: this.options.patches ?? [],
+        root: this.text.root ?? null,
+      }),
       limits,
     };
   }

@@ -1,6 +1,6 @@
 import { SourceText } from '../base/index.js';
 import { specifiersOf, type ModuleText, type PageScript } from '../scripts/index.js';
-import { baseUrl, resolveUrl, type Resource } from '../sheets/index.js';
+import { absence, baseUrl, resolveUrl, type Resource } from '../sheets/index.js';
 import type { PageDraft } from './draft.js';
 import { MOST, type Opening, type Question, type Reader } from './opening.js';
 
@@ -49,7 +49,12 @@ export function* withImports(
       const found = read[i] as Resource | null;
       if (!found) {
         if (reader.script)
-          draft.limits.add('missing', `module ${url}`, 'it could not be read: what it opens is not known', null);
+          draft.limits.add(
+            'missing',
+            `module ${url}`,
+            `${absence(url, draft.text.root ?? null)}: what it opens is not known`,
+            null,
+          );
         return [];
       }
       const imports = mapOf(found.text, url);

@@ -11,7 +11,7 @@ import {
   type WebFace,
 } from '../boxes/index.js';
 import type { HtmlDocument } from '../html/index.js';
-import type { FontFace, Resource } from '../sheets/index.js';
+import { absence, type FontFace, type Resource } from '../sheets/index.js';
 import { openWebFaces } from './faces.js';
 import { withImports } from './modules.js';
 import { MOST, type Opening, type Question, type Reader } from './opening.js';
@@ -19,7 +19,7 @@ import type { PossibleChange } from './changeable.js';
 import { PageDraft, type PageOptions, type PageText } from './draft.js';
 import { Page, type PageParts } from './page.js';
 import { mediumOf, setting } from './setting.js';
-import { Program, type Look, type PageScript } from '../scripts/index.js';
+import { namesChainLibrary, Program, type Look, type PageScript } from '../scripts/index.js';
 
 export type { Reader };
 
@@ -167,8 +167,10 @@ function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScri
     if (!read && reader.script)
       draft.limits.add(
         'missing',
-        `script ${one.url}`,
-        'it could not be read: what it opens is not known',
+        `${namesChainLibrary(one.url) ? 'library' : 'script'} ${one.url}`,
+        namesChainLibrary(one.url)
+          ? 'it could not be read, and is taken for the library that its file is named after'
+          : `${absence(one.url, draft.text.root ?? null)}: what it opens is not known`,
         element.startTag,
       );
     const source = read ? new SourceText(read.name, read.text) : null;

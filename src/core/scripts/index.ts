@@ -1,3 +1,4 @@
+export { namesChainLibrary } from './chains/library.js';
 export { specifiersOf, type ModuleText } from './modules.js';
 export { Program, type After, type PageScript } from './program.js';
 export type { Layouts, Look, Unread } from './reading.js';

@@ -1,6 +1,6 @@
 import type { SourceText, Span } from '../base/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
-import { installChains, isChainLibrary } from './chains/library.js';
+import { chainVersion, installChains, isChainLibrary, namesChainLibrary } from './chains/library.js';
 import { fire } from './dom/events.js';
 import { findAll, matcher } from './dom/find.js';
 import { makeMove, readingActor, settle, silentActor, type Move } from './moves.js';
@@ -243,9 +243,12 @@ export class Program {
     const reading = new Reading(this.document, this.url, { ...given, layouts }, (r, element) =>
       click(readingActor(r), element),
     );
-    const libraries = this.scripts.filter(({ source }) => source && isChainLibrary(source.text));
-    if (libraries.length > 0) installChains(reading);
-    reading.realm.lenient = this.scripts.some(({ source }) => source === null);
+    const libraries = this.scripts.filter(({ source, address }) =>
+      source ? isChainLibrary(source.text) : namesChainLibrary(address),
+    );
+    const [library] = libraries;
+    if (library) installChains(reading, chainVersion(library.source?.text ?? null, library.address));
+    reading.realm.lenient = this.scripts.some((one) => one.source === null && !libraries.includes(one));
     const first = this.scripts.filter((script) => script.when === 'there');
     for (const script of [...first, ...this.scripts.filter((one) => one.when === 'after')]) {
       reading.horizon = script.when === 'there' ? script.element.index : Infinity;

@@ -1,6 +1,7 @@
 import { SourceText, type LimitLog, type Span } from '../base/index.js';
 import { compileMedia, QUIRKS_SHEET, SVG_SHEET, USER_AGENT_SHEET, type MediaCondition } from '../css/index.js';
 import { splitTokens, type ElementNode, type HtmlDocument } from '../html/index.js';
+import { absence } from './absence.js';
 import { parseSheet, type ParsedSheet } from './parse.js';
 import type { FontFace, Keyframes, Layer, RegisteredProperty, RuleSet, SheetThreshold, StyleRule } from './rules.js';
 
@@ -28,6 +29,8 @@ interface Gathering {
   readonly resources: Resources;
   readonly cache: SheetCache;
   readonly limits: LimitLog;
+  /** Folder of the site, as a URL. */
+  readonly root: string | null;
   readonly wanted: Set<string>;
   readonly rules: StyleRule[];
   readonly thresholds: Map<string, { px: number; side: 'from' | 'above'; places: { text: string; span: Span }[] }>;
@@ -47,7 +50,8 @@ let quirks: ParsedSheet | null = null;
 /**
  * Gathers the rules of all sheets that apply to a document, in cascade order.
  * Call again with more resources until `wanted` is empty.
- * @param patches sheets that stand after all those of the page
+ * @param options.patches sheets that stand after all those of the page
+ * @param options.root folder of the site, as a URL
  * @spec html §4.2.4 (link), §4.2.6 (style), css-cascade-5 §2
  */
 export function collectSheets(
@@ -56,12 +60,13 @@ export function collectSheets(
   resources: Resources,
   cache: SheetCache,
   limits: LimitLog,
-  patches: readonly Resource[] = [],
+  { patches = [], root = null }: { readonly patches?: readonly Resource[]; readonly root?: string | null } = {},
 ): Collected {
   const g: Gathering = {
     resources,
     cache,
     limits,
+    root,
     wanted: new Set(),
     rules: [],
     thresholds: new Map(),
@@ -190,9 +195,7 @@ function load(
     return g.limits.add(
       'missing',
       `sheet ${reference}`,
-      /^https?:/.test(url)
-        ? 'it lies on the network, which is not asked; the page is looked at without it'
-        : 'it could not be read; the page is looked at without it',
+      `${absence(url, g.root)}; the page is looked at without it`,
       span,
     );
   g.bytes += resource.text.length;

@@ -1,4 +1,5 @@
 export * from './rules.js';
+export { absence } from './absence.js';
 export { parseSheet, parseStyleAttribute, type ParsedSheet } from './parse.js';
 export {
   collectSheets,

@@ -1,3 +1,5 @@
+import type { ElementNode } from '../../html/index.js';
+import type { Menu } from '../../menus/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf, leadsOn, reachedAddresses, wideItems } from '../shared/destinations.js';
 import { menuSeams } from '../shared/seams.js';
@@ -48,7 +50,7 @@ function inspect(subject: Subject): readonly Observation[] {
     .flatMap((menu): Observation[] => {
       const items = menu.items.filter(({ element, href }) => leadsOn(href) && (wide.get(menu) ?? []).includes(element));
       const missing = items.filter(({ href }) => !reached.has(addressOf(href!, page)));
-      if (missing.length === 0 || missing.length > items.length * MOST) return [];
+      if (missing.length === 0 || missing.length > items.length * MOST || isShut(menu, subject)) return [];
       return missing.map(({ element, label, href }) => ({
         at: onElement(element),
         menus: [menu],
@@ -58,4 +60,12 @@ function inspect(subject: Subject): readonly Observation[] {
         common: menu.root.path,
       }));
     });
+}
+
+/** Whether a menu is behind a button of which nothing comes: that button is the fault. */
+function isShut({ items, toggles }: Menu, { scene, routes }: Subject): boolean {
+  const isReached = (e: ElementNode) => scene.reach(e) !== null || routes.some(({ shows }) => shows.has(e));
+  return (
+    toggles.some(({ element }) => scene.reach(element) !== null) && !items.some(({ element }) => isReached(element))
+  );
 }

@@ -1,4 +1,4 @@
-import { intersect, type Rect } from '../../base/index.js';
+import { intersect, unite, type Rect } from '../../base/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { elementOf, type PaintItem } from '../../paint/index.js';
@@ -46,7 +46,7 @@ export const seeThroughPanel = defineCheck(
 
 function observe(panel: ShownPanel, subject: Subject): Observation[] {
   const { scene } = subject;
-  const rect = scene.seen(panel.root);
+  const rect = filledPart(panel, scene);
   if (!rect || buryOf(subject, panel.root)) return [];
   const first = scene.items.find((item) => isOf(item, panel.root));
   if (!first) return [];
@@ -73,6 +73,13 @@ function observe(panel: ShownPanel, subject: Subject): Observation[] {
       cause: causeOf(scene.style(panel.root), 'backgroundColor'),
     },
   ];
+}
+
+/** Where a panel has something to read or press: what shows beside that is in nobody's way. */
+function filledPart({ root, controls }: ShownPanel, scene: Scene): Rect | null {
+  const whole = scene.seen(root);
+  const parts = controls.flatMap((e) => scene.seen(e) ?? []);
+  return whole && parts.length > 0 ? intersect(whole, parts.reduce(unite)) : whole;
 }
 
 /** Less of a text beneath a panel is not noticed, px. */

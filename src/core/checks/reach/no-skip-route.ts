@@ -46,7 +46,8 @@ function inspect({ scene, menus, page }: Subject): readonly Observation[] {
     const href = e.attributes.get('href') ?? '';
     return /^#./.test(href) && leadsSomewhere(page, href);
   });
-  const own = new Set(menus.flatMap((menu) => menu.items.map((i) => i.element)));
+  const before = menus.filter(({ kind }) => kind !== 'footer');
+  const own = new Set(before.flatMap((menu) => menu.items.map((i) => i.element)));
   const count = stops.filter((e) => own.has(e)).length;
   if (skips || count < FEW) return [];
   return [{ at: { kind: 'page' }, menus: [], state: 'normal', message: 'none', data: { count } }];

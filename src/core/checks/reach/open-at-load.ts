@@ -1,4 +1,4 @@
-import { intersect } from '../../base/index.js';
+import { centre, intersect } from '../../base/index.js';
 import { descendants, type ElementNode } from '../../html/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { poseAfter, type Scene } from '../../scene/index.js';
@@ -84,7 +84,11 @@ function liesOver(element: ElementNode, scene: Scene, handle: ElementNode): bool
       )
         return false;
       const own = scene.seen(other);
-      return own !== null && intersect(own, rect) !== null;
+      const shared = own && intersect(own, rect);
+      if (!shared) return false;
+      const { x, y } = centre(shared);
+      const top = scene.hit(x, y);
+      return top !== null && inside.has(top);
     });
   }
   return false;

@@ -11,7 +11,10 @@ function textIndex(scene: Scene): Map<ElementNode, PaintItem[]> {
     index = new Map();
     for (const item of scene.items) {
       if (item.node.fragment.kind !== 'text' || item.node.fragment.text.trim() === '') continue;
-      for (let e = elementOf(item); e; e = e.parent) {
+      const owner = elementOf(item);
+      // The words that stand in for a picture that is not there are not what visitors see.
+      if (owner?.tag === 'img') continue;
+      for (let e = owner; e; e = e.parent) {
         const list = index.get(e);
         if (list) list.push(item);
         else index.set(e, [item]);

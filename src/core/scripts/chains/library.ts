@@ -32,8 +32,23 @@ export const isChainLibrary = (source: string): boolean =>
   source.length > 20_000 &&
   /\bfn\s*=\s*[\w$.]+\s*=?\s*[\w$.]*\.?prototype\s*=\s*\{[\s\S]{0,300}?\bjquery\s*:/.test(source);
 
+const LIBRARY_FILE = /(?:^|\/)jquery(?:[-.@]\d[\w.]*)?(?:\.slim)?(?:\.min)?\.js(?:[?#].*)?$/i;
+
+/** Whether an address is that of the library by its file: pages take it from elsewhere. */
+export const namesChainLibrary = (address: string | null): boolean => address !== null && LIBRARY_FILE.test(address);
+
+/** Extensions of all ages take this version. */
+const ANY_VERSION = '2.2.4';
+const VERSION = /\d+\.\d+\.\d+/;
+
+/** The version a library says that it is, in its text or its address. */
+export const chainVersion = (text: string | null, address: string | null): string =>
+  (text === null
+    ? VERSION.exec(address ?? '')?.[0]
+    : new RegExp(`["'\`](${VERSION.source})[\\w.+-]*["'\`]`).exec(text)?.[1]) ?? ANY_VERSION;
+
 /** The function `$`, its prototype and what hangs on it. */
-export function installChains(reading: Reading): void {
+export function installChains(reading: Reading, version: string): void {
   const { realm } = reading;
   const { protos, window } = realm;
   const dollar = new Native(protos.function, '$', (r, _self, [what, context]) => start(r, what, context));
@@ -41,7 +56,7 @@ export function installChains(reading: Reading): void {
   dollar.props.set('prototype', protos.chain);
   dollar.props.set('fn', protos.chain);
   protos.chain.props.set('constructor', dollar);
-  protos.chain.props.set('jquery', '3.0.0');
+  protos.chain.props.set('jquery', version);
   for (const name of ['$', 'jQuery']) {
     window.props.set(name, dollar);
     realm.fixed.add(name);
