@@ -319,9 +319,11 @@ function runScript(
 ): void {
   const { source, module, address, from = NO_IMPORTS } = script;
   guard(reading, LOAD_STEPS, () => {
+    reading.running = module ? null : script.element;
     if (module) runModule(reading, source, address, from);
     else runText(reading, source, holdsLibrary);
   });
+  reading.running = null;
   guard(reading, MOVE_STEPS, () => settle(reading));
 }
 

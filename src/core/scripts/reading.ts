@@ -94,6 +94,10 @@ export class Reading {
   waited = 0;
   source: SourceText | null = null;
   node: { readonly start: number; readonly end: number } | null = null;
+  /** What the function that is running may have returned already. */
+  returns: Value[] = [];
+  /** The classic script that is running; null in modules and in what is called later. */
+  running: ElementNode | null = null;
   /** The element a class is being given to. */
   upgrading: El | null = null;
   depth = 0;

@@ -5,13 +5,14 @@ import { defineNumbers } from './builtins/numbers.js';
 import { definePromises } from './builtins/promises.js';
 import { defineStrings } from './builtins/strings.js';
 import { defineTimers } from './builtins/timers.js';
-import { BROWSER_NAMES, ELSEWHERE } from './builtins/names.js';
+import { browserName, ELEMENT_NAMES, ELSEWHERE } from './builtins/names.js';
 import { defineDocument } from './dom/document.js';
 import { defineElements } from './dom/elements.js';
 import { defineEvents } from './dom/events.js';
 import { defineWindow } from './dom/window.js';
+import { Brought } from './brought.js';
 import type { Reading } from './reading.js';
-import { Accessor, Obj, UNKNOWN, type Slot, type Value } from './values.js';
+import { Accessor, Native, Obj, UNKNOWN, type Slot, type Value } from './values.js';
 
 const PROTOS = [
   'object',
@@ -53,10 +54,11 @@ export class Realm {
     const object = new Obj(null);
     object.quiet = true;
     const protos = Object.fromEntries(PROTOS.map((name) => [name, name === 'object' ? object : quiet(object)]));
+    protos.node = new Brought(object, ELEMENT_NAMES);
     this.protos = protos as unknown as Protos;
     this.protos.element.proto = this.protos.node;
     this.protos.loose.proto = this.protos.node;
-    this.window = new Window(object, this.fixed);
+    this.window = new Window(object, this.fixed, this.protos.function);
     this.documentObject = new Obj(this.protos.node);
   }
 
@@ -67,7 +69,6 @@ export class Realm {
       const slot = window.own(name);
       return slot instanceof Accessor ? reading.get(window, name) : slot;
     }
-    if (BROWSER_NAMES.has(name)) return UNKNOWN;
     const named = reading.document.byId(name);
     if (named) return reading.wrap(named);
     if (ELSEWHERE.has(name)) return strict ? reading.raise('ReferenceError', `${name} is not defined`) : undefined;
@@ -86,11 +87,35 @@ class Window extends Obj {
   constructor(
     proto: Obj | null,
     readonly fixed: ReadonlySet<string>,
+    readonly functions: Obj,
   ) {
     super(proto);
   }
+  readonly #opaque = new Map<string, Obj>();
   override write(reading: Reading, key: string, value: Slot): void {
     if (!this.fixed.has(key)) super.write(reading, key, value);
+  }
+  override own(key: string): Slot | undefined {
+    return super.own(key) ?? this.#brought(key);
+  }
+  override hasOwn(key: string): boolean {
+    return super.hasOwn(key) || browserName(key) !== null;
+  }
+
+  /** What browsers bring under a name, of which no more is known than that it is there. */
+  #brought(key: string): Obj | undefined {
+    const kind = this.props.has(key) ? null : browserName(key);
+    if (kind === null) return undefined;
+    let known = this.#opaque.get(key);
+    if (!known) {
+      known =
+        kind === 'object'
+          ? new Obj(null)
+          : new Native(this.functions, key, (r, _s, args) => r.call(UNKNOWN, undefined, args));
+      known.open = true;
+      this.#opaque.set(key, known);
+    }
+    return known;
   }
 }
 

@@ -45,9 +45,9 @@ const over =
   };
 
 /** Where an item stands; null where it cannot be told. */
-function place(items: readonly Value[], wanted: Value): number | null {
+function place(items: readonly Value[], wanted: Value, from = 0): number | null {
   if (wanted instanceof Unknown) return null;
-  const at = items.indexOf(wanted);
+  const at = items.indexOf(wanted, from);
   return at < 0 && items.some((item) => item instanceof Unknown) ? null : at;
 }
 
@@ -65,7 +65,8 @@ function defineReaders({ protos }: Realm, list: MakeList): void {
     return parts.includes(null) ? UNKNOWN : parts.join(by === undefined ? ',' : (text(by) ?? ','));
   });
   add('toString', (_r, items) => items.map((item) => text(item) ?? '').join(','));
-  add('indexOf lastIndexOf', (_r, items, [wanted]) => place(items, wanted) ?? UNKNOWN);
+  add('indexOf', (_r, items, [wanted, from]) => place(items, wanted, number(from ?? 0) ?? 0) ?? UNKNOWN);
+  add('lastIndexOf', (_r, items, [wanted]) => (place(items, wanted) === null ? UNKNOWN : items.lastIndexOf(wanted)));
   add('includes', (_r, items, [wanted]) => {
     const at = place(items, wanted);
     return at === null ? UNKNOWN : at >= 0;
@@ -76,6 +77,13 @@ function defineReaders({ protos }: Realm, list: MakeList): void {
   add('values @@iterator', (_r, items) => list(items));
   add('flat', (r, items) => list(items.flatMap((item) => (item instanceof Arr ? (itemsOf(r, item) ?? []) : [item]))));
   add('toReversed', (_r, items) => list([...items].reverse()));
+  add('toSorted', (r, items, [by]) => list(ordered(r, items, by)));
+  add('with', (_r, items, [at, value]) => list(items.with(number(at) ?? 0, value)));
+  add('toSpliced', (_r, items, [from, count, ...more]) => {
+    const spliced = [...items];
+    spliced.splice(number(from) ?? 0, number(count ?? 0) ?? 0, ...more);
+    return list(spliced);
+  });
 }
 
 function defineWriters({ protos }: Realm, list: MakeList): void {
@@ -113,14 +121,10 @@ function defineWriters({ protos }: Realm, list: MakeList): void {
     return self;
   });
   add('sort', (r, self, [by]) => {
-    if (!isCallable(by)) r.relist(self, [...self.items].sort());
-    else {
-      const order = [...self.items].slice(0, 300);
-      order.sort((a, b) => number(r.call(by, undefined, [a, b])) ?? 0);
-      if (self.items.length <= 300) r.relist(self, order);
-    }
+    r.relist(self, ordered(r, self.items, by));
     return self;
   });
+  add('copyWithin', () => UNKNOWN);
   add('fill', (r, self, [value]) => {
     r.relist(
       self,
@@ -128,6 +132,15 @@ function defineWriters({ protos }: Realm, list: MakeList): void {
     );
     return self;
   });
+}
+
+/** Longer lists are left as they are. */
+const SORTED = 300;
+
+function ordered(reading: Reading, items: readonly Value[], by: Value): Value[] {
+  if (!isCallable(by)) return [...items].sort();
+  if (items.length > SORTED) return [...items];
+  return [...items].sort((a, b) => number(reading.call(by, undefined, [a, b])) ?? 0);
 }
 
 /** Things like arrays that `push` and the like are lent to. */
@@ -162,12 +175,10 @@ function defineWalkers({ protos }: Realm, list: MakeList): void {
   add('filter', (r, items, [fn, own], self) =>
     list(items.filter((item, i) => truth(ask(r, fn, own, item, i, self)) !== false)),
   );
-  add('find findLast', (r, items, [fn, own], self) =>
-    items.find((item, i) => truth(ask(r, fn, own, item, i, self)) === true),
-  );
-  add('findIndex', (r, items, [fn, own], self) =>
-    items.findIndex((item, i) => truth(ask(r, fn, own, item, i, self)) === true),
-  );
+  for (const name of ['find', 'findLast', 'findIndex', 'findLastIndex'] as const)
+    add(name, (r, items, [fn, own], self) =>
+      items[name]((item: Value, i: number) => truth(ask(r, fn, own, item, i, self)) === true),
+    );
   const some = (r: Reading, items: readonly Value[], fn: Value, own: Value, self: Value, wanted: boolean): Value => {
     let told = true;
     for (const [i, item] of items.entries()) {
@@ -184,5 +195,10 @@ function defineWalkers({ protos }: Realm, list: MakeList): void {
     const [first, ...rest] = args.length > 1 ? [start, ...items] : items;
     return rest.reduce<Value>((sum, item, i) => r.call(fn, undefined, [sum, item, i]), first);
   });
-  add('reduceRight', () => UNKNOWN);
+  add('reduceRight', (r, items, args) => {
+    const [fn, start] = args;
+    const given = [...items].reverse();
+    const [first, ...rest] = args.length > 1 ? [start, ...given] : given;
+    return rest.reduce<Value>((sum, item, i) => r.call(fn, undefined, [sum, item, rest.length - 1 - i]), first);
+  });
 }

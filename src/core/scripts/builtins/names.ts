@@ -1,15 +1,59 @@
-/** Global names that browsers have and of which nothing more is known here: reading one is no error. */
-export const BROWSER_NAMES: ReadonlySet<string> = new Set(
+/** Classes that browsers have and of which no more is known here. */
+const CLASSES = new Set(
   (
-    'AbortController AbortSignal Audio Blob BroadcastChannel DOMParser CanvasRenderingContext2D Crypto DOMException DOMRect DataView ' +
-    'Date Element FileReader FontFace FormData Float32Array Float64Array Headers Image Int16Array Int32Array Int8Array Intl ' +
-    'MessageChannel Notification Option PerformanceObserver Proxy ReadableStream Reflect Request Response ' +
-    'SVGElement ServiceWorker SharedWorker TextDecoder TextEncoder URL URLSearchParams Uint16Array Uint32Array Uint8Array ' +
-    'WebSocket Worker XMLHttpRequest XMLSerializer alert atob btoa caches confirm cookieStore crypto eval fetch ' +
-    'indexedDB performance prompt open close print postMessage structuredClone visualViewport speechSynthesis trustedTypes ' +
-    'HTMLHeadingElement HTMLImageElement HTMLFormElement HTMLSelectElement HTMLTemplateElement HTMLVideoElement HTMLTableElement ' +
-    'globalThis BigInt ArrayBuffer WebAssembly FinalizationRegistry Range Selection StyleSheet CSSStyleSheet ' +
-    'NodeFilter TreeWalker MutationRecord ClipboardItem OffscreenCanvas ImageData Path2D VisualViewport scheduler'
+    'Option Image Worker Window Touch TouchList Text Storage Selection Screen Response Request Range Proxy Plugin Performance ' +
+    'Path2D Notification Navigator MimeType Location History Highlight Headers Gamepad FormData FontFace File FileList FileReader ' +
+    'EventSource Crypto Comment CharacterData Blob Attr Animation Atomics DataView ArrayBuffer BigInt WeakRef FinalizationRegistry ' +
+    'Intl Date WebAssembly URL URLSearchParams URLPattern TreeWalker NodeIterator NodeFilter NamedNodeMap ShadowRoot StyleSheet ' +
+    'StyleSheetList TextEncoder TextDecoder TextMetrics ValidityState VisualViewport WebSocket SharedWorker ServiceWorker ' +
+    'BroadcastChannel MessageChannel MessagePort ReadableStream WritableStream TransformStream OffscreenCanvas ImageBitmap ImageData ' +
+    'AbortController AbortSignal ClipboardItem CustomElementRegistry DataTransfer DataTransferItem DocumentFragment DocumentType ' +
+    'DocumentTimeline ElementInternals FontFaceSet KeyframeEffect MutationRecord PermissionStatus Permissions CloseWatcher ' +
+    'SpeechSynthesisUtterance ViewTransition WebKitMutationObserver WebKitCSSMatrix XPathEvaluator XPathResult XSLTProcessor'
+  ).split(' '),
+);
+/** Families of them: elements by their language, events, records of observers, numbers in a row. */
+const FAMILIES =
+  /^(?:(?:HTML|SVG|MathML)[A-Z]?\w*Element|(?:CSS|DOM|IDB|XML|RTC|Audio|Media|Canvas|Performance|WebGL|Scroll|View)[A-Z]\w*|[A-Z]\w+(?:Event|ObserverEntry|TokenList)|(?:Big)?(?:Int|Uint|Float)\d+(?:Clamped)?Array|PerformanceObserver|ReportingObserver)$/;
+
+const FUNCTIONS = new Set(
+  (
+    'alert atob btoa confirm createImageBitmap eval fetch find getSelection open close stop print postMessage prompt ' +
+    'reportError structuredClone moveBy moveTo resizeBy resizeTo captureEvents releaseEvents'
+  ).split(' '),
+);
+const OBJECTS = new Set(
+  (
+    'caches cookieStore crypto external indexedDB locationbar menubar navigation personalbar scheduler scrollbars ' +
+    'speechSynthesis statusbar toolbar trustedTypes visualViewport'
+  ).split(' '),
+);
+
+/** What kind of thing a global name of browsers stands for, of which no more is known; null for other names. */
+export function browserName(name: string): 'class' | 'function' | 'object' | null {
+  if (CLASSES.has(name) || FAMILIES.test(name)) return 'class';
+  if (FUNCTIONS.has(name)) return 'function';
+  return OBJECTS.has(name) ? 'object' : null;
+}
+
+/** What every element has and is not followed here. */
+export const ELEMENT_NAMES: ReadonlySet<string> = new Set(
+  (
+    'align translate draggable spellcheck autocapitalize editContext contentEditable enterKeyHint isContentEditable inputMode ' +
+    'outerText nonce attributeStyleMap prefix part assignedSlot computedStyleMap getAnimations getAttributeNode getHTML ' +
+    'hasAttributes moveBefore removeAttributeNode requestFullscreen requestPointerLock setAttributeNode setHTMLUnsafe ' +
+    'webkitRequestFullScreen webkitRequestFullscreen currentCSSZoom startViewTransition isDefaultNamespace lookupNamespaceURI ' +
+    'lookupPrefix ariaControlsElements ariaDescribedByElements ariaLabelledByElements ariaActiveDescendantElement'
+  ).split(' '),
+);
+
+/** What the document has beside that. */
+export const DOCUMENT_NAMES: ReadonlySet<string> = new Set(
+  (
+    'implementation doctype timeline adoptedStyleSheets fullscreenElement pointerLockElement pictureInPictureElement evaluate ' +
+    'adoptNode importNode caretPositionFromPoint caretRangeFromPoint createAttribute createExpression createNSResolver ' +
+    'createProcessingInstruction exitPointerLock queryCommandEnabled queryCommandState queryCommandSupported ' +
+    'queryCommandValue hasStorageAccess requestStorageAccess webkitCancelFullScreen webkitExitFullscreen embeds plugins anchors'
   ).split(' '),
 );
 

@@ -4,7 +4,20 @@ import type { Reading } from '../reading.js';
 import { Arr, number, Obj, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
 import { constructor, method, plain } from './define.js';
 
-const ALL = 'abs ceil floor round max min sqrt pow sign trunc sin cos tan atan2 atan log exp hypot cbrt log2 log10';
+/** Functions of Math that give the same for the same. */
+const ALL = Object.getOwnPropertyNames(Math).filter(
+  (name) => name !== 'random' && typeof Math[name as 'abs'] === 'function',
+);
+const CONSTANTS = ['E', 'LN10', 'LN2', 'LOG10E', 'LOG2E', 'PI', 'SQRT1_2', 'SQRT2'] as const;
+const LIMITS = [
+  'EPSILON',
+  'MAX_SAFE_INTEGER',
+  'MAX_VALUE',
+  'MIN_SAFE_INTEGER',
+  'MIN_VALUE',
+  'NEGATIVE_INFINITY',
+  'POSITIVE_INFINITY',
+] as const;
 
 /** Numbers, truth values, Math, JSON and the reading of numbers. @spec ecma-262 §21, §25.5 */
 export function defineNumbers(realm: Realm): void {
@@ -13,8 +26,8 @@ export function defineNumbers(realm: Realm): void {
     args.length === 0 ? 0 : (number(args[0]) ?? UNKNOWN),
   );
   constructor(realm, 'Boolean', protos.boolean, (_r, [value]) => truth(value) ?? UNKNOWN);
-  const math = plain(realm, { PI: Math.PI, E: Math.E, LN2: Math.LN2, LN10: Math.LN10, SQRT2: Math.SQRT2 });
-  for (const name of ALL.split(' '))
+  const math = plain(realm, Object.fromEntries(CONSTANTS.map((name) => [name, Math[name]])));
+  for (const name of ALL)
     method(realm, math, name, (_r, _s, args) => {
       const given = args.map(number);
       return given.includes(null)
@@ -34,8 +47,11 @@ export function defineNumbers(realm: Realm): void {
     method(realm, holder, 'isFinite', (_r, _s, [value]) => toldNumber(value, Number.isFinite));
   }
   method(realm, numbers, 'isInteger', (_r, _s, [value]) => toldNumber(value, Number.isInteger));
-  numbers.props.set('MAX_SAFE_INTEGER', Number.MAX_SAFE_INTEGER);
-  numbers.props.set('MAX_VALUE', Number.MAX_VALUE);
+  method(realm, numbers, 'isSafeInteger', (_r, _s, [value]) => toldNumber(value, Number.isSafeInteger));
+  for (const name of LIMITS) numbers.props.set(name, Number[name]);
+  method(realm, protos.number, 'toPrecision toExponential', (_r, self, [digits]) =>
+    toldNumber(self, (own) => (digits === undefined ? String(own) : UNKNOWN)),
+  );
   method(realm, protos.number, 'toFixed', (_r, self, [digits]) =>
     toldNumber(self, (own) => own.toFixed(number(digits) ?? 0)),
   );

@@ -3,7 +3,22 @@ import { keyOf, slotOf } from '../evaluate/properties.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import type { Native } from '../values.js';
-import { Accessor, Arr, Bound, isCallable, Obj, text, Unknown, UNKNOWN, type Value } from '../values.js';
+import {
+  Accessor,
+  Arr,
+  Bound,
+  El,
+  isCallable,
+  Loose,
+  Obj,
+  Pattern,
+  Promised,
+  Table,
+  text,
+  Unknown,
+  UNKNOWN,
+  type Value,
+} from '../values.js';
 import { constructor, method, plain } from './define.js';
 
 /** @spec ecma-262 §20.1 */
@@ -14,7 +29,7 @@ export function defineObjects(realm: Realm): void {
   );
   method(realm, protos.object, 'hasOwnProperty', (_r, self, [key]) => owns(self, key));
   method(realm, protos.object, 'isPrototypeOf propertyIsEnumerable', () => UNKNOWN);
-  method(realm, protos.object, 'toString toLocaleString', (_r, self) => tagOf(self));
+  method(realm, protos.object, 'toString toLocaleString', (r, self) => tagOf(self, r.realm));
   method(realm, protos.object, 'valueOf', (_r, self) => self);
   method(realm, object, 'hasOwn', (_r, _s, [value, key]) => owns(value, key));
   const list = (items: Value[]) => new Arr(protos.array, items);
@@ -51,6 +66,18 @@ export function defineObjects(realm: Realm): void {
       }
     return target;
   });
+  method(realm, object, 'getOwnPropertySymbols', () => list([]));
+  method(realm, object, 'getOwnPropertyDescriptors', () => UNKNOWN);
+  for (const [name, key] of [
+    ['__defineGetter__', 'get'],
+    ['__defineSetter__', 'set'],
+  ] as const)
+    method(realm, protos.object, name, (r, self, [property, fn]) => {
+      const named = keyOf(property);
+      if (self instanceof Obj && named !== null) defineOne(r, self, named, plain(realm, { [key]: fn }));
+      return undefined;
+    });
+  method(realm, protos.object, '__lookupGetter__ __lookupSetter__', () => UNKNOWN);
   method(realm, object, 'getOwnPropertyDescriptor', (_r, _s, [value, key]) => {
     const name = keyOf(key);
     if (!(value instanceof Obj) || name === null) return UNKNOWN;
@@ -71,15 +98,30 @@ export function defineObjects(realm: Realm): void {
     made.props.set('message', message ?? '');
     return made;
   });
-  for (const name of ['TypeError', 'RangeError', 'SyntaxError', 'ReferenceError', 'EvalError', 'DOMException'])
+  protos.error.props.set('name', 'Error');
+  protos.error.props.set('message', '');
+  for (const name of [
+    'AggregateError',
+    'URIError',
+    'TypeError',
+    'RangeError',
+    'SyntaxError',
+    'ReferenceError',
+    'EvalError',
+    'DOMException',
+  ])
     realm.window.props.set(name, error);
   constructor(realm, 'Symbol', protos.symbol, (_r, [name]) => symbol(realm, `@@${text(name) ?? ''}${++symbols}`));
   const symbolMaker = realm.window.props.get('Symbol') as Native;
-  for (const name of ['iterator', 'toStringTag', 'hasInstance', 'asyncIterator', 'toPrimitive', 'species'])
-    symbolMaker.props.set(name, symbol(realm, `@@${name}`));
+  for (const name of WELL_KNOWN) symbolMaker.props.set(name, symbol(realm, `@@${name}`));
+  method(realm, symbolMaker, 'keyFor', () => UNKNOWN);
   method(realm, symbolMaker, 'for', (_r, _s, [name]) => symbol(realm, `@@for:${text(name) ?? ''}`));
 }
 
+const WELL_KNOWN =
+  'iterator toStringTag hasInstance asyncIterator toPrimitive species isConcatSpreadable match matchAll replace search split unscopables'.split(
+    ' ',
+  );
 let symbols = 0;
 function symbol(realm: Realm, name: string): Obj {
   const made = new Obj(realm.protos.symbol);
@@ -94,14 +136,25 @@ function owns(value: Value, key: Value): Value {
   return value.hasOwn(name) || (value.open ? UNKNOWN : false);
 }
 
-function tagOf(value: Value): string {
-  if (value instanceof Arr) return '[object Array]';
-  if (isCallable(value)) return '[object Function]';
-  if (value === null) return '[object Null]';
-  if (value === undefined) return '[object Undefined]';
-  if (value instanceof Obj) return '[object Object]';
-  const kind = typeof value;
-  return `[object ${kind[0]!.toUpperCase()}${kind.slice(1)}]`;
+/** What kinds of things call themselves. @spec ecma-262 §20.1.3.6 */
+function tagOf(value: Value, { protos, window, documentObject }: Realm): Value {
+  const tag = (name: string) => `[object ${name}]`;
+  if (value instanceof Unknown) return UNKNOWN;
+  if (value === null) return tag('Null');
+  if (value === undefined) return tag('Undefined');
+  if (!(value instanceof Obj)) {
+    const kind = typeof value;
+    return tag(`${kind[0]!.toUpperCase()}${kind.slice(1)}`);
+  }
+  if (value instanceof Arr) return tag(value.proto === protos.list ? 'NodeList' : 'Array');
+  if (isCallable(value)) return tag('Function');
+  if (value instanceof Pattern) return tag('RegExp');
+  if (value instanceof Promised) return tag('Promise');
+  if (value instanceof Table) return tag(value.props.has('@@set') ? 'Set' : 'Map');
+  if (value instanceof El || value instanceof Loose) return tag('HTMLElement');
+  if (value === window) return tag('Window');
+  if (value === documentObject) return tag('HTMLDocument');
+  return tag(value.proto === protos.error ? 'Error' : 'Object');
 }
 
 /** Copies the properties of several objects into one. @spec ecma-262 §20.1.2.1 */

@@ -9,7 +9,16 @@ type Told = (own: string, args: readonly Value[], reading: Reading) => Value;
 /** @spec ecma-262 §22.1, §22.2 */
 export function defineStrings(realm: Realm): void {
   const { protos } = realm;
-  constructor(realm, 'String', protos.string, (_r, args) => (args.length === 0 ? '' : (text(args[0]) ?? UNKNOWN)));
+  const strings = constructor(realm, 'String', protos.string, (_r, args) =>
+    args.length === 0 ? '' : (text(args[0]) ?? UNKNOWN),
+  );
+  method(realm, strings, 'fromCharCode', (_r, _s, args) => spelt(args, String.fromCharCode));
+  method(realm, strings, 'fromCodePoint', (r, _s, args) =>
+    args.some((code) => typeof code === 'number' && !(code >= 0 && code <= 0x10ffff))
+      ? r.raise('RangeError', 'no code point')
+      : spelt(args, String.fromCodePoint),
+  );
+  method(realm, strings, 'raw', () => UNKNOWN);
   const add = (names: string, host: Told) =>
     method(realm, protos.string, names, (r, self, args) => {
       const own = text(self);
@@ -29,10 +38,11 @@ export function defineStrings(realm: Realm): void {
   add('charCodeAt codePointAt', (own, [at]) => own.charCodeAt(num(at)));
   add('at', (own, [at]) => own.at(num(at)));
   add('indexOf', (own, [what, from]) => own.indexOf(str(what), num(from ?? 0)));
-  add('lastIndexOf', (own, [what]) => own.lastIndexOf(str(what)));
-  add('includes', (own, [what]) => own.includes(str(what)));
-  add('startsWith', (own, [what]) => own.startsWith(str(what)));
-  add('endsWith', (own, [what]) => own.endsWith(str(what)));
+  add('lastIndexOf', (own, [what, from]) => own.lastIndexOf(str(what), end(from)));
+  add('includes', (own, [what, from]) => own.includes(str(what), end(from)));
+  add('startsWith', (own, [what, from]) => own.startsWith(str(what), end(from)));
+  add('endsWith', (own, [what, to]) => own.endsWith(str(what), end(to)));
+  add('isWellFormed', (own) => !/[\ud800-\udfff]/u.test(own));
   add('slice', (own, [from, to]) => own.slice(num(from ?? 0), end(to)));
   add('substring', (own, [from, to]) => own.substring(num(from ?? 0), end(to)));
   add('substr', (own, [from, count]) =>
@@ -84,6 +94,12 @@ function found(list: (items: readonly Value[]) => Arr, match: RegExpMatchArray |
   return out;
 }
 
+/** Characters by their codes. */
+function spelt(codes: readonly Value[], spell: (...codes: number[]) => string): Value {
+  const given = codes.map(number);
+  return given.includes(null) ? UNKNOWN : spell(...(given as number[]));
+}
+
 function definePatterns(realm: Realm, list: (items: readonly Value[]) => Arr): void {
   const { protos } = realm;
   constructor(realm, 'RegExp', protos.regexp, (r, [source, flags]) => {
@@ -100,7 +116,17 @@ function definePatterns(realm: Realm, list: (items: readonly Value[]) => Arr): v
     const regexp = tried(self, value);
     return regexp ? found(list, regexp.exec(text(value)!)) : UNKNOWN;
   });
-  getter(protos.regexp, 'source', (_r, self) =>
-    self instanceof Pattern && self.regexp ? self.regexp.source : UNKNOWN,
+  for (const name of ['source', ...FLAGS] as const)
+    getter(protos.regexp, name, (_r, self) => (self instanceof Pattern && self.regexp ? self.regexp[name] : UNKNOWN));
+  getter(
+    protos.regexp,
+    'lastIndex',
+    (_r, self) => (self instanceof Pattern && self.regexp ? self.regexp.lastIndex : UNKNOWN),
+    (_r, self, value) => {
+      if (self instanceof Pattern && self.regexp && typeof value === 'number') self.regexp.lastIndex = value;
+    },
   );
+  method(realm, protos.regexp, 'toString', (_r, self) => text(self) ?? UNKNOWN);
 }
+
+const FLAGS = ['flags', 'global', 'ignoreCase', 'multiline', 'dotAll', 'sticky', 'unicode', 'hasIndices'] as const;

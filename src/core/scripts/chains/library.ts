@@ -172,7 +172,9 @@ function defineStatics(realm: Realm, dollar: Native): void {
   const event = dollar.props.get('event') as Obj;
   for (const name of ['special', 'handlers', 'fixHooks']) event.props.set(name, plain(realm));
   method(realm, event, 'trigger dispatch add remove', () => undefined);
-  (dollar.props.get('fx') as Obj).props.set('off', false);
+  const fx = dollar.props.get('fx') as Obj;
+  fx.props.set('off', false);
+  for (const name of ['step', 'speeds']) fx.props.set(name, plain(realm));
 }
 
 function typeOf(value: Value): Value {

@@ -1,4 +1,6 @@
-import { getter, method, plain } from '../builtins/define.js';
+import { constructor, getter, method, plain } from '../builtins/define.js';
+import { DOCUMENT_NAMES } from '../builtins/names.js';
+import { Brought } from '../brought.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { Loose, Obj, text, UNKNOWN } from '../values.js';
@@ -10,9 +12,20 @@ export function defineDocument(realm: Realm, reading: Reading): void {
   const { documentObject: page, protos } = realm;
   const { document } = reading;
   realm.window.props.set('document', page);
+  const kind = new Brought(protos.node, DOCUMENT_NAMES);
+  for (const name of ['HTMLDocument', 'Document']) constructor(realm, name, kind, () => UNKNOWN);
+  page.proto = kind;
   page.props.set('nodeType', 9);
+  page.props.set('dir', document.root.attributes.get('dir') ?? '');
+  page.props.set('characterSet', 'UTF-8');
+  page.props.set('contentType', 'text/html');
+  page.props.set('childElementCount', 1);
+  for (const name of ['nodeValue', 'textContent', 'nextSibling', 'previousSibling']) page.props.set(name, null);
+  page.props.set('isConnected', true);
   page.props.set('nodeName', '#document');
-  getter(page, 'documentElement scrollingElement', (r) => r.wrap(document.root));
+  getter(page, 'documentElement scrollingElement firstElementChild lastElementChild firstChild lastChild', (r) =>
+    r.wrap(document.root),
+  );
   getter(page, 'body', (r) => (document.body && document.body.index <= r.horizon ? r.wrap(document.body) : null));
   getter(page, 'head', (r) => r.wrap(document.head));
   getter(page, 'activeElement', (r) => r.wrap(r.standing.focused ?? document.body));
@@ -27,7 +40,7 @@ export function defineDocument(realm: Realm, reading: Reading): void {
   page.props.set('fonts', plain(realm, { ready: UNKNOWN }));
   getter(page, 'URL documentURI baseURI', (r) => r.url);
   getter(page, 'location', (r) => r.get(realm.window, 'location'));
-  getter(page, 'currentScript', (r) => new Loose(r.realm.protos.loose, 'script'));
+  getter(page, 'currentScript', (r) => r.wrap(r.running));
   getter(page, 'styleSheets', () => UNKNOWN);
   getter(page, 'links', (r) =>
     listOf(
@@ -83,6 +96,7 @@ export function defineDocument(realm: Realm, reading: Reading): void {
     () => UNKNOWN,
   );
   method(realm, page, 'hasFocus', () => true);
+  method(realm, page, 'append appendChild prepend insertBefore replaceChildren', (_r, _s, [node]) => node);
   method(realm, page, 'contains', (_r, _s, [node]) => !(node instanceof Loose));
   method(realm, page, 'write writeln open close execCommand exitFullscreen startViewTransition', () => undefined);
 }

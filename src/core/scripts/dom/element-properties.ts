@@ -4,6 +4,7 @@ import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { El, Loose, Obj, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
 import { ClassList, DataMap, StyleMap } from './maps.js';
+import { fill } from './loose.js';
 import { isTarget, readAttribute, writeAttribute, writeStyle, type Target } from './targets.js';
 
 /** Properties that stand for attributes of their own name in small letters. @spec html §2.6.1 */
@@ -155,7 +156,10 @@ function setState(reading: Reading, self: Target, value: Value): void {
 
 /** Content that scripts write is not laid out: said where it is more than a word. */
 function setContent(reading: Reading, self: Target, value: Value): void {
-  if (!(self instanceof El)) return;
+  if (!(self instanceof El)) {
+    if (value !== '') fill(reading, self);
+    return;
+  }
   const given = text(value);
   const { node } = self;
   if (given !== null && node.elements.length === 0 && collapseSpace(given) === collapseSpace(textContent(node))) return;

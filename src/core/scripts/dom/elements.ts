@@ -7,6 +7,7 @@ import { defineActions } from './actions.js';
 import { defineProperties } from './element-properties.js';
 import { findAll, matcher } from './find.js';
 import { listOf } from './lists.js';
+import { isFilled } from './loose.js';
 import { defineGeometry } from './geometry.js';
 import { defineClassList, defineStyle } from './maps.js';
 import { isTarget, readAttribute, writeAttribute, type Target } from './targets.js';
@@ -36,11 +37,14 @@ export function defineElements(realm: Realm): void {
 function defineAttributes(realm: Realm): void {
   const { element, loose } = realm.protos;
   const add = (name: string, host: (r: Reading, self: Target, key: string, args: readonly Value[]) => Value) => {
-    for (const proto of [element, loose])
-      method(realm, proto, name, (r, self, args) => {
-        const key = text(args[0]);
-        return isTarget(self) && key !== null ? host(r, self, key.toLowerCase(), args) : UNKNOWN;
-      });
+    const called = (r: Reading, self: Value, args: readonly Value[]): Value => {
+      const key = text(args[0]);
+      return isTarget(self) && key !== null ? host(r, self, key.toLowerCase(), args) : UNKNOWN;
+    };
+    for (const proto of [element, loose]) {
+      method(realm, proto, name, called);
+      method(realm, proto, `${name}NS`, (r, self, [, ...args]) => called(r, self, args));
+    }
   };
   add('getAttribute', (r, self, key) => readAttribute(r, self, key));
   add('hasAttribute', (r, self, key) => readAttribute(r, self, key) !== null);
@@ -129,13 +133,11 @@ function defineSearch(realm: Realm): void {
   );
   method(realm, element, 'isEqualNode isSameNode', (_r, self, [other]) => self === other);
   method(realm, loose, 'querySelector closest', () => UNKNOWN);
-  method(
-    realm,
-    loose,
-    'querySelectorAll getElementsByClassName getElementsByTagName',
-    (r) => new Arr(r.realm.protos.list, []),
+  method(realm, loose, 'querySelectorAll getElementsByClassName getElementsByTagName', (r, self) =>
+    isFilled(self) ? UNKNOWN : new Arr(r.realm.protos.list, []),
   );
-  method(realm, loose, 'matches contains', () => false);
+  method(realm, loose, 'matches', () => false);
+  method(realm, loose, 'contains', (_r, self) => (isFilled(self) ? UNKNOWN : false));
 }
 
 export function firstOf(reading: Reading, selector: Value, below: ElementNode | null): Value {

@@ -58,6 +58,9 @@ export function defineEvents(realm: Realm): void {
     (r, self) => new Arr(protos.array, self instanceof Obj ? [...pathOf(r, self.props.get('target') as Value)] : []),
   );
   method(realm, protos.event, 'getModifierState', () => false);
+  for (const name of ['relatedTarget', 'fromElement', 'toElement', 'view']) protos.event.props.set(name, null);
+  for (const name of ['buttons', 'eventPhase', 'timeStamp']) protos.event.props.set(name, 0);
+  for (const name of ['bubbles', 'cancelable', 'composed', 'returnValue']) protos.event.props.set(name, true);
   getter(protos.event, 'srcElement', (r, self) => (self instanceof Obj ? r.get(self, 'target') : UNKNOWN));
   getter(protos.event, 'originalEvent', (_r, self) => self);
   // The pointer comes to the middle of what it comes to.

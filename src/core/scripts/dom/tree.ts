@@ -2,8 +2,9 @@ import type { ElementNode, TextNode } from '../../html/index.js';
 import { getter, method } from '../builtins/define.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import { Arr, El, Loose, UNKNOWN, type Value } from '../values.js';
+import { Arr, El, Loose, UNKNOWN, type Obj, type Value } from '../values.js';
 import { listOf } from './lists.js';
+import { fill, isFilled, parentOf, placeIn } from './loose.js';
 import { writeStyle } from './targets.js';
 
 /** The tree as it was shipped, and what scripts would put into it or take out. @spec dom §4.4, §4.2.6 */
@@ -31,14 +32,28 @@ export function defineTree(realm: Realm): void {
   add('previousElementSibling', (node, r) => r.wrap(node.parent?.elements[node.position - 1] ?? null));
   add('nextSibling', (node, r) => beside(r, node, 1));
   add('previousSibling', (node, r) => beside(r, node, -1));
+  getter(loose, 'parentElement parentNode', (_r, self) => parentOf(self));
   getter(
     loose,
-    'parentElement parentNode firstElementChild lastElementChild firstChild nextElementSibling previousElementSibling',
-    () => null,
+    'firstElementChild lastElementChild firstChild lastChild nextElementSibling previousElementSibling nextSibling previousSibling',
+    (_r, self) => (isFilled(self) || parentOf(self) !== null ? UNKNOWN : null),
   );
-  getter(loose, 'children childNodes', (r) => new Arr(r.realm.protos.list, []));
+  getter(loose, 'children childNodes', (r, self) => (isFilled(self) ? UNKNOWN : new Arr(r.realm.protos.list, [])));
+  defineKinds(realm.protos.node);
+  realm.protos.node.props.set('nodeValue', null);
+  getter(realm.protos.node, 'baseURI', (r) => r.url);
+  getter(realm.protos.node, 'namespaceURI', (_r, self) =>
+    self instanceof El ? NAMESPACES[self.node.namespace] : NAMESPACES.html,
+  );
   defineChanges(realm);
 }
+
+const NAMESPACES: Readonly<Record<ElementNode['namespace'], string | null>> = {
+  html: 'http://www.w3.org/1999/xhtml',
+  svg: 'http://www.w3.org/2000/svg',
+  math: 'http://www.w3.org/1998/Math/MathML',
+  other: null,
+};
 
 const texts = new WeakMap<TextNode, Loose>();
 
@@ -64,13 +79,40 @@ function beside(reading: Reading, node: ElementNode, step: 1 | -1): Value {
   return childOf(reading, all[all.indexOf(node) + step]);
 }
 
+/** @spec dom §4.4 */
+const KINDS: Readonly<Record<string, number>> = {
+  ELEMENT_NODE: 1,
+  ATTRIBUTE_NODE: 2,
+  TEXT_NODE: 3,
+  CDATA_SECTION_NODE: 4,
+  PROCESSING_INSTRUCTION_NODE: 7,
+  COMMENT_NODE: 8,
+  DOCUMENT_NODE: 9,
+  DOCUMENT_TYPE_NODE: 10,
+  DOCUMENT_FRAGMENT_NODE: 11,
+  DOCUMENT_POSITION_DISCONNECTED: 1,
+  DOCUMENT_POSITION_PRECEDING: 2,
+  DOCUMENT_POSITION_FOLLOWING: 4,
+  DOCUMENT_POSITION_CONTAINS: 8,
+  DOCUMENT_POSITION_CONTAINED_BY: 16,
+};
+
+/** Numbers that stand for kinds of nodes, on nodes and on their class. */
+export function defineKinds(holder: Obj): void {
+  for (const [name, kind] of Object.entries(KINDS)) holder.props.set(name, kind);
+}
+
 /** Elements of the page that are moved elsewhere are not followed there: said. */
 function defineChanges(realm: Realm): void {
   const { element, loose } = realm.protos;
   const taken = (reading: Reading, args: readonly Value[], where: Value): void => {
+    if (where instanceof Loose) fill(reading, where);
     for (const arg of args) {
       if (arg instanceof El) reading.note('it moves an element elsewhere in the page', arg.node);
-      else if (arg instanceof Loose && where instanceof El && arg.tag !== '#text') reading.written.add(where.node);
+      else if (arg instanceof Loose) {
+        placeIn(reading, arg, where);
+        if (where instanceof El && arg.tag !== '#text') reading.written.add(where.node);
+      }
     }
   };
   for (const proto of [element, loose]) {
@@ -79,18 +121,23 @@ function defineChanges(realm: Realm): void {
       return args[0];
     });
     method(realm, proto, 'after before replaceWith', (r, self, args) => {
-      taken(r, args, self instanceof El ? r.wrap(self.node.parent) : null);
+      taken(r, args, self instanceof El ? r.wrap(self.node.parent) : parentOf(self));
       return undefined;
     });
     method(realm, proto, 'insertAdjacentHTML insertAdjacentText', (r, self) => {
       if (self instanceof El) r.written.add(self.node);
+      else if (self instanceof Loose) fill(r, self);
       return undefined;
     });
     method(realm, proto, 'insertAdjacentElement', (r, self, [, arg]) => {
       taken(r, [arg], self);
       return arg;
     });
-    method(realm, proto, 'cloneNode', (r) => new Loose(r.realm.protos.loose, 'div'));
+    method(realm, proto, 'cloneNode', (r, self) => {
+      const made = new Loose(r.realm.protos.loose, self instanceof El ? self.node.tag : 'div');
+      fill(r, made);
+      return made;
+    });
     method(realm, proto, 'normalize', () => undefined);
     method(realm, proto, 'hasChildNodes', (_r, self) => (self instanceof El ? self.node.children.length > 0 : UNKNOWN));
     method(realm, proto, 'getRootNode', (r) => r.realm.documentObject);
@@ -100,10 +147,20 @@ function defineChanges(realm: Realm): void {
     if (self instanceof El) writeStyle(r, self, 'display', 'none !important');
     return undefined;
   });
-  method(realm, loose, 'remove', () => undefined);
+  method(realm, loose, 'remove', (r, self) => {
+    if (self instanceof Loose) placeIn(r, self, null);
+    return undefined;
+  });
   method(realm, element, 'removeChild', (r, _self, [child]) => {
     if (child instanceof El) writeStyle(r, child, 'display', 'none !important');
+    else if (child instanceof Loose) placeIn(r, child, null);
     return child;
   });
+  for (const proto of [element, loose])
+    method(realm, proto, 'replaceChild', (r, self, [fresh, old]) => {
+      taken(r, [fresh], self);
+      if (old instanceof El) writeStyle(r, old, 'display', 'none !important');
+      return old;
+    });
   method(realm, loose, 'removeChild', (_r, _s, [child]) => child);
 }

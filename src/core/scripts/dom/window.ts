@@ -9,6 +9,7 @@ import { computedOf } from './geometry.js';
 import { safeUrl } from './element-properties.js';
 import { marginsOf, watch } from './watchers.js';
 import { addListener } from './events.js';
+import { defineKinds } from './tree.js';
 
 /** The window, the screen and what belongs to them. @spec html §7.2, cssom-view-1 §4 */
 export function defineWindow(realm: Realm, reading: Reading): void {
@@ -19,6 +20,11 @@ export function defineWindow(realm: Realm, reading: Reading): void {
   getter(window, 'scrollY pageYOffset', (r) => r.ask('scrollY', ({ scroll }) => scroll.y));
   getter(window, 'scrollX pageXOffset', (r) => r.ask('scrollX', ({ scroll }) => scroll.x));
   window.props.set('devicePixelRatio', 1);
+  for (const name of ['name', 'status']) window.props.set(name, '');
+  for (const name of ['length', 'screenX', 'screenY', 'screenLeft', 'screenTop']) window.props.set(name, 0);
+  for (const name of ['opener', 'frameElement']) window.props.set(name, null);
+  window.props.set('closed', false);
+  window.props.set('isSecureContext', true);
   const screen = plain(realm);
   getter(screen, 'width availWidth', (r) => r.ask('width', ({ medium }) => medium.width));
   getter(screen, 'height availHeight', (r) => r.ask('height', ({ medium }) => medium.height));
@@ -198,7 +204,8 @@ function defineCustomElements(realm: Realm): void {
     protos.element,
     (r) => r.upgrading ?? new Loose(protos.loose, 'custom'),
   );
-  for (const name of ['Node', 'EventTarget']) constructor(realm, name, protos.node, () => new Obj(protos.node));
+  for (const name of ['Node', 'EventTarget'])
+    defineKinds(constructor(realm, name, protos.node, () => new Obj(protos.node)));
   for (const name of [
     'Element',
     'HTMLAnchorElement',

@@ -51,6 +51,8 @@ export function callFunction(reading: Reading, callee: Value, self: Value, args:
     return runFunction(reading, callee, callee.node as FunctionNode, { self, args, callee, target: null });
   }
   if (callee instanceof Unknown) return callUnknown(reading, args);
+  // A script that was not there to read may have brought it.
+  if (callee === undefined && reading.realm.lenient) return callUnknown(reading, args);
   return reading.raise('TypeError', 'something is called that is no function');
 }
 

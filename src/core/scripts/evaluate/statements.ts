@@ -18,10 +18,26 @@ interface Completion {
 /** Rounds of one loop that are followed. */
 const ROUNDS = 3_000;
 
-/** What a function's statements return. */
+/** What a function's statements return; unknown where something that may or may not hold returns another value before. */
 export function runBody(reading: Reading, body: readonly acorn.Statement[], scope: Scope): Value {
-  const end = runList(reading, body, scope);
-  return end?.kind === 'return' ? end.value : undefined;
+  const outer = reading.returns;
+  const own: Value[] = [];
+  reading.returns = own;
+  try {
+    const end = runList(reading, body, scope);
+    const value = end?.kind === 'return' ? end.value : undefined;
+    return own.every((one) => one === value) ? value : UNKNOWN;
+  } finally {
+    reading.returns = outer;
+  }
+}
+
+/** Follows what may or may not happen; what it would return is remembered. */
+function maybe(reading: Reading, work: () => Completion | undefined): void {
+  reading.perhaps(() => {
+    const end = work();
+    if (end?.kind === 'return') reading.returns.push(end.value);
+  });
 }
 
 function runList(reading: Reading, body: readonly acorn.Statement[], scope: Scope): Completion | undefined {
@@ -116,10 +132,16 @@ function runIf(reading: Reading, node: acorn.IfStatement, scope: Scope): Complet
   const known = truth(evaluate(reading, node.test, scope));
   if (known === null) {
     // Where one way only leaves, the other is taken as the one that is meant.
-    if (onlyLeaves(node.consequent)) return node.alternate ? run(reading, node.alternate, scope) : undefined;
-    if (node.alternate && onlyLeaves(node.alternate)) return run(reading, node.consequent, scope);
-    reading.perhaps(() => void run(reading, node.consequent, scope));
-    if (node.alternate) reading.perhaps(() => void run(reading, node.alternate!, scope));
+    if (onlyLeaves(node.consequent)) {
+      maybe(reading, () => run(reading, node.consequent, scope));
+      return node.alternate ? run(reading, node.alternate, scope) : undefined;
+    }
+    if (node.alternate && onlyLeaves(node.alternate)) {
+      maybe(reading, () => run(reading, node.alternate!, scope));
+      return run(reading, node.consequent, scope);
+    }
+    maybe(reading, () => run(reading, node.consequent, scope));
+    if (node.alternate) maybe(reading, () => run(reading, node.alternate!, scope));
     return undefined;
   }
   if (known) return run(reading, node.consequent, scope);
@@ -155,7 +177,7 @@ function runSwitch(reading: Reading, node: acorn.SwitchStatement, scope: Scope):
   const value = evaluate(reading, node.discriminant, scope);
   const inner = new Scope(scope);
   if (value instanceof Unknown) {
-    for (const one of node.cases) reading.perhaps(() => void runList(reading, one.consequent, inner));
+    for (const one of node.cases) maybe(reading, () => runList(reading, one.consequent, inner));
     return undefined;
   }
   const tests = node.cases.map((one) => (one.test ? evaluate(reading, one.test, inner) : undefined));
@@ -215,7 +237,7 @@ function repeat(
     const known = first && round === 0 ? true : goesOn();
     if (known === false) return undefined;
     if (known === null) {
-      reading.perhaps(() => void run(reading, body, scope));
+      maybe(reading, () => run(reading, body, scope));
       return undefined;
     }
     const end = run(reading, body, scope);
@@ -237,7 +259,7 @@ function runFor(reading: Reading, node: acorn.ForStatement, scope: Scope): Compl
     if (known === false) return undefined;
     const at = inner;
     if (known === null) {
-      reading.perhaps(() => void run(reading, node.body, at));
+      maybe(reading, () => run(reading, node.body, at));
       return undefined;
     }
     const end = run(reading, node.body, at);
@@ -269,7 +291,7 @@ function runEach(
     return run(reading, node.body, inner);
   };
   if (items === null) {
-    reading.perhaps(() => void once(UNKNOWN));
+    maybe(reading, () => once(UNKNOWN));
     return undefined;
   }
   for (const item of items.slice(0, ROUNDS)) {
