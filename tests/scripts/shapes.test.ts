@@ -150,6 +150,83 @@ test.each(CHAINS)('chained calls: %s', (_name, script) => {
   expect([isOpen(on, ''), isOpen(on, 'press:#b'), isOpen(on, 'press:#b press:#b')]).toEqual([false, true, false]);
 });
 
+/** Scripts that go on only where the language and the browser are what they are. */
+test.each<[string, string]>([
+  [
+    'kinds of things call themselves',
+    `var k = (x) => ({}).toString.call(x); need(k(/a/) === '[object RegExp]' && k([]) === '[object Array]' && k(new Map()) === '[object Map]' && k(document) === '[object HTMLDocument]' && k(document.querySelectorAll('p')) === '[object NodeList]')`,
+  ],
+  [
+    'an element is no document',
+    `need(!(b instanceof document.constructor) && document instanceof document.constructor && b instanceof Node)`,
+  ],
+  ['the running script is known', `need(document.currentScript.tagName === 'SCRIPT')`],
+  ['later it is not', `setTimeout(() => { need(document.currentScript === null) }, 0)`],
+  ['characters by their codes', `need(String.fromCharCode(65, 66) === 'AB' && String.fromCodePoint(9731) === '☃')`],
+  [
+    'where words begin and end',
+    `need('abcab'.startsWith('c', 2) && 'abcab'.endsWith('abc', 3) && !'abc'.includes('a', 1) && 'abcab'.lastIndexOf('a', 2) === 0)`,
+  ],
+  [
+    'lists from their end',
+    `need([1, 2, 1].lastIndexOf(1) === 2 && [1, 2, 3].findLast((x) => x < 3) === 2 && [1, 2].reduceRight((a, x) => a + x, '') === '21' && [1, 2, 1].indexOf(1, 1) === 2)`,
+  ],
+  [
+    'sorted copies',
+    `var l = [3, 1]; need(l.toSorted().join() === '1,3' && l.join() === '3,1' && l.with(0, 2).join() === '2,1')`,
+  ],
+  ['flags of patterns', `var g = /a/gi; need(g.flags === 'gi' && g.global && !g.multiline && g.lastIndex === 0)`],
+  [
+    'limits and functions of numbers',
+    `need(Number.EPSILON < 1 && Number.isSafeInteger(4) && Math.acos(1) === 0 && Math.LOG2E > 1)`,
+  ],
+  [
+    'numbers of kinds of nodes',
+    `need(b.nodeType === Node.ELEMENT_NODE && document.nodeType === document.DOCUMENT_NODE)`,
+  ],
+  [
+    'attributes with a namespace',
+    `b.setAttributeNS(null, 'data-x', '1'); need(b.getAttributeNS(null, 'data-x') === '1' && b.namespaceURI.endsWith('xhtml'))`,
+  ],
+  [
+    'classes that browsers have',
+    `need(typeof DOMParser === 'function' && typeof window.FileReader === 'function' && 'fetch' in window && typeof window.Zork === 'undefined')`,
+  ],
+  [
+    'what is put in stands there',
+    `var d = document.createElement('div'), s = document.createElement('b'); d.appendChild(s); need(s.parentElement === d); s.remove(); need(s.parentNode === null)`,
+  ],
+])('goes on: %s', (_name, script) => {
+  const on = page(
+    `function need(x) { if (!x) throw Error('no') } ${script}; setTimeout(() => b.addEventListener('click', () => m.classList.toggle('open')), 0)`,
+  );
+  expect([isOpen(on, ''), isOpen(on, 'press:#b')]).toEqual([false, true]);
+});
+
+/** What hangs on something nobody can tell is neither true nor false: it is said. */
+test.each<[string, string]>([
+  ['a return that may come first', `function wide() { if (Math.random() > 2) return true; return false }`],
+  ['a return in a loop', `function wide() { for (var k in JSON.parse(fetch('x'))) if (k) return true; return false }`],
+  ['a return in a branch', `function wide() { if (Math.random() > 2) { var a = 1; return a } else { return 0 } }`],
+])('what may be returned: %s', (_name, script) => {
+  const on = page(`${script}; b.addEventListener('click', () => { if (wide()) m.classList.add('open') })`);
+  expect(isOpen(on, 'press:#b')).toBe(false);
+  expect(on.hearing.on(find(on, '#b'), /click/)).toBe(true);
+  expect(on.limits.some(({ kind }) => kind === 'unread')).toBe(true);
+});
+
+test.each<[string, string, boolean]>([
+  [
+    'calls of a script that was not there',
+    `b.zork(); b.addEventListener('click', () => m.classList.toggle('open'))`,
+    true,
+  ],
+  ['the same where all are there', `b.zork(); b.addEventListener('click', () => m.classList.toggle('open'))`, false],
+])('%s', (_name, script, isLost) => {
+  const on = pageFrom(PAGE(script).replace('<script>', isLost ? '<script src=lost.js></script><script>' : '<script>'));
+  expect(isOpen(on, 'press:#b')).toBe(isLost);
+});
+
 /** The library under a file of its name that is not there, and what plug-ins ask of its version. */
 test.each<[string, string, string | null, string]>([
   ['by its file', 'https://cdn.example/libs/jquery/3.5.1/jquery.min.js', null, '3.5.1'],

@@ -11,7 +11,7 @@ import { formatPosition, positionOf, type Limit } from '../base/index.js';
 import type { Page } from '../scene/index.js';
 import { isLandmark } from './roots.js';
 import { linksIn } from './links.js';
-import { hasWord, isEdge, MENU_WORDS } from './words.js';
+import { hasWord, isEdge, MENU_WORDS, wordsIn } from './words.js';
 import type { Menu } from './types.js';
 
 /** So many links together are no accident. */
@@ -54,16 +54,25 @@ export interface Filled {
   readonly by: string;
 }
 
+/** Named as a menu by class, id or one of the attributes that scripts go by. */
+const isNamed = (e: ElementNode): boolean =>
+  hasWord(e, MENU_WORDS) ||
+  [...e.attributes.keys()].some((name) => name.startsWith('data-') && wordsIn(name).some((w) => MENU_WORDS.has(w)));
+
 /** Empty parts that are marked or named as menus and that a script writes into. */
 export function filledByScripts(page: Page, menus: readonly Menu[]): readonly Filled[] {
   const { written } = page.hearing;
   return page.document.elements.flatMap((e): Filled[] => {
-    if (!isLandmark(e) && !(hasWord(e, MENU_WORDS) && ['div', 'ul', 'aside', 'header'].includes(e.tag))) return [];
+    if (!isLandmark(e) && !(isNamed(e) && ['div', 'ul', 'aside', 'header'].includes(e.tag))) return [];
     if (collapseSpace(textContent(e)) !== '' || [...descendants(e)].some((x) => x.tag !== 'div' && x.tag !== 'ul'))
       return [];
     if (closest(e, (a) => a !== e && menus.some((menu) => menu.root === a)) !== null) return [];
     if (!written.some((w) => isAncestorOrSelf(e, w))) return [];
-    const names = [e, ...descendants(e)].flatMap((x) => [...(x.id ? [x.id] : []), ...x.classes]);
+    const names = [e, ...descendants(e)].flatMap((x) => [
+      ...(x.id ? [x.id] : []),
+      ...x.classes,
+      ...[...x.attributes.keys()].filter((name) => name.startsWith('data-')),
+    ]);
     const script = page.scripts.find(({ text }) => names.some((name) => name.length > 3 && text.includes(name)));
     return [
       {

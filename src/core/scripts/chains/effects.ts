@@ -1,10 +1,10 @@
-import { method } from '../builtins/define.js';
+import { method, plain } from '../builtins/define.js';
 import { isShown } from '../dom/geometry.js';
 import { setStyle } from '../dom/maps.js';
 import { isTarget, propertyName, readStyle, writeStyle, type Target } from '../dom/targets.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import { Chain, El, isCallable, Loose, Obj, truth, type Value } from '../values.js';
+import { Chain, El, isCallable, Loose, Native, Obj, truth, type Value } from '../values.js';
 import { declared } from './changes.js';
 
 /** Showing and hiding, at once or slowly: the page is looked at when it is done. */
@@ -38,11 +38,22 @@ export function defineEffects(realm: Realm): void {
     finish(r, self, rest);
     return self;
   });
-  add('stop finish delay clearQueue promise', (_r, self) => self);
+  add('stop finish delay clearQueue', (_r, self) => self);
+  // What stands in a queue comes one after the other by itself.
+  const next = new Native(realm.protos.function, 'next', () => undefined);
   add('queue', (r, self, args) => {
     const fn = args.find(isCallable);
-    if (fn) for (const item of self.items) r.jobs.push(() => r.call(fn, item, [r.realm.window]));
+    if (fn) for (const item of self.items) r.jobs.push(() => r.call(fn, item, [next]));
     return self;
+  });
+  method(realm, realm.protos.chain, 'promise', (_r, self) => {
+    const made = plain(realm);
+    method(realm, made, 'done then always', (r, _s, [fn]) => {
+      if (isCallable(fn)) r.jobs.push(() => r.call(fn, self, [self]));
+      return made;
+    });
+    method(realm, made, 'fail progress catch', () => made);
+    return made;
   });
   add('dequeue', (_r, self) => self);
 }
