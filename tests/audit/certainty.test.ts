@@ -60,6 +60,24 @@ describe('what hangs on a sheet or a script that could not be read', () => {
 
   test.each<[string, string, string, readonly string[]]>([
     ['classes that no sheet at hand names', withSheet('lost.css', BARE), 'text-contrast', ['looksheets']],
+    [
+      'a leftover class among those that are named',
+      withSheet('lost.css', '<li class=known><a href=f.html class="also tinted">Fares</a></li>').replace(
+        FAINT,
+        `${FAINT}.known,.also{margin:0}`,
+      ),
+      'text-contrast',
+      ['fault'],
+    ],
+    [
+      'an icon of a sheet that is lost',
+      withSheet(
+        'lost.css',
+        '<li class=known><a href=f.html class="known also"><i class="pict pict-boat"></i></a></li>',
+      ).replace(FAINT, `${FAINT}.known,.also{margin:0}`),
+      'unseen-focus',
+      ['looksheets'],
+    ],
     ['no class to name', withSheet('lost.css'), 'text-contrast', ['fault']],
     ['a sheet of fonts', withSheet('https://fonts.example/css?family=Harbour', BARE), 'text-contrast', ['fault']],
     ['markup alone', withSheet('lost.css', '<li><a class=tinted>Fares</a></li>'), 'uncrawlable-link', ['fault']],

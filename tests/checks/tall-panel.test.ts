@@ -1,4 +1,4 @@
-import { menuPage } from '../support/audit.js';
+import { auditOnly, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const ITEMS = Array.from({ length: 20 }, (_, i) => `<li><a href=p${i}.html>Part ${i}</a></li>`).join('');
@@ -37,3 +37,11 @@ const NEAR: readonly NearMiss[] = [
 ];
 
 describeCheck('tall-panel', FAULTY, NEAR);
+
+test('what a script may scroll is looked at', () => {
+  const html = page('').replace(
+    '</script>',
+    ";document.querySelector('nav').addEventListener('wheel',()=>scroll())</script>",
+  );
+  expect(auditOnly('tall-panel')(html).findings.map(({ verdict }) => verdict)).toEqual(['look']);
+});

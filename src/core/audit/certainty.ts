@@ -1,5 +1,5 @@
 import type { Observation, PageCheck, Subject } from '../checks/index.js';
-import { descendants, isAncestorOrSelf, type ElementNode } from '../html/index.js';
+import { descendants, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
 import type { Range } from '../base/index.js';
 import type { Page } from '../scene/index.js';
 
@@ -79,7 +79,7 @@ const listed = ([first, ...others]: readonly string[]): string =>
 
 /**
  * What a finding adds when it may be another with what the page asks for and could not be read: a script, or a sheet
- * where elements bear classes that no sheet at hand names; null where it would be the same.
+ * where most classes at the place are named by no sheet at hand; null where it would be the same.
  */
 export function lackingFor({ meta }: PageCheck, observation: Observation, { page }: Subject): string | null {
   const leans = observation.leansOn ?? meta.leansOn ?? ['sheets'];
@@ -87,8 +87,22 @@ export function lackingFor({ meta }: PageCheck, observation: Observation, { page
   if (leans.includes('scripts') && scripts.length > 0)
     return `The script ${listed(scripts)} could not be read: look at it with all scripts.`;
   if (!leans.includes('sheets') || sheets.length === 0) return null;
-  const isBare = (e: ElementNode) => e.classes.some((name) => !named.has(name));
-  return concerned(observation).some(isBare)
+  return isBare(concerned(observation), named) || rootsOf(observation).some((e) => isBarePicture(e, named))
     ? `The sheet ${listed(sheets)} could not be read: look at it with all sheets.`
     : null;
 }
+
+/** Hooks of scripts and leftovers are named by no sheet either: only where so many are is something of a sheet missing. */
+const MOST_NAMED = 0.5;
+
+function isBare(elements: readonly ElementNode[], named: ReadonlySet<string>): boolean {
+  const classes = [...new Set(elements.flatMap((e) => e.classes))];
+  return classes.length > 0 && classes.filter((name) => named.has(name)).length <= classes.length * MOST_NAMED;
+}
+
+/** A control without a word, of an empty box that a sheet at hand does not know: an icon that is drawn by another. */
+const isBarePicture = (e: ElementNode, named: ReadonlySet<string>): boolean =>
+  textContent(e).trim() === '' &&
+  [...descendants(e)].some(
+    (x) => x.elements.length === 0 && x.classes.length > 0 && !x.classes.some((c) => named.has(c)),
+  );

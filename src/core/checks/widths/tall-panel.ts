@@ -16,11 +16,13 @@ export const tallPanel = defineCheck(
     weight: 'blocks',
     scope: 'menu',
     asks: { visitors: ['mouse', 'short-screen'], poses: 'opened', widths: 'ends' },
+    leansOn: ['sheets', 'scripts'],
     explains: {
       means:
         'A panel that keeps to the screen, is taller than it and does not scroll hides its last links from everyone, first on low and enlarged screens.',
       rule: [
         'The last item of an opened panel can be brought into view: the panel is no taller than the screen, scrolls by itself, or scrolls with the page. Also on a screen 375 px high.',
+        'Where a script hears of wheels or fingers on it, a person has to look.',
       ],
       faulty: '.panel { position: fixed; inset: 0 auto auto 0 }',
       mended: '.panel { position: fixed; inset: 0 auto 0 0; overflow-y: auto }',
@@ -55,6 +57,7 @@ function observe({ root, handle, menu, controls }: ShownPanel, subject: Subject)
       menus: [menu],
       state: 'normal',
       message: 'tall',
+      ...(isMovedByScript(root, subject) ? { verdict: 'look' as const } : {}),
       data: {
         handle: handle ? subjectOf(handle, scene) : selectorOf(root),
         px: Math.round(low - height),
@@ -72,6 +75,11 @@ function observe({ root, handle, menu, controls }: ShownPanel, subject: Subject)
     },
   ];
 }
+
+/** What a script does with wheels and fingers over a panel is not followed: it may scroll it. */
+const isMovedByScript = (root: ElementNode, { page }: Subject): boolean =>
+  closest(root, (e) => e.tag !== 'body' && e.tag !== 'html' && page.hearing.on(e, DRAGS)) !== null;
+const DRAGS = /^(wheel|mousewheel|DOMMouseScroll|touchmove|pointermove)$/;
 
 /** Whether most of an item lies below the screen in something that keeps to it. */
 function isBelow(element: ElementNode, scene: Scene, height: number): boolean {
