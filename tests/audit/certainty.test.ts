@@ -82,6 +82,7 @@ describe('what hangs on a sheet or a script that could not be read', () => {
     ['a sheet of fonts', withSheet('https://fonts.example/css?family=Harbour', BARE), 'text-contrast', ['fault']],
     ['markup alone', withSheet('lost.css', '<li><a class=tinted>Fares</a></li>'), 'uncrawlable-link', ['fault']],
     ['a lost script may open the menu', `${SHUT}<script src=lost.js></script>`, 'toggle-dead', ['lookscripts']],
+    ['a script that stops may open it', `${SHUT}<script>lost.open()</script>`, 'toggle-dead', ['look']],
     ['no script is lost', SHUT, 'toggle-dead', ['fault']],
     [
       'a lost script does not change colours',

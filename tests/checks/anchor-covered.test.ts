@@ -28,6 +28,12 @@ describeCheck(
   ] satisfies Faulty[],
   [
     { name: 'padding of the target lies under the bar', page: page('.sec{padding-top:100px}') },
+    {
+      name: 'links that show a part where they stand',
+      page: page('')
+        .replaceAll('<a href="#s2"', '<a role=tab href="#s2"')
+        .replaceAll('<a href="#s3"', '<a data-toggle=tab href="#s3"'),
+    },
     { name: 'a bar that scrolls away', page: page('', 'static') },
     {
       name: 'a bar that hides on the way down',

@@ -209,6 +209,12 @@ describe('what opens a menu', () => {
       hidden,
       null,
     ],
+    [
+      'the button in what is listened to',
+      `<div class=b1><button class=x>x</button></div>${nav}<script>document.querySelector('.b1').onclick=()=>n.classList.toggle('on')</script>`,
+      `${hidden}nav.on{display:block}`,
+      'effect',
+    ],
     ['the menu of an account is another', `<button>Account menu</button>${nav}`, hidden, null],
     ['a backdrop closes', `<label class="nav-overlay" for=c>x</label><input type=checkbox id=c>${nav}`, hidden, null],
     ['what hides it closes', `<button aria-controls=n>Hide menu</button>${nav}`, hidden, null],

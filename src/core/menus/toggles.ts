@@ -3,6 +3,7 @@ import { AFFECTS } from '../css/index.js';
 import { labelOf } from '../naming/index.js';
 import { poseAfter, setting, type Page, type Scene } from '../scene/index.js';
 import { isOwnDisclosure } from './disclosure.js';
+import { isControl } from './items.js';
 import { linkCount, linksIn } from './links.js';
 import { referred, switchedBy } from './references.js';
 import type { MenuKind, Toggle } from './types.js';
@@ -133,8 +134,17 @@ function openedByPress(
   const outer = pressed.filter((e) => !pressed.some((other) => other !== e && isAncestorOrSelf(other, e)));
   return outer.slice(0, MOST_PRESSED).flatMap((element) => {
     const root = switchedOpen(element, shut, page);
-    return root ? [{ element, root }] : [];
+    if (!root) return [];
+    const own = onlyControl(element);
+    return [{ element: own && switchedOpen(own, shut, page) === root ? own : element, root }];
   });
+}
+
+/** The one control in a wrapper that is none itself; null where there are several. */
+function onlyControl(e: ElementNode): ElementNode | null {
+  if (isControl(e) || e.tag === 'label') return null;
+  const [first, second] = [...descendants(e)].filter(isControl);
+  return first && !second ? first : null;
 }
 
 const insidePressable = (e: ElementNode): boolean => {

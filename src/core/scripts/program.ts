@@ -296,6 +296,9 @@ const near = (one: Look, other: Look): boolean =>
   one.rung === other.rung &&
   Math.abs(one.medium.width - other.medium.width) < NEAR;
 
+/** What is said of a script that goes no further. */
+export const STOPS = 'it stops with an error';
+
 function guard(reading: Reading, steps: number, work: () => void): void {
   reading.limit = reading.steps + steps;
   reading.depth = 0;
@@ -305,6 +308,7 @@ function guard(reading: Reading, steps: number, work: () => void): void {
     if (error instanceof Exhausted || error instanceof RangeError)
       reading.note('it takes more steps than are followed');
     else if (!(error instanceof Thrown)) throw error;
+    else if (!reading.realm.lenient) reading.note(STOPS);
   } finally {
     reading.unsure = 0;
     reading.depth = 0;

@@ -109,7 +109,7 @@ function faultOf(control: Control, item: MenuItem, subject: Subject): Fault | nu
     case 'none':
       return isTarget(element, item) ? null : { message: 'no-href', data: { how } };
     case 'empty':
-      return { message: 'empty-href', data: { href: clip(address.href), how } };
+      return { message: 'empty-href', data: { href: clip(address.href) || '(nothing)', how } };
     case 'top':
       return goes || !meansTop(control, item) ? { message: 'empty-href', data: { href: address.href, how } } : null;
     case 'fragment':

@@ -106,14 +106,18 @@ function targetsOf({ scene }: Subject): ReadonlyMap<string, ElementNode> {
   const out = new Map<string, ElementNode>();
   for (const link of scene.document.elements) {
     const href = link.tag === 'a' ? link.attributes.get('href') : undefined;
-    if (!href || !/^#./.test(href) || link.attributes.get('role') === 'button' || link.attributes.has('aria-expanded'))
-      continue;
+    if (!href || !/^#./.test(href) || shows(link)) continue;
     const id = decoded(href.slice(1));
-    const target = scene.document.elements.find((e) => e.id === id);
+    const target = scene.document.byId(id);
     if (target && scene.rect(target) && scene.isVisible(target) && !isAncestorOrSelf(target, link)) out.set(id, target);
   }
   return out;
 }
+
+/** Whether a link shows a part where it stands, as markup says, instead of leading to it. */
+const shows = ({ attributes }: ElementNode): boolean =>
+  ['button', 'tab'].includes(attributes.get('role') ?? '') ||
+  ['aria-expanded', 'data-toggle', 'data-bs-toggle'].some((name) => attributes.has(name));
 
 /** The first text of a target, or the first one after an empty target. */
 function firstLine(target: ElementNode, scene: Scene): PaintItem | null {

@@ -1,8 +1,9 @@
-import { isAncestorOrSelf } from '../../html/index.js';
+import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import { endsOn } from '../shared/panels.js';
 import { subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Page } from '../../scene/index.js';
+import { STOPS } from '../../scripts/index.js';
 import type { Subject } from '../subject.js';
 
 /** Menu buttons that open nothing. */
@@ -18,7 +19,7 @@ export const toggleDead = defineCheck(
       means: 'The button is there, one presses it, and nothing happens. The menu behind it is lost at these widths.',
       rule: [
         'A toggle that shows while the items of its menu do not brings some of them into view when it is pressed.',
-        'Where a script that could not be followed listens to it, a person has to look.',
+        'Where a script that could not be followed listens to it, or one stops with an error, a person has to look.',
       ],
       faulty: '<button class="menu-button">Menu</button> <!-- the script listens to .menu-btn -->',
       mended: '<button class="menu-btn">Menu</button>',
@@ -37,8 +38,14 @@ export const toggleDead = defineCheck(
 
 const PRESSES = ['click', 'pointerdown', 'pointerup', 'mousedown', 'mouseup', 'touchstart', 'touchend', 'change'];
 
-/** Whether something of the scripts could not be followed: it may be what opens the menu. */
-const isUnclear = ({ limits }: Page): boolean => limits.some(({ kind }) => kind === 'unread');
+/** Whether something of the scripts could not be followed that may be what opens the menu. */
+const isUnclear = ({ limits, hearing }: Page, toggle: ElementNode): boolean => {
+  const unread = limits.filter(({ kind }) => kind === 'unread');
+  return (
+    (unread.length > 0 && hearing.of(toggle, PRESSES)) ||
+    unread.some(({ consequence }) => consequence.startsWith(STOPS))
+  );
+};
 
 function inspect({ menus, scene, routes, page }: Subject): readonly Observation[] {
   return menus.flatMap((menu): Observation[] => {
@@ -52,14 +59,13 @@ function inspect({ menus, scene, routes, page }: Subject): readonly Observation[
       )
         return [];
       if (routes.some((o) => endsOn(o, element, 'press', 'key', 'hover', 'focus'))) return [];
-      const heard = page.hearing.of(element, PRESSES) && isUnclear(page);
       return [
         {
           at: onElement(element),
           menus: [menu],
           state: 'normal',
           message: 'dead',
-          ...(heard ? { verdict: 'look' as const } : {}),
+          ...(isUnclear(page, element) ? { verdict: 'look' as const } : {}),
           data: { subject: subjectOf(element, scene), count: items.length },
         },
       ];
