@@ -1,4 +1,4 @@
-import { links, menuPage } from '../support/audit.js';
+import { auditOnly, links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const page = (items: string) =>
@@ -38,3 +38,15 @@ const NEAR: readonly NearMiss[] = [
 ];
 
 describeCheck('nameless-control', FAULTY, NEAR);
+
+test.each<[string, string, string]>([
+  [
+    'words that do not show',
+    '<a href=m.html><span style="display:none">Map</span></a>',
+    '“Map” has no name where its words do not show:',
+  ],
+  ['no words', '<a href=m.html><svg width=20 height=20></svg></a>', 'The link to m.html has no name:'],
+])('how it is said: %s', (_name, item, says) => {
+  const [finding] = auditOnly('nameless-control')(page(item)).findings;
+  expect(finding!.says).toContain(says);
+});

@@ -25,7 +25,7 @@ export const namelessControl = defineCheck(
     worse: null,
     messages: {
       nameless: {
-        says: '{subject} has no name: a screen reader only says what kind of control it is.',
+        says: '{subject} has no name{why}: a screen reader only says what kind of control it is.',
         mends: 'Give it text, if need be visually hidden, or aria-label; a picture in it an alt.',
         criteria: [
           { number: '4.1.2', level: 'A' },
@@ -44,13 +44,17 @@ function inspect(subject: Subject): readonly Observation[] {
     const used =
       canTakeFocus(control, scene) || subject.menus.some((m) => m.toggles.some((t) => t.element === element));
     if (named || labelOf(element, scene) !== '' || !used || holdsUnknown(element)) return [];
+    const words = subjectOf(element, scene);
     return [
       {
         at: onElement(element),
         menus,
         state: 'normal',
         message: 'nameless',
-        data: { subject: subjectOf(element, scene) },
+        data: {
+          subject: words.replace(' without a name', ''),
+          why: words.startsWith('“') ? ' where its words do not show' : '',
+        },
       },
     ];
   });
