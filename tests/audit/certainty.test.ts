@@ -78,6 +78,12 @@ describe('what hangs on a sheet or a script that could not be read', () => {
       'unseen-focus',
       ['looksheets'],
     ],
+    [
+      'two places of one declaration, one of them beyond doubt',
+      withSheet('lost.css', `${BARE}<li><a href=f.html>Fares again</a></li>`),
+      'text-contrast',
+      ['fault'],
+    ],
     ['no class to name', withSheet('lost.css'), 'text-contrast', ['fault']],
     ['a sheet of fonts', withSheet('https://fonts.example/css?family=Harbour', BARE), 'text-contrast', ['fault']],
     ['markup alone', withSheet('lost.css', '<li><a class=tinted>Fares</a></li>'), 'uncrawlable-link', ['fault']],

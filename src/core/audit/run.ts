@@ -88,10 +88,27 @@ export function runCheck(check: PageCheck, plan: Plan): readonly Single[] {
     const all = sightings.all(key);
     const worst = all.reduce((a, b) => (badness(b.observation, check) > badness(a.observation, check) ? b : a));
     const finding = makeFinding(check, worst, all, widths);
-    const doubt = doubtOf(check, { worst, key, posed: posed.size > 0, widths }, plan);
-    return { finding: doubt === null ? finding : withDoubt(finding, doubt), worst, all };
+    const hanging = hangsOnFont(check, { worst, key, posed: posed.size > 0, widths }, plan);
+    return { finding: hanging ? withDoubt(finding, WITH_YOUR_FONTS) : finding, worst, all };
   });
-  return check.meta.inks === undefined ? made.map(({ finding }) => finding) : withCommonRemedies(check, made, plan);
+  const sure = withLacks(check, made);
+  return check.meta.inks === undefined ? sure.map(({ finding }) => finding) : withCommonRemedies(check, sure, plan);
+}
+
+/** What a page lacks puts faults in doubt, but not where one place of the same declaration is beyond it. */
+function withLacks(check: PageCheck, made: readonly Made[]): readonly Made[] {
+  const lacks = made.map(({ finding, worst: { observation, subject } }) =>
+    finding.verdict === 'look' ? null : lackingFor(check, observation, subject),
+  );
+  const declared = ({ finding }: Made) => (finding.cause === null ? null : clusterKey(finding));
+  const certain = new Set(made.filter((_, i) => lacks[i] === null).map(declared));
+  return made.map((one, i) => {
+    const lack = lacks[i];
+    const key = declared(one);
+    return lack === null || lack === undefined || (key !== null && certain.has(key))
+      ? one
+      : { ...one, finding: withDoubt(one.finding, lack) };
+  });
 }
 
 interface Made {
@@ -135,17 +152,11 @@ interface Found {
   readonly widths: Single['widths'];
 }
 
-/** Why a fault may be none with what is not at hand, in words; null where nothing speaks for that. */
-function doubtOf(check: PageCheck, found: Found, plan: Plan): string | null {
-  const { observation, subject } = found.worst;
-  if ((observation.verdict ?? 'fault') === 'look') return null;
-  return lackingFor(check, observation, subject) ?? (hangsOnFont(check, found, plan) ? WITH_YOUR_FONTS : null);
-}
-
 /** Whether a finding is gone at all its widths when text of unknown fonts is a little wider or narrower. */
 function hangsOnFont(check: PageCheck, { worst, key, posed, widths }: Found, plan: Plan): boolean {
   const { observation, subject } = worst;
-  if (!leansOnText(check) || !unknownFont(observation, subject)) return false;
+  if (!leansOnText(check) || (observation.verdict ?? 'fault') === 'look' || !unknownFont(observation, subject))
+    return false;
   return plan.stretched.some((other) =>
     sampledWidths(widths).every(
       (width) => !lookAt(check, other.subjects(width, check.meta.asks, posed), other).has(key),
