@@ -190,7 +190,7 @@ test.each<[string, string]>([
   ],
   [
     'classes that browsers have',
-    `need(typeof DOMParser === 'function' && typeof window.FileReader === 'function' && 'fetch' in window && typeof window.Zork === 'undefined')`,
+    `need(typeof DOMParser === 'function' && typeof window.FileReader === 'function' && 'fetch' in window && typeof window.Zork === 'undefined' && !window.ScrollOver && typeof Reflect === 'object')`,
   ],
   [
     'what is put in stands there',
@@ -231,7 +231,12 @@ test.each<[string, string, boolean]>([
 test.each<[string, string, string | null, string]>([
   ['by its file', 'https://cdn.example/libs/jquery/3.5.1/jquery.min.js', null, '3.5.1'],
   ['by its file without a number', 'vendor/jquery.min.js', null, '2.2.4'],
-  ['by its text', 'lib.js', LIBRARY.replace('"3.0"', 'v').replace('var jQuery', 'var v="1.11.3",jQuery'), '1.11.3'],
+  [
+    'by its text',
+    'lib.js',
+    `var other="5.0.1";${LIBRARY.replace('"3.0"', 'v').replace('var jQuery', 'var v="1.11.3",jQuery')}`,
+    '1.11.3',
+  ],
   ['by text that does not say', 'lib.js', LIBRARY, '2.2.4'],
 ])('the library %s', (_name, src, text, version) => {
   const script = `if ($.fn.jquery !== '${version}') throw Error($.fn.jquery); $('#b').click(function () { $('#m').toggleClass('open') })`;

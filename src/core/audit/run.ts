@@ -97,18 +97,19 @@ export function runCheck(check: PageCheck, plan: Plan): readonly Single[] {
 
 /** What a page lacks puts faults in doubt, but not where one place of the same declaration is beyond it. */
 function withLacks(check: PageCheck, made: readonly Made[]): readonly Made[] {
-  const lacks = made.map(({ finding, worst: { observation, subject } }) =>
-    finding.verdict === 'look' ? null : lackingFor(check, observation, subject),
-  );
-  const declared = ({ finding }: Made) => (finding.cause === null ? null : clusterKey(finding));
-  const certain = new Set(made.filter((_, i) => lacks[i] === null).map(declared));
-  return made.map((one, i) => {
-    const lack = lacks[i];
-    const key = declared(one);
-    return lack === null || lack === undefined || (key !== null && certain.has(key))
-      ? one
-      : { ...one, finding: withDoubt(one.finding, lack) };
+  const judged = made.map((one) => {
+    const { finding, worst } = one;
+    const lack = finding.verdict === 'look' ? null : lackingFor(check, worst.observation, worst.subject);
+    return { one, lack, declared: finding.cause && clusterKey(finding) };
   });
+  const certain = new Set(
+    judged.flatMap(({ lack, declared }) => (lack === null && declared !== null ? [declared] : [])),
+  );
+  return judged.map(({ one, lack, declared }) =>
+    lack === null || (declared !== null && certain.has(declared))
+      ? one
+      : { ...one, finding: withDoubt(one.finding, lack) },
+  );
 }
 
 interface Made {

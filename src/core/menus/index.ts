@@ -1,4 +1,5 @@
 export type { Menu, MenuItem, MenuKind, Toggle } from './types.js';
+export { discloses } from './disclosure.js';
 export { findMenus } from './find.js';
 export { MENU_KINDS } from './kinds.js';
 export { effectOf, effectsAt, type Effect } from './effects.js';

@@ -105,10 +105,12 @@ export function itemsOf(
 function closesAround(element: ElementNode, document: HtmlDocument): boolean {
   if (element.tag !== 'button') return false;
   const panel = referred(element, document)?.panel;
-  return !!panel && panel !== element && isAncestorOrSelf(panel, element) && !inEntry(element);
+  return !!panel && panel !== element && isAncestorOrSelf(panel, element) && !isInList(element);
 }
 
-const inEntry = (e: ElementNode): boolean => closest(e, (a) => a.tag === 'li') !== null;
+/** Whether an element stands in an entry of a list. */
+export const isInList = (e: ElementNode): boolean =>
+  e.parent !== null && closest(e.parent, (a) => a.tag === 'li') !== null;
 
 function insideControl(element: ElementNode, root: ElementNode): boolean {
   for (let a = element.parent; a && a !== root; a = a.parent) if (isLink(a) || a.tag === 'button') return true;

@@ -3,7 +3,7 @@ import { AFFECTS } from '../css/index.js';
 import { labelOf } from '../naming/index.js';
 import { poseAfter, setting, type Page, type Scene } from '../scene/index.js';
 import { isOwnDisclosure } from './disclosure.js';
-import { isControl } from './items.js';
+import { isControl, isInList } from './items.js';
 import { linkCount, linksIn } from './links.js';
 import { referred, switchedBy } from './references.js';
 import type { MenuKind, Toggle } from './types.js';
@@ -253,11 +253,6 @@ function hasBars(e: ElementNode): boolean {
     return bars.length === 3 && x.elements.length <= 4;
   });
 }
-
-const isInList = (e: ElementNode): boolean => {
-  for (let a = e.parent; a; a = a.parent) if (a.tag === 'li') return true;
-  return false;
-};
 
 const LIKELY: readonly MenuKind[] = ['main', 'sidebar', 'other', 'utility', 'contents', 'tabs', 'languages'];
 

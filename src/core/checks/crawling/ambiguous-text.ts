@@ -1,7 +1,7 @@
 import { grouped } from '../../base/index.js';
 import { nameOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { addressOf, leadsOn } from '../shared/destinations.js';
+import { addressOf, gotTo, leadsOn } from '../shared/destinations.js';
 import type { Subject } from '../subject.js';
 
 /** Items whose words do not say where they lead. @spec WCAG 2.2 SC 2.4.4 */
@@ -49,9 +49,10 @@ const plain = (text: string): string =>
     .trim();
 
 function inspect({ menus, scene, page, routes }: Subject): readonly Observation[] {
+  const isReached = gotTo(scene, routes);
   return menus.flatMap((menu): Observation[] => {
     const links = menu.items.flatMap((item) =>
-      leadsOn(item.href) && (scene.reach(item.element) !== null || routes.some(({ shows }) => shows.has(item.element)))
+      leadsOn(item.href) && isReached(item.element)
         ? [{ item, name: plain(nameOf(item.element, scene)), address: addressOf(item.href, page) }]
         : [],
     );

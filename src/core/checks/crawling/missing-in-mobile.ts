@@ -1,7 +1,6 @@
-import type { ElementNode } from '../../html/index.js';
 import type { Menu } from '../../menus/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { addressOf, leadsOn, reachedAddresses, wideItems } from '../shared/destinations.js';
+import { addressOf, gotTo, leadsOn, reachedAddresses, wideItems } from '../shared/destinations.js';
 import { menuSeams } from '../shared/seams.js';
 import type { Subject } from '../subject.js';
 
@@ -64,7 +63,7 @@ function inspect(subject: Subject): readonly Observation[] {
 
 /** Whether a menu is behind a button of which nothing comes: that button is the fault. */
 function isShut({ items, toggles }: Menu, { scene, routes }: Subject): boolean {
-  const isReached = (e: ElementNode) => scene.reach(e) !== null || routes.some(({ shows }) => shows.has(e));
+  const isReached = gotTo(scene, routes);
   return (
     toggles.some(({ element }) => scene.reach(element) !== null) && !items.some(({ element }) => isReached(element))
   );

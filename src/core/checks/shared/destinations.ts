@@ -10,17 +10,24 @@ export const leadsOn = (href: string | null): href is string =>
 /** The address an item leads to, for comparison. */
 export const addressOf = (href: string, page: Page): string => addressFrom(href, page) ?? href.trim();
 
+/** Whether an element shows or can be opened. */
+export const gotTo =
+  (scene: Scene, routes: readonly Pick<Opening, 'shows'>[]) =>
+  (element: ElementNode): boolean =>
+    scene.reach(element) !== null || routes.some(({ shows }) => shows.has(element));
+
 /** Addresses that can be got to from what shows and from what opens. */
 export function reachedAddresses(
   scene: Scene,
   routes: readonly Pick<Opening, 'shows'>[],
   page: Page,
 ): ReadonlySet<string> {
+  const isReached = gotTo(scene, routes);
   const out = new Set<string>();
   for (const element of scene.document.elements) {
     const href = element.tag === 'a' ? (element.attributes.get('href') ?? null) : null;
     if (!leadsOn(href)) continue;
-    if (scene.reach(element) !== null || routes.some(({ shows }) => shows.has(element))) out.add(addressOf(href, page));
+    if (isReached(element)) out.add(addressOf(href, page));
   }
   return out;
 }
@@ -34,8 +41,7 @@ export function wideItems({ page, menus }: Subject): ReadonlyMap<Menu, readonly 
   if (!known) {
     const at = setting(WIDE);
     const scene = page.scene(at);
-    const routes = openingsAt(menus, page, at);
-    const reached = (e: ElementNode) => scene.reach(e) !== null || routes.some(({ shows }) => shows.has(e));
+    const reached = gotTo(scene, openingsAt(menus, page, at));
     known = new Map(menus.map((menu) => [menu, menu.items.map(({ element }) => element).filter(reached)]));
     wide.set(page, known);
   }

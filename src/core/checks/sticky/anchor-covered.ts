@@ -3,6 +3,7 @@ import { figure } from '../../findings/index.js';
 import { decoded, isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { elementOf, type PaintItem } from '../../paint/index.js';
 import { destinationOf, landingOf, scrolledScene, scrollEnd, type Scene } from '../../scene/index.js';
+import { discloses } from '../../menus/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusAround } from '../shared/around.js';
 import { causeOf } from '../shared/causes.js';
@@ -115,9 +116,8 @@ function targetsOf({ scene }: Subject): ReadonlyMap<string, ElementNode> {
 }
 
 /** Whether a link shows a part where it stands, as markup says, instead of leading to it. */
-const shows = ({ attributes }: ElementNode): boolean =>
-  ['button', 'tab'].includes(attributes.get('role') ?? '') ||
-  ['aria-expanded', 'data-toggle', 'data-bs-toggle'].some((name) => attributes.has(name));
+const shows = (link: ElementNode): boolean =>
+  ['button', 'tab'].includes(link.attributes.get('role') ?? '') || discloses(link);
 
 /** The first text of a target, or the first one after an empty target. */
 function firstLine(target: ElementNode, scene: Scene): PaintItem | null {

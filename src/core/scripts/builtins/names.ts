@@ -9,12 +9,20 @@ const CLASSES = new Set(
     'BroadcastChannel MessageChannel MessagePort ReadableStream WritableStream TransformStream OffscreenCanvas ImageBitmap ImageData ' +
     'AbortController AbortSignal ClipboardItem CustomElementRegistry DataTransfer DataTransferItem DocumentFragment DocumentType ' +
     'DocumentTimeline ElementInternals FontFaceSet KeyframeEffect MutationRecord PermissionStatus Permissions CloseWatcher ' +
-    'SpeechSynthesisUtterance ViewTransition WebKitMutationObserver WebKitCSSMatrix XPathEvaluator XPathResult XSLTProcessor'
+    'SpeechSynthesisUtterance ViewTransition WebKitMutationObserver WebKitCSSMatrix XPathEvaluator XPathResult XSLTProcessor ' +
+    'Audio AudioBuffer AudioContext AudioNode MediaDevices MediaError MediaList MediaQueryList MediaRecorder MediaSource MediaStream ' +
+    'MediaStreamTrack CanvasGradient CanvasPattern CanvasRenderingContext2D WebGLRenderingContext WebGL2RenderingContext ' +
+    'CSSRule CSSStyleRule CSSStyleSheet CSSStyleDeclaration CSSMediaRule CSSImportRule CSSSupportsRule CSSKeyframesRule ' +
+    'CSSFontFaceRule CSSUnitValue CSSNumericValue CSSStyleValue CSSAnimation CSSTransition DOMImplementation DOMMatrix DOMParser ' +
+    'DOMPoint DOMQuad DOMRect DOMRectReadOnly DOMStringMap DOMTokenList XMLDocument XMLHttpRequest XMLSerializer IDBDatabase ' +
+    'IDBFactory IDBKeyRange IDBRequest IDBTransaction RTCPeerConnection RTCDataChannel PerformanceEntry PerformanceObserver ' +
+    'ReportingObserver IntersectionObserverEntry ResizeObserverEntry ScrollTimeline ViewTimeline AnimationEvent BeforeUnloadEvent ' +
+    'ClipboardEvent CloseEvent CompositionEvent DragEvent ErrorEvent FormDataEvent HashChangeEvent InputEvent MessageEvent ' +
+    'PageTransitionEvent PopStateEvent ProgressEvent StorageEvent SubmitEvent TransitionEvent WheelEvent'
   ).split(' '),
 );
-/** Families of them: elements by their language, events, records of observers, numbers in a row. */
-const FAMILIES =
-  /^(?:(?:HTML|SVG|MathML)[A-Z]?\w*Element|(?:CSS|DOM|IDB|XML|RTC|Audio|Media|Canvas|Performance|WebGL|Scroll|View)[A-Z]\w*|[A-Z]\w+(?:Event|ObserverEntry|TokenList)|(?:Big)?(?:Int|Uint|Float)\d+(?:Clamped)?Array|PerformanceObserver|ReportingObserver)$/;
+/** Elements by their language, and numbers in a row: whole families whose names no library takes. */
+const FAMILIES = /^(?:(?:HTML|SVG|MathML)[A-Z]?\w*Element|(?:Big)?(?:Int|Uint|Float)\d+(?:Clamped)?Array)$/;
 
 const FUNCTIONS = new Set(
   (
@@ -24,7 +32,7 @@ const FUNCTIONS = new Set(
 );
 const OBJECTS = new Set(
   (
-    'caches cookieStore crypto external indexedDB locationbar menubar navigation personalbar scheduler scrollbars ' +
+    'Reflect caches cookieStore crypto external indexedDB locationbar menubar navigation personalbar scheduler scrollbars ' +
     'speechSynthesis statusbar toolbar trustedTypes visualViewport'
   ).split(' '),
 );

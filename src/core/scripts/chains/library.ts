@@ -41,11 +41,15 @@ export const namesChainLibrary = (address: string | null): boolean => address !=
 const ANY_VERSION = '2.2.4';
 const VERSION = /\d+\.\d+\.\d+/;
 
-/** The version a library says that it is, in its text or its address. */
-export const chainVersion = (text: string | null, address: string | null): string =>
-  (text === null
-    ? VERSION.exec(address ?? '')?.[0]
-    : new RegExp(`["'\`](${VERSION.source})[\\w.+-]*["'\`]`).exec(text)?.[1]) ?? ANY_VERSION;
+const WRITTEN = /["'`](\d+\.\d+\.\d+)[\w.+-]*["'`]/g;
+
+/** The version a library says that it is: in its address, or last in its text before it calls itself by it. */
+export function chainVersion(text: string | null, address: string | null): string {
+  if (text === null) return VERSION.exec(address ?? '')?.[0] ?? ANY_VERSION;
+  const own = /\bjquery\s*:[^,}]*/.exec(text);
+  const before = text.slice(0, own ? own.index + own[0].length : 0);
+  return [...before.matchAll(WRITTEN)].at(-1)?.[1] ?? ANY_VERSION;
+}
 
 /** The function `$`, its prototype and what hangs on it. */
 export function installChains(reading: Reading, version: string): void {
