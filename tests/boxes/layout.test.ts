@@ -26,6 +26,7 @@ import { cases as inline } from './cases/inline.js';
 import { cases as menus } from './cases/menus.js';
 import { cases as mixedDirection } from './cases/mixed-direction.js';
 import { cases as oldAttributes } from './cases/old-attributes.js';
+import { cases as plainControls } from './cases/plain-controls.js';
 import { cases as positioned } from './cases/positioned.js';
 import { cases as quirks } from './cases/quirks.js';
 import { cases as realControls } from './cases/real-controls.js';
@@ -126,6 +127,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'embedded content': embedded,
 
   'lines of controls': controlLines,
+  'controls without looks': plainControls,
   'lines beside wide floats': wideFloats,
 };
 

@@ -23,6 +23,22 @@ const BLOCKIFIED: Partial<Readonly<Record<Display, Display>>> = {
   math: 'block math',
 };
 
+/** Displays of what has the looks of a control, whatever it is. @spec css-ui-4 §7.2 (browsers agree) */
+const AS_CONTROL: Partial<Readonly<Record<Display, Display>>> = {
+  inline: 'inline-block',
+  'inline-table': 'inline-block',
+  'table-row-group': 'inline-block',
+  'table-header-group': 'inline-block',
+  'table-footer-group': 'inline-block',
+  'table-row': 'inline-block',
+  'table-cell': 'inline-block',
+  'table-column-group': 'inline-block',
+  'table-column': 'inline-block',
+  'table-caption': 'inline-block',
+  'list-item': 'block',
+  table: 'block',
+};
+
 const I = {
   display: indexOf('display'),
   position: indexOf('position'),
@@ -62,7 +78,8 @@ export function adjust(
   } else if (display !== 'none' && (outOfFlow || values[I.float] !== 'none' || placement.root || inFlexOrGrid)) {
     values[I.display] = BLOCKIFIED[display] ?? display;
   }
-  if (placement.control && values[I.display] === 'inline') values[I.display] = 'inline-block';
+  if (values[I.appearance] !== 'none')
+    values[I.display] = AS_CONTROL[values[I.display] as Display] ?? values[I.display];
   if (placement.drawn && values[I.appearance] !== 'none') drawNatively(values, placement.drawn, winners);
   for (const [style, width] of EDGES) if (values[style] === 'none' || values[style] === 'hidden') values[width] = 0;
   settleOverflow(values);

@@ -12,8 +12,6 @@ export interface Placement {
   readonly parentDisplay: Display | null;
   /** A replaced element or form control: `display: contents` makes it nothing. */
   readonly atomic: boolean;
-  /** A form control: it is never a plain inline box. */
-  readonly control: boolean;
   /** What browsers draw themselves unless told otherwise. */
   readonly drawn: Drawn | null;
 }
@@ -36,19 +34,16 @@ const ATOMIC = new Set([
   'svg',
 ]);
 
-const CONTROLS = new Set(['input', 'select', 'textarea', 'button', 'meter', 'progress']);
-
 const FLEXIBLE = /^(inline-)?(flex|grid)$/;
 const DRAWN: readonly (Drawn | null)[] = [null, 'tick', 'button', 'menu'];
 
-/** What computed values depend on beside rules and parent, as a number below 128. */
-export function placementCode({ root, atomic, control, drawn, parentDisplay }: Placement): number {
+/** What computed values depend on beside rules and parent, as a number below 32. */
+export function placementCode({ root, atomic, drawn, parentDisplay }: Placement): number {
   return (
     Number(root) +
     2 * Number(atomic) +
-    4 * Number(control) +
-    8 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay)) +
-    16 * DRAWN.indexOf(drawn)
+    4 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay)) +
+    8 * DRAWN.indexOf(drawn)
   );
 }
 
@@ -62,7 +57,6 @@ export function placementOf(element: ElementNode, read: (index: number) => Compu
     root: element.parent === null,
     parentDisplay,
     atomic: ATOMIC.has(element.tag),
-    control: CONTROLS.has(element.tag),
     drawn: drawnAs(element),
   };
 }
@@ -72,7 +66,6 @@ export const insideOf = ({ display }: ComputedStyle): Placement => ({
   root: false,
   parentDisplay: display,
   atomic: false,
-  control: false,
   drawn: null,
 });
 

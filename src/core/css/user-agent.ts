@@ -7,7 +7,7 @@ export const USER_AGENT_SHEET = `
 html, body, address, blockquote, center, dialog, div, dd, dl, dt, fieldset, figcaption, figure, footer, form, header,
 hgroup, hr, legend, main, nav, article, aside, section, search, p, pre, h1, h2, h3, h4, h5, h6, ul, ol, dir, menu,
 summary, details, optgroup, option, listing, xmp, plaintext { display: block }
-area, base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title
+base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title
   { display: none }
 input[type=hidden i] { display: none !important }
 embed:not([src], [type]) { display: none }
@@ -96,6 +96,7 @@ input, select, button, textarea { letter-spacing: initial; word-spacing: initial
   text-transform: initial; text-indent: initial; text-shadow: initial; text-align: initial; display: inline-block;
   font: 400 calc(40px / 3) sans-serif; margin: 0 }
 input, textarea, select, button, meter, progress { appearance: auto }
+input:is([type=file i], [type=hidden i], [type=image i]) { appearance: none }
 input, textarea, select { color: fieldtext; background-color: field; cursor: text }
 input { border: 2px inset light-dark(#767676, #858585); padding: 1px 2px; overflow: clip }
 input:not([type=file i], [type=image i], [type=checkbox i], [type=radio i], [type=range i])
@@ -139,16 +140,17 @@ input:is([type=checkbox i], [type=radio i], [type=file i], [type=range i]):disab
 input[type=range i]:disabled { color: rgb(197, 197, 197) }
 select:disabled { opacity: 0.7; color: graytext; border-color: rgba(118, 118, 118, 0.3) }
 option:disabled { color: graytext }
-option { font-weight: normal; line-height: normal; padding: 0 2px 1px; white-space: nowrap; align-items: center; min-inline-size: 24px;
-  min-block-size: max(24px, 1.2em) }
+option { font-weight: normal; line-height: normal; padding: 0 2px 1px; white-space: nowrap; min-block-size: 1.2em }
+select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option { align-items: center;
+  min-inline-size: 24px; min-block-size: max(24px, 1.2em) }
 optgroup { font-weight: bolder }
 select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) { overflow: hidden scroll;
   white-space: nowrap; align-items: flex-start; background-color: field; border-radius: 2px;
   vertical-align: text-bottom }
-select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option { align-items: normal;
-  min-inline-size: 0; min-block-size: 1.2em }
 select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) optgroup option {
   padding-inline-start: 20px }
+input[type=range i]::-webkit-slider-runnable-track, input[type=range i]::-webkit-slider-thumb { box-sizing: border-box;
+  appearance: auto }
 progress { display: inline-block; height: 1em; width: 10em; vertical-align: -0.2em; box-sizing: border-box }
 meter { display: inline-block; height: 1em; width: 5em; vertical-align: -0.2em; box-sizing: border-box }
 hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto; overflow: hidden;

@@ -24,7 +24,16 @@ interface Made {
 }
 
 /** Pseudo-elements that have boxes of their own. */
-const MAKE_BOXES = ['before', 'after', 'marker', 'first-line', 'first-letter', 'backdrop'] as const;
+const MAKE_BOXES = [
+  'before',
+  'after',
+  'marker',
+  'first-line',
+  'first-letter',
+  'backdrop',
+  '-webkit-slider-runnable-track',
+  '-webkit-slider-thumb',
+] as const;
 /** Attributes read while boxes are made. */
 const MAKE_CONTENT: ReadonlySet<string> = new Set(
   'alt cols data height label multiple open poster reversed rows size src start type value width viewBox'.split(' '),

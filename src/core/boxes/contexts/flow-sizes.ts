@@ -147,11 +147,15 @@ export function blockWidth(box: Box, containing: number, frame: Frame, layout: L
   const width =
     widthFor(box, box.style.width, containing, available, frame, intrinsic) ??
     byRatio ??
-    (blockJustification(box)
+    (blockJustification(box) || isControl(box)
       ? fitting(available, intrinsic(), frameWidth(frame))
       : Math.max(available, frameWidth(frame)));
   return clampWidth(box, width, containing, available, frame, intrinsic, basis);
 }
+
+/** Controls fit their content, whatever their display. @spec html §15.5.2 */
+const isControl = ({ element, pseudo }: Box): boolean =>
+  !pseudo && element?.namespace === 'html' && /^(button|input|select|textarea)$/.test(element.tag);
 
 const alone = (width: number): Intrinsic => ({ min: width, max: width });
 

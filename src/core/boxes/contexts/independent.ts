@@ -228,10 +228,6 @@ function fallbackAcross({ frame, parent }: Box, { viewport }: Layout): number {
 const fillsLine = (box: Box, space: Space): boolean =>
   !space.shrink && box.outer === 'block' && isInFlow(box) && box.inner !== 'table';
 
-/** Buttons fit their content, whatever their display. @spec html §15.5.2 */
-const isButton = ({ element, pseudo, anonymous }: Box): boolean =>
-  !pseudo && !anonymous && element?.namespace === 'html' && /^(button|input)$/.test(element.tag);
-
 function marginsFor(box: Box, width: number, space: Space): Edges {
   const used = usedMargins(box, space.width);
   const inBlockFlow =
@@ -241,8 +237,7 @@ function marginsFor(box: Box, width: number, space: Space): Edges {
 
 /** Border-box width where the parent did not decide it. @spec css2 §10.3.3, §10.3.5, §10.3.9 */
 function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): number {
-  if (fillsLine(box, space) && !(isButton(box) && box.style.width === 'auto'))
-    return blockWidth(box, space.width, frame, layout, space.height);
+  if (fillsLine(box, space)) return blockWidth(box, space.width, frame, layout, space.height);
   const margins = horizontal(usedMargins(box, space.edges ?? space.width));
   const available = space.width - margins;
   const basis = space.basis ?? space.width;

@@ -4,6 +4,7 @@ import type { NaturalSize } from '../box.js';
 import type { TextMetrics } from '../text/index.js';
 import { labelOf } from './list-box.js';
 import type { Sources } from './natural.js';
+import { range } from './range.js';
 import { number, sized } from './sized.js';
 
 export function faceIn(style: ComputedStyle, metrics: TextMetrics) {
@@ -32,15 +33,15 @@ function usedLineHeight(style: ComputedStyle, metrics: TextMetrics): number {
 export function input(
   element: ElementNode,
   style: ComputedStyle,
-  { markup, images, metrics }: Omit<Sources, 'pictures'>,
+  { markup, images, metrics, parts }: Omit<Sources, 'pictures'>,
 ): NaturalSize {
   const type = (markup.attribute(element, 'type') ?? 'text').toLowerCase();
   switch (type) {
     case 'checkbox':
     case 'radio':
-      return drawn(style) ? sized(13, 13) : sized(0, 0);
+      return sized(13, 13);
     case 'range':
-      return sized(129, 16);
+      return range(style, parts(element));
     case 'color':
       return sized(44, 21);
     case 'image': {

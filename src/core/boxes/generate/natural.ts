@@ -5,6 +5,7 @@ import type { ComputedStyle } from '../../cascade/index.js';
 import type { NaturalSize } from '../box.js';
 import { input, select, textarea } from './controls.js';
 import { isListBox } from './list-box.js';
+import type { RangeParts } from './range.js';
 import { number, sized } from './sized.js';
 import type { TextMetrics } from '../text/index.js';
 
@@ -66,9 +67,18 @@ const REPLACED = new Set([
 
 const PICTURE_NAME = /\.(apng|avif|bmp|gif|jpe?g|png|svg|webp)(?:[?#]|$)|^data:image\//i;
 
+/** What is ticked or measures is an empty box like any other without the looks of the system. @spec css-ui-4 §7.2 */
+export const isPlain = ({ tag, namespace, attributes }: ElementNode, { appearance }: ComputedStyle): boolean =>
+  appearance === 'none' &&
+  namespace === 'html' &&
+  (tag === 'meter' ||
+    tag === 'progress' ||
+    (tag === 'input' && /^(checkbox|radio)$/i.test(attributes.get('type') ?? '')));
+
 /** Whether the element's content is laid out by something other than CSS. @spec html §15.4, §15.5 */
 export function isReplaced(
   element: ElementNode,
+  style: ComputedStyle,
   { markup, images }: Pick<Sources, 'markup' | 'images'>,
   scripting: boolean,
 ): boolean {
@@ -85,7 +95,7 @@ export function isReplaced(
   }
   // Without scripts a canvas shows what it holds.
   if (element.tag === 'canvas' && !scripting) return false;
-  if (isListBox(element, markup)) return false;
+  if (isListBox(element, markup) || isPlain(element, style)) return false;
   if (element.tag === 'input') return !/^(button|submit|reset)$/i.test(markup.attribute(element, 'type') ?? '');
   return REPLACED.has(element.tag);
 }
@@ -96,13 +106,14 @@ export interface Sources {
   readonly images: ImageSizes;
   readonly pictures: PictureSizes;
   readonly metrics: TextMetrics;
+  readonly parts: (range: ElementNode) => RangeParts;
 }
 
 /** The natural size of a replaced element or form control. */
 export function naturalSize(
   element: ElementNode,
   style: ComputedStyle,
-  { markup, images, pictures, metrics }: Sources,
+  { markup, images, pictures, metrics, parts }: Sources,
 ): NaturalSize {
   switch (element.tag) {
     case 'img':
@@ -127,7 +138,7 @@ export function naturalSize(
     case 'audio':
       return sized(300, 54);
     case 'input':
-      return input(element, style, { markup, images, metrics });
+      return input(element, style, { markup, images, metrics, parts });
     case 'select':
       return select(element, style, { markup, metrics });
     case 'textarea':

@@ -13,7 +13,7 @@ import { insideMarker, outsideMarker } from './markers.js';
 import { NOTHING, picture, pictureOf } from './pictures.js';
 import { text } from './text-boxes.js';
 import { missingImage, type Alternative, fillWithAlternative } from './alternative.js';
-import { isReplaced, naturalSize, type ImageSizes, type PictureSizes } from './natural.js';
+import { isPlain, isReplaced, naturalSize, type ImageSizes, type PictureSizes } from './natural.js';
 import { groupLabel, isListBox, labelOf, rowsOf } from './list-box.js';
 import { type Building, make, push } from './make.js';
 import { complete } from './anonymous.js';
@@ -112,9 +112,9 @@ function fill(box: Box, element: ElementNode, building: Building): void {
   if (element.tag === 'details' && element.namespace === 'html' && !summaryOf(element)) ownSummary(box, building);
   if (element.tag === 'optgroup') groupLabel(box, element, style, building);
   if (isClosed(element, building)) fillClosed(box, element, building);
-  else if (element.tag === 'option' && styles.view.attribute(element, 'label'))
+  else if (element.tag === 'option' && element.namespace === 'html')
     text(box, labelOf(element, styles.view), style, building);
-  else for (const child of element.children) nodeBox(box, child, element, building);
+  else if (!isPlain(element, style)) for (const child of element.children) nodeBox(box, child, element, building);
   pseudo(box, element, 'after', building);
   building.counters.leave(element);
 }
@@ -172,11 +172,15 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   if (style.display === 'contents') return fill(parent, element, building);
   if (element.namespace === 'html' && (element.tag === 'br' || element.tag === 'wbr'))
     return breakBox(parent, element, style, building);
-  const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
   const { natural, alternative, own } = replacementOf(element, style, building);
   const replaced = natural !== null;
+  const [outer, inner] = typesOf(style, replaced || isField(element, style));
   const centred =
-    !replaced && !alternative && inner === 'flow' && (element.tag === 'button' || element.tag === 'input');
+    !replaced &&
+    !alternative &&
+    inner === 'flow' &&
+    (element.tag === 'button' || (element.tag === 'input' && !isPlain(element, style)));
+  const framed = element.tag === 'fieldset' && element.namespace === 'html';
   const firstLine =
     inner === 'flow' && outer !== 'inline' && !replaced ? building.styles.pseudo(element, 'first-line') : null;
   if (leavesPlane(style)) notePerspective(element, building);
@@ -186,7 +190,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     style: own,
     firstLine: firstLine && styleInFlow(firstLine, style.writingMode),
     outer:
-      replaced || centred || alternative
+      replaced || centred || framed || alternative
         ? outer === 'inline'
           ? 'atomic'
           : outer
@@ -208,12 +212,26 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     fillWithAlternative(box, alternative, building);
     return;
   }
-  if (element.tag === 'input') text(box, inputLabel(element, building.styles.view) || NO_LABEL, style, building);
+  if (element.tag === 'input' && !isPlain(element, style))
+    text(box, inputLabel(element, building.styles.view) || NO_LABEL, style, building);
   else fill(box, element, building);
   if (box.inner === 'flow' && box.outer !== 'inline') firstLetter(box, element, building);
   partFieldset(box, building);
   complete(box, building);
 }
+
+/** Outer and inner type. What stands by itself is neither table nor part of one. @spec css-tables-3 §2.1 */
+function typesOf(style: ComputedStyle, alone: boolean): readonly [Outer, Inner] {
+  const types = TYPES[style.display] ?? (['block', 'flow'] as const);
+  if (!alone || (types[0] !== 'table-part' && types[1] !== 'table')) return types;
+  return [types[0] === 'atomic' ? 'atomic' : 'block', 'flow'];
+}
+
+/** Fields and buttons keep their kind of box without the looks of the system. */
+const isField = (element: ElementNode, style: ComputedStyle): boolean =>
+  element.namespace === 'html' &&
+  /^(button|select|textarea|fieldset|input)$/.test(element.tag) &&
+  !isPlain(element, style);
 
 function breakBox(parent: Box, element: ElementNode, style: ComputedStyle, building: Building): void {
   // An occasion to break is no box.
@@ -239,10 +257,14 @@ function replacementOf(
   const natural = pictureOf(style, building);
   if (natural) return { natural, alternative: null, own: style };
   const { images, pictures, metrics, document } = building;
-  const sources = { markup: building.styles.view, images, pictures, metrics };
+  const parts = (range: ElementNode) => ({
+    track: building.styles.pseudo(range, '-webkit-slider-runnable-track'),
+    thumb: building.styles.pseudo(range, '-webkit-slider-thumb'),
+  });
+  const sources = { markup: building.styles.view, images, pictures, metrics, parts };
   const missing = missingImage(element, style, { ...sources, quirks: document.quirks });
   const { alternative, style: own } = missing ?? { alternative: null, style };
-  const replaced = !alternative && isReplaced(element, sources, document.scripting);
+  const replaced = !alternative && isReplaced(element, style, sources, document.scripting);
   if (!replaced) return { natural: null, alternative, own };
   const size = naturalSize(element, own, sources);
   return { natural: missing?.framed ? { ...size, framed: true } : size, alternative, own };

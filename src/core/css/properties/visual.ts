@@ -222,7 +222,13 @@ export const VISUAL = {
   backfaceVisibility: keyword(['visible', 'hidden'], { affects: 'paint' }),
   userSelect: text('auto', (items) => items.length === 1, IDLE),
   touchAction: text('auto', undefined, IDLE),
-  appearance: text('none', (items) => items.length === 1),
+  // Browsers know the first and last words beside the specification's. @spec css-ui-4 §7.2
+  appearance: keyword(
+    (
+      'none auto base-select textfield menulist-button searchfield textarea checkbox radio menulist listbox ' +
+      'meter progress-bar button slider-vertical'
+    ).split(' '),
+  ),
   resize: text('none', (items) => items.length === 1, IDLE),
   scrollBehavior: keyword(['auto', 'smooth'], IDLE),
   overscrollBehaviorX: keyword(['auto', 'contain', 'none'], { ...IDLE, turns: 'overscroll-behavior-{axis}' }),

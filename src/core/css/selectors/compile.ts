@@ -26,6 +26,8 @@ const ELEMENTS = new Set<string>([
   'backdrop',
   'first-line',
   'first-letter',
+  '-webkit-slider-runnable-track',
+  '-webkit-slider-thumb',
 ]);
 const OTHER_ELEMENTS =
   /^(selection|cue|file-selector-button|part|slotted|target-text|spelling-error|grammar-error|highlight|view-transition.*|details-content|scroll-.*|column|checkmark|picker|picker-icon|-webkit-.+)$/;

@@ -1,0 +1,44 @@
+import type { ComputedStyle } from '../../cascade/index.js';
+import { isLengthPercentage, type LengthPercentage } from '../../css/index.js';
+import type { NaturalSize } from '../box.js';
+import { sized } from './sized.js';
+
+/** Length of a slider and thickness of its thumb as the system draws them, px. */
+const LENGTH = 129;
+const THICKNESS = 16;
+
+/** Styles of the parts a slider is made of; null where no rule speaks of them. */
+export interface RangeParts {
+  readonly track: ComputedStyle | null;
+  readonly thumb: ComputedStyle | null;
+}
+
+/** Natural size of a slider: as thick as its track, which is as thick as its thumb unless told. @spec html §15.5.9 (browsers agree) */
+export function range(style: ComputedStyle, { track, thumb }: RangeParts): NaturalSize {
+  const drawn = !thumb || thumb.appearance !== 'none' || style.appearance !== 'none';
+  const filled = drawn ? THICKNESS : thickness(thumb, 0);
+  const across = track ? thickness(track, filled) : filled;
+  return style.writingMode === 'horizontal-tb' ? sized(LENGTH, across) : sized(across, LENGTH);
+}
+
+/** Height of a part's margin box, px. */
+function thickness(style: ComputedStyle, content: number): number {
+  const edges = style.borderTopWidth + style.borderBottomWidth + fixed(style.paddingTop) + fixed(style.paddingBottom);
+  const told = definite(style.height);
+  const height = told === null ? content + edges : outer(style, told, edges);
+  const least = outer(style, definite(style.minHeight) ?? 0, edges);
+  const most = definite(style.maxHeight);
+  const used = Math.max(least, edges, Math.min(height, most === null ? Infinity : outer(style, most, edges)));
+  return Math.max(0, used + fixed(style.marginTop) + fixed(style.marginBottom));
+}
+
+const outer = ({ boxSizing }: ComputedStyle, length: number, edges: number): number =>
+  boxSizing === 'border-box' ? length : length + edges;
+
+/** A length that does not hang on the slider's own size. */
+const definite = (value: unknown): number | null =>
+  isLengthPercentage(value as LengthPercentage) && (value as LengthPercentage).percent === 0
+    ? (value as LengthPercentage).px
+    : null;
+
+const fixed = (value: unknown): number => definite(value) ?? 0;
