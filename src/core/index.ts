@@ -23,6 +23,7 @@ export {
   passingBeneath,
   type Destination,
   type Passing,
+  repeatedBy,
 } from './scene/index.js';
 export * from './audit/index.js';
 export { CHECKS, criteriaOf, type Check, type CheckMeta } from './checks/index.js';

@@ -34,6 +34,7 @@ export function fileReader(site: Site): Reader {
       const bytes = readBytes(url, site);
       return bytes && sizeOf(bytes);
     },
+    graphics: (url) => readText(url, site, 'data picture'),
     font: async (url) => {
       const bytes = readBytes(url, site);
       return bytes && openFont(bytes);

@@ -89,7 +89,7 @@ export function adjust(
 /** What browsers draw themselves keeps to the look of its kind, whatever is asked. @spec html §15.5 (browsers agree) */
 function drawNatively(values: unknown[], kind: Drawn, winners: ReadonlyMap<number, Winner>): void {
   if (kind === 'tick') drawTick(values);
-  else if (kind === 'menu' || !hasLook(winners)) values[I.lineHeight] = 'normal';
+  else if (kind === 'menu' || (values[I.appearance] === 'auto' && !hasLook(winners))) values[I.lineHeight] = 'normal';
 }
 
 /** A page that gives a button a ground or a border draws it itself. @spec css-ui-4 §7.2 (devolvable) */

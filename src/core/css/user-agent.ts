@@ -151,6 +151,8 @@ select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1
   padding-inline-start: 20px }
 input[type=range i]::-webkit-slider-runnable-track, input[type=range i]::-webkit-slider-thumb { box-sizing: border-box;
   appearance: auto }
+input[type=file i]::file-selector-button { appearance: auto; margin-inline-end: 4px; border: 2px outset buttonborder;
+  padding: 1px 6px; line-height: normal; box-sizing: border-box }
 progress { display: inline-block; height: 1em; width: 10em; vertical-align: -0.2em; box-sizing: border-box }
 meter { display: inline-block; height: 1em; width: 5em; vertical-align: -0.2em; box-sizing: border-box }
 hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto; overflow: hidden;

@@ -33,10 +33,13 @@ const MAKE_BOXES = [
   'backdrop',
   '-webkit-slider-runnable-track',
   '-webkit-slider-thumb',
+  'file-selector-button',
 ] as const;
 /** Attributes read while boxes are made. */
 const MAKE_CONTENT: ReadonlySet<string> = new Set(
-  'alt cols data height label multiple open poster reversed rows size src start type value width viewBox'.split(' '),
+  'alt cols contenteditable data height label multiple open poster reversed rows size src start type value width viewBox'.split(
+    ' ',
+  ),
 );
 const MOST = 40;
 

@@ -9,6 +9,7 @@ export { passingBeneath, type Passing } from './passing.js';
 export { type PossibleChange } from './changeable.js';
 export { activeAt, controlOf, movesOf, poseAfter, type Move } from './moves.js';
 export { Glance } from './glance.js';
+export { repeatedBy } from './graphics/files.js';
 export { isGraphic } from './graphics/graphics.js';
 export type { Resource } from '../sheets/index.js';
 export { addressFrom, isOwnAddress, siteAddress, urlOf } from './addresses.js';

@@ -11,12 +11,13 @@ import {
   type WebFace,
 } from '../boxes/index.js';
 import type { HtmlDocument } from '../html/index.js';
-import { absence, type FontFace, type Resource } from '../sheets/index.js';
+import { absence, baseUrl, resolveUrl, type FontFace, type Resource } from '../sheets/index.js';
 import { openWebFaces } from './faces.js';
+import { filesUsed, type GraphicFile } from './graphics/files.js';
 import { withImports } from './modules.js';
 import { MOST, type Opening, type Question, type Reader } from './opening.js';
 import type { PossibleChange } from './changeable.js';
-import { PageDraft, type PageOptions, type PageText } from './draft.js';
+import { PageDraft, withoutFragment, type PageOptions, type PageText } from './draft.js';
 import { Page, type PageParts } from './page.js';
 import { mediumOf, setting } from './setting.js';
 import { namesChainLibrary, Program, type Look, type PageScript } from '../scripts/index.js';
@@ -65,10 +66,11 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
   const wanted = [collected, ...(bareCollected ? [bareCollected] : [])];
   const images = yield* picturesOf(drafts, wanted, reader);
   const metrics = yield* fontsOf(draft.fontFaces(collected), reader, options);
+  const graphics = yield* graphicsOf(draft, reader);
   const scripts = yield* scriptsOf(draft, reader);
   const answers = yield* answersOf(draft, reader);
   const [breaks] = draft.needsFullBreaks && reader.fullBreaks ? yield [() => reader.fullBreaks!()] : [];
-  const shared = { images, metrics, ...(breaks ? { breaks: breaks as LineBreaks } : {}) };
+  const shared = { images, metrics, graphics, ...(breaks ? { breaks: breaks as LineBreaks } : {}) };
   const { program, changes: read = [] } = programOf(draft, scripts);
   const changes = [...read, ...(options.changes?.(draft.document) ?? [])];
   const scriptless = bare && (() => new Page(bare, { ...shared, collected: bareCollected! }));
@@ -139,6 +141,35 @@ function* fontsOf(faces: readonly FontFace[], reader: Reader, { glyphs }: OpenOp
   const base = glyphs === 'boxes' ? bareMetrics : bundledMetrics;
   const all = [...own, ...installed];
   return all.length > 0 ? webMetrics(all, base) : base;
+}
+
+/** Files that graphics of the page repeat parts of. */
+function* graphicsOf(draft: PageDraft, reader: Reader): Opening<Map<string, GraphicFile>> {
+  const { document, text } = draft;
+  const base = baseUrl(document, text.url);
+  const wanted = reader.graphics
+    ? [...new Set(filesUsed(document).flatMap((one) => withoutFragment(resolveUrl(one, base) ?? '') || []))]
+    : [];
+  if (wanted.length > MOST.graphics) giveUp([draft], `more than ${MOST.graphics} files of graphics`);
+  const asked = wanted.slice(0, MOST.graphics);
+  const found = yield asked.map(
+    (url): Question =>
+      () =>
+        reader.graphics!(url),
+  );
+  return new Map(
+    asked.flatMap((url, i) => {
+      const read = found[i] as Resource | null;
+      return read ? [[url, fileOf(read, url)] as const] : [];
+    }),
+  );
+}
+
+/** The graphics of a file, read as they would be inside of a page. */
+function fileOf({ name, text }: Resource, url: string): GraphicFile {
+  const draft = new PageDraft({ name, url, html: text }, { scripting: false });
+  const page = new Page(draft, { collected: draft.collect(new Map()), images: new Map() });
+  return { document: page.document, style: (element) => page.scene(setting(SURVEYED[0])).style(element) };
 }
 
 function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScript[]> {

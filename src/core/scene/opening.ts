@@ -14,6 +14,8 @@ export interface Reader {
   answers?(url: string): Awaitable<boolean | null>;
   /** Natural size of a picture, px. */
   picture?(url: string): Awaitable<NaturalSize | null>;
+  /** Text of a file of graphics. */
+  graphics?(url: string): Awaitable<Resource | null>;
   font?(url: string): Awaitable<OpenFont | null>;
   /** Fonts that are there without the page bringing them. */
   installedFonts?(): Awaitable<readonly WebFace[]>;
@@ -22,7 +24,14 @@ export interface Reader {
 }
 
 /** More of each is not asked for: what a menu needs does not lie there. */
-export const MOST = { rounds: 24, sheets: 400, scripts: 200, pictures: 4000, destinations: 4000 } as const;
+export const MOST = {
+  rounds: 24,
+  sheets: 400,
+  scripts: 200,
+  pictures: 4000,
+  graphics: 40,
+  destinations: 4000,
+} as const;
 
 /** One question to the reader; its answer is handed back in. */
 export type Question = () => Awaitable<unknown>;

@@ -23,7 +23,8 @@ import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../
 import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { baseUrl, resolveUrl, type Declaration, type RuleSet, type SheetThreshold } from '../sheets/index.js';
 import { BoxTrees } from './box-trees.js';
-import type { DeclaredMenu, PageDraft } from './draft.js';
+import { withoutFragment, type DeclaredMenu, type PageDraft } from './draft.js';
+import type { GraphicFile, GraphicFiles } from './graphics/files.js';
 import { settingKey } from './change-keys.js';
 import { containerSizes } from './container-sizes.js';
 import { ChangeableMarkup, classNamesChanged, nativeChanges, type PossibleChange } from './changeable.js';
@@ -58,6 +59,8 @@ export interface PageParts {
   readonly program?: Program;
   /** Attributes openings can change: poses may change these and no others. */
   readonly changes?: readonly PossibleChange[];
+  /** Files of graphics, by absolute URL without fragment. */
+  readonly graphics?: ReadonlyMap<string, GraphicFile>;
 }
 
 const SCENES_KEPT = 400;
@@ -99,6 +102,7 @@ export class Page {
   readonly #scenes = new Map<string, Scene>();
   readonly #trees: BoxTrees;
   readonly #scripting: boolean;
+  readonly #files: GraphicFiles;
   readonly #scripted: Scripted | null;
   #thresholds: readonly SheetThreshold[] | null = null;
   readonly #changeable: ChangeableMarkup | null;
@@ -139,6 +143,7 @@ export class Page {
       const url = resolveUrl(reference, (from && this.ruleSet.addresses.get(from.source)) ?? base);
       return url === null ? null : (parts.images.get(url) ?? null);
     };
+    this.#files = (reference) => parts.graphics?.get(withoutFragment(resolveUrl(reference, base) ?? '')) ?? null;
     const changes = [...nativeChanges(this.document), ...(parts.changes ?? [])];
     this.#changeable = changes.length === 0 ? null : new ChangeableMarkup(changes);
     const matched = matchDocument(this.document, this.ruleSet, this.#log, this.#changeable);
@@ -379,6 +384,7 @@ export class Page {
         boxes: tree,
         layout: layoutDocument(tree.root, layout),
         memory,
+        files: this.#files,
       });
     };
     return tree.deferring.length === 0 ? scene(null, known) : settleNear(tree.deferring, scene);

@@ -28,6 +28,7 @@ import {
   type Point,
 } from '../paint/index.js';
 import { Glance } from './glance.js';
+import type { GraphicFile, GraphicFiles } from './graphics/files.js';
 import { Graphics, isGraphic } from './graphics/graphics.js';
 import { reachOf } from './scroll-reach.js';
 import { inlineRect } from './inline-rects.js';
@@ -45,6 +46,7 @@ export interface SceneParts {
   readonly layout: DocumentLayout;
   /** What layout remembers of the boxes: scenes like this one start from it. */
   readonly memory: LayoutMemory;
+  readonly files: GraphicFiles;
 }
 
 /** Whether part of an inline box holds a formatting context, which counts among the blocks there without any height. */
@@ -242,12 +244,17 @@ export class Scene extends Glance {
     return element && isPicture(element) ? (this.#graphics(element)?.hit(x, y) ?? element) : element;
   }
 
+  /** The page as graphics see it, and the files they may repeat parts of. */
+  get graphics(): GraphicFile & { readonly files: GraphicFiles } {
+    return { document: this.document, style: (e) => this.style(e), files: this.made.files };
+  }
+
   /** What an outermost `svg` element draws; null where it has no box. */
   #graphics(svg: ElementNode): Graphics | null {
     let known = this.#drawn.get(svg);
     if (known === undefined) {
       const node = this.nodes(svg)[0];
-      const sources = { document: this.document, metrics: this.metrics, style: (e: ElementNode) => this.style(e) };
+      const sources = { ...this.graphics, metrics: this.metrics };
       known = node ? new Graphics(sources, svg, contentOf(node.fragment, node.rect), node.matrix) : null;
       this.#drawn.set(svg, known);
     }

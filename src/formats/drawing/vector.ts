@@ -1,7 +1,8 @@
 import type { Rect } from '../../core/base/index.js';
 import { SourceText } from '../../core/base/index.js';
 import { parseHtml } from '../../core/html/index.js';
-import type { ElementNode, Scene } from '../../core/index.js';
+import type { Rgba } from '../../core/css/index.js';
+import { repeatedBy, type ElementNode, type Scene } from '../../core/index.js';
 import type { Definitions } from './definitions.js';
 import { paint } from './paint.js';
 import { shape, type Shape } from './xml.js';
@@ -14,7 +15,7 @@ const SAFE = /^[\w\s.,+\-%()#]*$/;
 
 /** An inline SVG, rebuilt from its shapes inside the room it has. */
 export function drawVector(element: ElementNode, room: Rect, scene: Scene, definitions: Definitions): Shape[] {
-  const made = rebuild(element, scene, definitions);
+  const made = rebuild(element, scene.graphics, definitions);
   if (!made || room.width <= 0 || room.height <= 0) return [];
   const { width, height } = element.attributes.has('viewBox')
     ? { width: null, height: null }
@@ -59,21 +60,20 @@ function bare(element: ElementNode): Shape | null {
 const DEEPEST = 8;
 
 /** What a `use` copies, where it stands in the page itself. @spec svg2 §5.6 */
-function copied(element: ElementNode, scene: Scene, definitions: Definitions, depth: number): Shape | null {
-  const reference = element.attributes.get('href') ?? element.attributes.get('xlink:href') ?? '';
-  const target = reference.startsWith('#')
-    ? scene.document.elements.find(({ id }) => id === reference.slice(1))
-    : undefined;
-  if (!target || depth > DEEPEST) return null;
+function copied(element: ElementNode, from: Sources, definitions: Definitions, depth: number): Shape | null {
+  const repeated = depth > DEEPEST ? null : repeatedBy(element, from, from.files);
+  if (!repeated) return null;
+  const { target } = repeated;
+  const inside: Sources = { ...repeated.from, files: from.files, colour: from.colour ?? from.style(element).color };
   const length = (name: string) => Number.parseFloat(element.attributes.get(name) ?? '') || 0;
   const move = { transform: `translate(${length('x')} ${length('y')})` };
   if (target.tag !== 'symbol') {
-    const made = rebuild(target, scene, definitions, depth + 1);
+    const made = rebuild(target, inside, definitions, depth + 1);
     return made && shape('g', move, [made]);
   }
   const size = (name: string) => element.attributes.get(name) ?? '100%';
-  const style = scene.style(element);
-  const children = target.elements.flatMap((child) => rebuild(child, scene, definitions, depth + 1) ?? []);
+  const style = from.style(element);
+  const children = target.elements.flatMap((child) => rebuild(child, inside, definitions, depth + 1) ?? []);
   const inherited = { ...painted('fill', style.fill, style), ...painted('stroke', style.stroke, style) };
   const view = target.attributes.get('viewBox') ?? null;
   const room = {
@@ -85,18 +85,22 @@ function copied(element: ElementNode, scene: Scene, definitions: Definitions, de
   ]);
 }
 
-function rebuild(element: ElementNode, scene: Scene, definitions: Definitions, depth = 0): Shape | null {
-  if (element.tag === 'use') return copied(element, scene, definitions, depth);
-  if (!SHAPES.has(element.tag) || scene.style(element).display === 'none') return null;
-  const style = scene.style(element);
+/** What shapes are read from; `colour` is that of the element which repeats them. */
+type Sources = Scene['graphics'] & { readonly colour?: Rgba };
+
+function rebuild(element: ElementNode, from: Sources, definitions: Definitions, depth = 0): Shape | null {
+  if (element.tag === 'use') return copied(element, from, definitions, depth);
+  const own = from.style(element);
+  if (!SHAPES.has(element.tag) || own.display === 'none') return null;
+  const style: Style = { ...own, color: from.colour ?? own.color };
   const attributes: Record<string, string | number | null> = {};
   for (const [name, value] of element.attributes) if (KEPT.test(name) && SAFE.test(value)) attributes[name] = value;
   Object.assign(attributes, painted('fill', style.fill, style), painted('stroke', style.stroke, style));
-  const children = element.elements.flatMap((child) => rebuild(child, scene, definitions, depth) ?? []);
+  const children = element.elements.flatMap((child) => rebuild(child, from, definitions, depth) ?? []);
   return shape(element.tag, attributes, children);
 }
 
-type Style = ReturnType<Scene['style']>;
+type Style = Pick<ReturnType<Scene['style']>, 'fill' | 'stroke' | 'color'>;
 
 /** Colours pass; anything a drawing would have to look up is drawn as its own text colour. */
 function painted(name: 'fill' | 'stroke', value: string, style: Style): Record<string, string | number> {

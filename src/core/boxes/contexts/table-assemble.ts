@@ -94,17 +94,16 @@ function stackCaptions(captions: readonly Fragment[], side: 'top' | 'bottom', fr
   return y;
 }
 
-/** A group and its rows; one without rows has no height. */
+/** A group and its rows. */
 function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed {
   const own = a.grid.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.group === group);
   const first = own[0];
   const last = own[own.length - 1];
-  const width = a.widths.length > 0 ? Math.max(0, a.outer - frameWidth(a.frame) - a.spacing.x * 2) : 0;
+  const width = Math.max(0, a.outer - frameWidth(a.frame) - a.spacing.x * 2);
   const x0 = a.spacing.x;
   if (!first || !last) {
-    const before = a.grid.rows.filter((row) => a.grid.groups.indexOf(row.group) < a.grid.groups.indexOf(group)).length;
-    const y = before === 0 ? 0 : tops[before - 1]! + a.rows.heights[before - 1]!;
-    return { fragment: makeFragment({ box: group, width, height: 0 }), x: x0, y };
+    const height = a.rows.bare.get(group) ?? 0;
+    return { fragment: makeFragment({ box: group, width, height }), x: x0, y: a.stack.bare.get(group) ?? 0 };
   }
   const y0 = tops[first.i]!;
   const rows = own.map(({ row, i }): Placed => {

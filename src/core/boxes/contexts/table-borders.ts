@@ -74,7 +74,7 @@ export function collapseBorders(table: Box): void {
   const grid = tableGrid(table);
   const [rows, columns] = [grid.rows.length, grid.columns];
   if (rows * columns > MOST_SLOTS) return;
-  if (rows === 0 || columns === 0) return;
+  if (rows === 0 || columns === 0) return share(table, NO_EDGES);
   const edges = new GridEdges(rows, columns, table.style.direction === 'rtl');
   edges.meet(table, 0, rows, 0, columns);
   meetColumns(grid, edges);

@@ -7,6 +7,8 @@ import type { Cell } from './table-grid.js';
 
 export interface RowLayout {
   readonly heights: number[];
+  /** Heights of groups without rows. */
+  readonly bare: Map<Box, number>;
   readonly fragments: Map<Cell, Fragment>;
   /** Null where no cell of the row is aligned by its baseline. */
   readonly baselines: (number | null)[];

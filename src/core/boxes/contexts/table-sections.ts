@@ -5,7 +5,7 @@ import { sum } from './table-distribute.js';
 import type { TableGrid } from './table-grid.js';
 import { shareOut } from './table-spare.js';
 
-/** Rows of one group: the first and the one behind the last. */
+/** Rows of one group: the first and the one behind the last, the same where it has none. */
 interface Section {
   readonly group: Box;
   readonly from: number;
@@ -15,23 +15,39 @@ interface Section {
 export const isHidden = ({ anonymous, style }: Box): boolean => !anonymous && style.visibility === 'collapse';
 
 function sectionsOf({ groups, rows }: TableGrid): readonly Section[] {
-  return groups.flatMap((group) => {
-    const from = rows.findIndex((row) => row.group === group);
-    return from < 0 ? [] : [{ group, from, to: rows.findLastIndex((row) => row.group === group) + 1 }];
+  let next = 0;
+  return groups.map((group) => {
+    const from = next;
+    while (rows[next]?.group === group) next++;
+    return { group, from, to: next };
   });
+}
+
+/** Heights of rows, px, and of the groups that have none. */
+export interface Heights {
+  readonly rows: number[];
+  readonly bare: Map<Box, number>;
 }
 
 /** Where rows lie in the grid box, and how high it is with the room around them; px. */
 export interface Stack {
   readonly tops: readonly number[];
+  /** Tops of groups without rows. */
+  readonly bare: ReadonlyMap<Box, number>;
   readonly height: number;
 }
 
-/** Stacks rows; hidden ones take no room. @spec css-tables-3 §3.10.4 (visibility: collapse) */
-export function stackRows(grid: TableGrid, heights: readonly number[], gap: number): Stack {
+/** Stacks rows; hidden ones take no room, groups without rows none around them. @spec css-tables-3 §3.10.4 (visibility: collapse) */
+export function stackRows(grid: TableGrid, { rows: heights, bare }: Heights, gap: number): Stack {
   const tops: number[] = [];
+  const alone = new Map<Box, number>();
   let y = 0;
-  for (const { from, to } of sectionsOf(grid)) {
+  for (const { group, from, to } of sectionsOf(grid)) {
+    if (from === to) {
+      alone.set(group, y);
+      y += bare.get(group) ?? 0;
+      continue;
+    }
     y += gap;
     let any = false;
     for (let i = from; i < to; i++) {
@@ -42,21 +58,22 @@ export function stackRows(grid: TableGrid, heights: readonly number[], gap: numb
       y += heights[i]!;
     }
   }
-  return { tops, height: tops.length > 0 ? y + gap : 0 };
+  return { tops, bare: alone, height: tops.length > 0 ? y + gap : y };
 }
 
 /** Heights that the sheet gives to row groups of their own. @spec css-tables-3 §3.10.2 */
-export function growSections(heights: number[], grid: TableGrid, gap: number): void {
+export function growSections(heights: Heights, grid: TableGrid, gap: number): void {
   for (const section of sectionsOf(grid)) {
-    const { group } = section;
+    const { group, from, to } = section;
     const asked = group.anonymous ? null : heightFor(group, group.style.height, NaN, NO_FRAME);
+    if (from === to) heights.bare.set(group, asked ?? 0);
     const spare = (asked ?? 0) - heightOf(section, heights, gap);
-    shareOut(heights, grid.rows, { ...section, spare }, { kind: 'table', basis: NaN });
+    shareOut(heights.rows, grid.rows, { from, to, spare }, { kind: 'table', basis: NaN });
   }
 }
 
-const heightOf = ({ from, to }: Section, heights: readonly number[], gap: number): number =>
-  sum(heights.slice(from, to)) + gap * (to - from - 1);
+const heightOf = ({ group, from, to }: Section, { rows, bare }: Heights, gap: number): number =>
+  from === to ? (bare.get(group) ?? 0) : sum(rows.slice(from, to)) + gap * (to - from - 1);
 
 const isBody = ({ group }: Section): boolean => group.anonymous || group.style.display === 'table-row-group';
 
@@ -74,7 +91,7 @@ const isAuto = ({ group }: Section): boolean => group.anonymous || group.style.h
  * @spec css-tables-3 §3.10.2 (as browsers have it)
  */
 export function shareOutTable(
-  heights: number[],
+  heights: Heights,
   grid: TableGrid,
   gap: number,
   { spare, basis }: { readonly spare: number; readonly basis: number },
@@ -94,8 +111,9 @@ export function shareOutTable(
   const all = sum(taking.map((i) => sizes[i]!));
   for (const i of taking) sizes[i]! += all > 0 ? (left * sizes[i]!) / all : left / taking.length;
   sections.forEach((section, i) => {
+    if (section.from === section.to) heights.bare.set(section.group, sizes[i]!);
     const room = sizes[i]! - heightOf(section, heights, gap);
-    shareOut(heights, grid.rows, { ...section, spare: room }, { kind: 'table', basis });
+    shareOut(heights.rows, grid.rows, { ...section, spare: room }, { kind: 'table', basis });
   });
 }
 

@@ -4,7 +4,7 @@ import { snap, type Fragment } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { clampHeight, frameHeight, frameWidth, heightFor, NO_FRAME, type Frame } from '../used/sizes.js';
 import { hasFixedLayout, tableGrid, type Cell, type TableGrid } from './table-grid.js';
-import { growSections, isHidden, shareOutTable, stackRows } from './table-sections.js';
+import { growSections, isHidden, shareOutTable, stackRows, type Heights } from './table-sections.js';
 import { shareOut } from './table-spare.js';
 import { spacingOf, columnsOf } from './table-columns.js';
 import { automaticWidths, fixedWidths, inWholeSteps, sum } from './table-distribute.js';
@@ -39,12 +39,12 @@ export function layoutTable(job: Job): Fragment {
   const lefts = offsets(widths, spacing.x, mirror, hidden);
   const rows = layoutRows(grid, { widths: all, hidden: [] }, spacing, layout);
   const specified = space.fixedHeight ?? tableHeight(box, space, frame);
-  growRows(rows.heights, grid, spacing.y, specified, box, frame, space);
-  const full = tallness(rows.heights, spacing.y);
+  growRows(heightsOf(rows), grid, spacing.y, specified, box, frame, space);
+  const full = tallness(heightsOf(rows), spacing.y);
   grid.rows.forEach((row, i) => {
     if (isHidden(row.box)) rows.heights[i] = 0;
   });
-  const stack = stackRows(grid, rows.heights, spacing.y);
+  const stack = stackRows(grid, heightsOf(rows), spacing.y);
   const dropped = full - stack.height;
   return assemble({
     box,
@@ -64,8 +64,11 @@ export function layoutTable(job: Job): Fragment {
   });
 }
 
-const tallness = (heights: readonly number[], gap: number): number =>
-  heights.length > 0 ? sum(heights) + gap * (heights.length + 1) : 0;
+/** Height of all rows, hidden ones and their gaps with them. */
+const tallness = ({ rows, bare }: Heights, gap: number): number =>
+  sum([...rows, ...bare.values()]) + (rows.length > 0 ? gap * (rows.length + 1) : 0);
+
+const heightsOf = ({ heights, bare }: RowLayout): Heights => ({ rows: heights, bare });
 
 /** What captions ask for, which hidden columns do not take from the table. */
 const captionsLeast = (grid: TableGrid, layout: Layout): number =>
@@ -104,8 +107,9 @@ function layoutRows(
     const spare = height - sum(heights.slice(from, to)) - spacing.y * (to - from - 1);
     shareOut(heights, grid.rows, { from, to, spare }, { kind: 'span' });
   }
-  growSections(heights, grid, spacing.y);
-  return { heights: heights.map(snap), fragments, baselines };
+  const bare = new Map<Box, number>();
+  growSections({ rows: heights, bare }, grid, spacing.y);
+  return { heights: heights.map(snap), bare, fragments, baselines };
 }
 
 const alignsBaseline = (cell: Cell): boolean =>
@@ -113,7 +117,7 @@ const alignsBaseline = (cell: Cell): boolean =>
 
 /** A table taller than its rows gives them the rest. */
 function growRows(
-  heights: number[],
+  heights: Heights,
   grid: TableGrid,
   gap: number,
   specified: number | null,
@@ -125,10 +129,11 @@ function growRows(
   const wanted = box.anonymous
     ? natural
     : Math.max(natural, clampHeight(box, specified ?? natural, space.height, frame));
-  // Browsers keep room beside groups without a row, but take none where the table is no taller.
-  const held = new Set(grid.rows.map((row) => row.group));
-  const spare = wanted - natural - gap * grid.groups.filter((group) => !held.has(group)).length;
-  if (spare <= 0 || heights.length === 0) return;
-  const basis = specified === null ? NaN : specified - frameHeight(frame) - gap * (heights.length + 1);
+  if (wanted <= natural) return;
+  // Browsers keep room beside groups without a row, and where there is no column, but leave none there.
+  const around = spacingOf(box).y * (heights.rows.length + heights.bare.size + 1);
+  const spare = wanted - frameHeight(frame) - sum(heights.rows) - sum([...heights.bare.values()]) - around;
+  if (spare <= 0) return;
+  const basis = specified === null ? NaN : specified - frameHeight(frame) - gap * (heights.rows.length + 1);
   shareOutTable(heights, grid, gap, { spare, basis });
 }

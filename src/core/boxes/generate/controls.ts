@@ -4,12 +4,10 @@ import type { NaturalSize } from '../box.js';
 import type { TextMetrics } from '../text/index.js';
 import { labelOf } from './list-box.js';
 import type { Sources } from './natural.js';
+import { fileField } from './file-field.js';
+import { faceIn, usedLineHeight } from './lines.js';
 import { range } from './range.js';
 import { number, sized } from './sized.js';
-
-export function faceIn(style: ComputedStyle, metrics: TextMetrics) {
-  return metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
-}
 
 /** Families whose average width browsers do not trust: they take that of the digit zero. */
 const UNTRUSTED = /^(times|courier|helvetica|geneva|monaco|lucida grande|gill sans|hoefler text|symbol|osaka)$/i;
@@ -24,16 +22,10 @@ function column(style: ComputedStyle, metrics: TextMetrics): { readonly column: 
   return { column: used, extra: Math.max(0, Math.round(font.widest(style.fontSize)) - used) };
 }
 
-function usedLineHeight(style: ComputedStyle, metrics: TextMetrics): number {
-  const { lineHeight } = style;
-  if (lineHeight === 'normal') return faceIn(style, metrics).lineHeight(style.fontSize);
-  return 'px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize;
-}
-
 export function input(
   element: ElementNode,
   style: ComputedStyle,
-  { markup, images, metrics, parts }: Omit<Sources, 'pictures'>,
+  { markup, images, metrics, part }: Omit<Sources, 'pictures'>,
 ): NaturalSize {
   const type = (markup.attribute(element, 'type') ?? 'text').toLowerCase();
   switch (type) {
@@ -41,7 +33,7 @@ export function input(
     case 'radio':
       return sized(13, 13);
     case 'range':
-      return range(style, parts(element));
+      return range(style, (name) => part(element, name));
     case 'color':
       return sized(44, 21);
     case 'image': {
@@ -49,12 +41,7 @@ export function input(
       return size ?? sized(16, 16);
     }
     case 'file': {
-      // Room for 34 digits of a file name, or for the button and what stands beside it.
-      const width = (text: string) => faceIn(style, metrics).width(text, style.fontSize, true);
-      return sized(
-        Math.ceil(Math.max(34 * width('0'), width('Choose File') + 18 + width('No file chosen'))),
-        fileHeight(style, metrics),
-      );
+      return fileField(style, part(element, 'file-selector-button'), metrics);
     }
     case 'date':
     case 'time':
@@ -102,12 +89,6 @@ const STEPPER = 15;
 
 /** Whether a control has the looks of the system. @spec css-ui-4 §7.2 */
 const drawn = ({ appearance }: ComputedStyle): boolean => appearance !== 'none';
-
-/** A line, or the button on it with its own edges. */
-function fileHeight(style: ComputedStyle, metrics: TextMetrics): number {
-  const font = faceIn(style, metrics);
-  return Math.max(usedLineHeight(style, metrics), font.lineHeight(style.fontSize) + 6);
-}
 
 const isOption = ({ tag }: ElementNode): boolean => tag === 'option';
 

@@ -1,11 +1,10 @@
 import type { Span } from '../../base/index.js';
-import { ABSOLUTE_UNITS } from '../../css/index.js';
+import { ABSOLUTE_UNITS, type ControlPart } from '../../css/index.js';
 import type { ElementNode, MarkupView } from '../../html/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { NaturalSize } from '../box.js';
 import { input, select, textarea } from './controls.js';
 import { isListBox } from './list-box.js';
-import type { RangeParts } from './range.js';
 import { number, sized } from './sized.js';
 import type { TextMetrics } from '../text/index.js';
 
@@ -106,14 +105,15 @@ export interface Sources {
   readonly images: ImageSizes;
   readonly pictures: PictureSizes;
   readonly metrics: TextMetrics;
-  readonly parts: (range: ElementNode) => RangeParts;
+  /** Style of a part of a control; null where no rule speaks of it. */
+  readonly part: (control: ElementNode, name: ControlPart) => ComputedStyle | null;
 }
 
 /** The natural size of a replaced element or form control. */
 export function naturalSize(
   element: ElementNode,
   style: ComputedStyle,
-  { markup, images, pictures, metrics, parts }: Sources,
+  { markup, images, pictures, metrics, part }: Sources,
 ): NaturalSize {
   switch (element.tag) {
     case 'img':
@@ -138,7 +138,7 @@ export function naturalSize(
     case 'audio':
       return sized(300, 54);
     case 'input':
-      return input(element, style, { markup, images, metrics, parts });
+      return input(element, style, { markup, images, metrics, part });
     case 'select':
       return select(element, style, { markup, metrics });
     case 'textarea':

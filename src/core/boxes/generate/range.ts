@@ -1,5 +1,5 @@
 import type { ComputedStyle } from '../../cascade/index.js';
-import { isLengthPercentage, type LengthPercentage } from '../../css/index.js';
+import { isLengthPercentage, type ControlPart, type LengthPercentage } from '../../css/index.js';
 import type { NaturalSize } from '../box.js';
 import { sized } from './sized.js';
 
@@ -7,14 +7,10 @@ import { sized } from './sized.js';
 const LENGTH = 129;
 const THICKNESS = 16;
 
-/** Styles of the parts a slider is made of; null where no rule speaks of them. */
-export interface RangeParts {
-  readonly track: ComputedStyle | null;
-  readonly thumb: ComputedStyle | null;
-}
-
 /** Natural size of a slider: as thick as its track, which is as thick as its thumb unless told. @spec html §15.5.9 (browsers agree) */
-export function range(style: ComputedStyle, { track, thumb }: RangeParts): NaturalSize {
+export function range(style: ComputedStyle, part: (name: ControlPart) => ComputedStyle | null): NaturalSize {
+  const track = part('-webkit-slider-runnable-track');
+  const thumb = part('-webkit-slider-thumb');
   const drawn = !thumb || thumb.appearance !== 'none' || style.appearance !== 'none';
   const filled = drawn ? THICKNESS : thickness(thumb, 0);
   const across = track ? thickness(track, filled) : filled;
@@ -32,13 +28,13 @@ function thickness(style: ComputedStyle, content: number): number {
   return Math.max(0, used + fixed(style.marginTop) + fixed(style.marginBottom));
 }
 
-const outer = ({ boxSizing }: ComputedStyle, length: number, edges: number): number =>
+export const outer = ({ boxSizing }: ComputedStyle, length: number, edges: number): number =>
   boxSizing === 'border-box' ? length : length + edges;
 
 /** A length that does not hang on the slider's own size. */
-const definite = (value: unknown): number | null =>
+export const definite = (value: unknown): number | null =>
   isLengthPercentage(value as LengthPercentage) && (value as LengthPercentage).percent === 0
     ? (value as LengthPercentage).px
     : null;
 
-const fixed = (value: unknown): number => definite(value) ?? 0;
+export const fixed = (value: unknown): number => definite(value) ?? 0;

@@ -7,6 +7,7 @@ import { styleInFlow } from '../flows/modes.js';
 import { type TextMetrics } from '../text/index.js';
 import { generatedContent, Quotes } from './content.js';
 import { Counters } from './counters.js';
+import { needsLine } from './editable.js';
 import { partFieldset } from './fieldset.js';
 import { firstLetter } from './first-letter.js';
 import { insideMarker, outsideMarker } from './markers.js';
@@ -215,6 +216,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   if (element.tag === 'input' && !isPlain(element, style))
     text(box, inputLabel(element, building.styles.view) || NO_LABEL, style, building);
   else fill(box, element, building);
+  if (needsLine(box, element, building.styles.view)) text(box, NO_LABEL, style, building);
   if (box.inner === 'flow' && box.outer !== 'inline') firstLetter(box, element, building);
   partFieldset(box, building);
   complete(box, building);
@@ -257,11 +259,7 @@ function replacementOf(
   const natural = pictureOf(style, building);
   if (natural) return { natural, alternative: null, own: style };
   const { images, pictures, metrics, document } = building;
-  const parts = (range: ElementNode) => ({
-    track: building.styles.pseudo(range, '-webkit-slider-runnable-track'),
-    thumb: building.styles.pseudo(range, '-webkit-slider-thumb'),
-  });
-  const sources = { markup: building.styles.view, images, pictures, metrics, parts };
+  const sources = { markup: building.styles.view, images, pictures, metrics, part: building.styles.pseudo };
   const missing = missingImage(element, style, { ...sources, quirks: document.quirks });
   const { alternative, style: own } = missing ?? { alternative: null, style };
   const replaced = !alternative && isReplaced(element, style, sources, document.scripting);
@@ -295,7 +293,7 @@ function noteForeign(svg: ElementNode, { limits }: Building): void {
 
 const isOpen = (style: ComputedStyle): boolean => style.overflowX === 'visible' && style.overflowY === 'visible';
 
-/** Keeps a button without a label one line high: it is text that is no space. */
+/** Keeps a button without a label, or what is edited, one line high: it is text that is no space. */
 const NO_LABEL = '\u2060';
 
 function inputLabel(element: ElementNode, markup: MarkupView): string {

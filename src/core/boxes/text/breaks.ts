@@ -24,7 +24,7 @@ export const isShortPair = (before: string, after: string): boolean =>
 
 /**
  * Break opportunities of European text: after spaces, around objects, and between the pairs that break.
- * @spec UAX 14, the part that concerns these characters
+ * @spec UAX 14, the part that concerns these characters; css-text-3 §5.1 (objects beside U+00A0)
  */
 export const shortBreaks: LineBreaks = (text) => {
   const out = new Set<number>();
@@ -33,8 +33,10 @@ export const shortBreaks: LineBreaks = (text) => {
     const after = text[i]!;
     if (SPACE.test(after)) continue;
     if (before === ' ' || before === '\t' || before === '\u200b') out.add(i);
-    else if (before === '\u00a0' || after === '\u00a0' || before === '\n') continue;
-    else if (before === OBJECT || after === OBJECT || breaksBetween(before, after, text[i - 2] ?? '')) out.add(i);
+    else if (before === '\n') continue;
+    else if (before === OBJECT || after === OBJECT) out.add(i);
+    else if (before === '\u00a0' || after === '\u00a0') continue;
+    else if (breaksBetween(before, after, text[i - 2] ?? '')) out.add(i);
   }
   return out;
 };

@@ -1,6 +1,7 @@
 import type { FontFamily } from '../../css/index.js';
 import type { OpenFont } from './web-fonts.js';
 import { scriptOf } from './scripts.js';
+import { isSpaceOfSize, madeSpace } from './spaces.js';
 import { isArabic, joinedForms } from './arabic.js';
 import tables from './advances.json' with { type: 'json' };
 
@@ -102,7 +103,7 @@ const KNOWN: Readonly<Record<string, Kind>> = {
 const WIDE =
   /[\u1100-\u115f\u2e80-\ua4cf\uac00-\ud7a3\uf900-\ufaff\ufe30-\ufe4f\uff00-\uff60\u{1f300}-\u{1faff}\u{20000}-\u{3fffd}]/u;
 const ZERO_WIDTH =
-  /[\u0000-\u001f\u007f-\u009f\u00ad\u200b-\u200f\u2028-\u202e\u2060-\u2064\ufeff\ufe00-\ufe0f\u0300-\u036f]/;
+  /[\u0000-\u001f\u007f-\u009f\u00ad\u200b-\u200f\u2028-\u202e\u2060-\u2064\ufeff\ufe00-\ufe0f\u180e\u0300-\u036f]/;
 const FALLBACK_ADVANCE = 0.6;
 
 /**
@@ -189,17 +190,24 @@ class TableFace implements Face {
     const code = character.codePointAt(0)!;
     const known = this.#advances.get(code);
     if (known !== undefined) return known;
+    const made = madeSpace(code, this.table.unitsPerEm, (c) => this.#advances.get(c));
+    if (made !== null) return made;
     const other = fallbackAdvance(code);
     if (other !== undefined) return (other / FALLBACK.unitsPerEm) * this.table.unitsPerEm;
     if (this.missing === 'boxes') return this.table.missing;
     return this.table.unitsPerEm * (WIDE.test(character) ? 1 : FALLBACK_ADVANCE);
   }
 
+  /** Whether the face draws a character, be it a space it makes. */
+  #has(code: number): boolean {
+    return this.#advances.has(code) || isSpaceOfSize(code);
+  }
+
   runs(text: string): readonly FontRun[] {
     const nameOf = (character: string): string => {
       const code = character.codePointAt(0)!;
       if (this.#advances.has(code) || ZERO_WIDTH.test(character)) return this.name;
-      return fallbackAdvance(code) === undefined ? 'missing' : 'fallback';
+      return isSpaceOfSize(code) || fallbackAdvance(code) === undefined ? 'missing' : 'fallback';
     };
     return split(text, nameOf).map(({ key, text: part }) => ({ text: part, font: null, name: key, scale: 1 }));
   }
@@ -209,7 +217,7 @@ class TableFace implements Face {
     if (reaching === undefined) {
       reaching = [...text].some((c) => {
         const code = c.codePointAt(0)!;
-        return !this.#advances.has(code) && !ZERO_WIDTH.test(c) && fallbackAdvance(code) !== undefined;
+        return !this.#has(code) && !ZERO_WIDTH.test(c) && fallbackAdvance(code) !== undefined;
       });
       if (this.#reaching.size > 20_000) this.#reaching.clear();
       this.#reaching.set(text, reaching);

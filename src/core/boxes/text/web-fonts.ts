@@ -1,5 +1,6 @@
 import { grouped } from '../../base/index.js';
 import type { FontFamily } from '../../css/index.js';
+import { isSpaceOfSize, madeSpace } from './spaces.js';
 import { scaledEm, split, type Face, type FontRun, type TextMetrics } from './metrics.js';
 
 /** The values an axis of a variable font may take. */
@@ -162,13 +163,32 @@ class WebFontFace implements Face {
     };
     for (const character of text) {
       const code = character.codePointAt(0)!;
-      const next = this.faces.find((f) => serves(f, code)) ?? null;
+      const next = this.#ownerOf(code);
+      if (next && !next.font.has(code)) {
+        flush();
+        em += this.#madeSpace(next, code, size);
+        continue;
+      }
       if (next !== owner) flush();
       owner = next;
       run += character;
     }
     flush();
     return em;
+  }
+
+  /** The face that draws a character, be it a space it makes from its plain one. */
+  #ownerOf(code: number): WebFace | null {
+    const owner = this.faces.find((f) => serves(f, code));
+    if (owner || !isSpaceOfSize(code)) return owner ?? null;
+    return this.faces.find((f) => claims(f, code) && f.font.has(SPACE)) ?? null;
+  }
+
+  /** In em. */
+  #madeSpace(face: WebFace, code: number, size: number): number {
+    const font = this.#fontOf(face, size);
+    const advanceOf = (c: number) => (font.has(c) ? font.advance(String.fromCodePoint(c), false) : undefined);
+    return ((madeSpace(code, font.unitsPerEm, advanceOf) ?? 0) / font.unitsPerEm) * face.sizeAdjust;
   }
 
   /** The file of a face, at the weight and the optical size a variable one is used with. @spec css-fonts-4 §5.2, §6.13 */
@@ -189,20 +209,22 @@ class WebFontFace implements Face {
   }
 
   runs(text: string, size: number): readonly FontRun[] {
-    const ownerOf = (c: string) => this.faces.find((f) => serves(f, c.codePointAt(0)!)) ?? null;
-    return split(text, ownerOf).flatMap(({ key, text: part }): readonly FontRun[] =>
-      key
+    const drawn = (c: string): WebFace | 'made' | null => {
+      const owner = this.#ownerOf(c.codePointAt(0)!);
+      return owner && !owner.font.has(c.codePointAt(0)!) ? 'made' : owner;
+    };
+    return split(text, drawn).flatMap(({ key, text: part }): readonly FontRun[] => {
+      if (key === 'made') return [{ text: part, font: null, name: 'missing', scale: 1 }];
+      return key
         ? [{ text: part, font: this.#fontOf(key, size), name: key.family, scale: key.sizeAdjust }]
-        : this.fallback.runs(part, size),
-    );
+        : this.fallback.runs(part, size);
+    });
   }
 
   reach(text: string, size: number): { above: number; below: number } | null {
     let rest = this.#lacking.get(text);
     if (rest === undefined) {
-      rest = [...text]
-        .filter((c) => !/\s|\u200b/.test(c) && !this.faces.some((f) => serves(f, c.codePointAt(0)!)))
-        .join('');
+      rest = [...text].filter((c) => !/\s|\u200b/.test(c) && this.#ownerOf(c.codePointAt(0)!) === null).join('');
       if (this.#lacking.size > 20_000) this.#lacking.clear();
       this.#lacking.set(text, rest);
     }

@@ -28,9 +28,10 @@ const ELEMENTS = new Set<string>([
   'first-letter',
   '-webkit-slider-runnable-track',
   '-webkit-slider-thumb',
+  'file-selector-button',
 ]);
 const OTHER_ELEMENTS =
-  /^(selection|cue|file-selector-button|part|slotted|target-text|spelling-error|grammar-error|highlight|view-transition.*|details-content|scroll-.*|column|checkmark|picker|picker-icon|-webkit-.+)$/;
+  /^(selection|cue|part|slotted|target-text|spelling-error|grammar-error|highlight|view-transition.*|details-content|scroll-.*|column|checkmark|picker|picker-icon|-webkit-.+)$/;
 const DYNAMIC = new Set<string>([
   'hover',
   'active',
@@ -213,7 +214,8 @@ function compileSimple(node: Node, state: State): Matcher | null {
 }
 
 function pseudoElement(node: Pseudo, state: State): null {
-  const name = node.value.replace(/^:+/, '').toLowerCase();
+  const given = node.value.replace(/^:+/, '').toLowerCase();
+  const name = given === '-webkit-file-upload-button' ? 'file-selector-button' : given;
   if (ELEMENTS.has(name)) state.pseudoElement = name as PseudoElement;
   else if (OTHER_ELEMENTS.test(name)) state.pseudoElement = 'other';
   else throw new SelectorError(`unknown pseudo-element ::${name}`);

@@ -1,11 +1,11 @@
 import type { ElementNode } from '../../html/index.js';
 import type { Changeable, FactName, Guard } from './guard.js';
 
-/** What a slider is made of, as browsers name it. */
-export type RangePart = '-webkit-slider-runnable-track' | '-webkit-slider-thumb';
+/** What controls are made of, as browsers name it. */
+export type ControlPart = '-webkit-slider-runnable-track' | '-webkit-slider-thumb' | 'file-selector-button';
 
 export type PseudoElement =
-  'before' | 'after' | 'marker' | 'placeholder' | 'backdrop' | 'first-line' | 'first-letter' | RangePart | 'other';
+  'before' | 'after' | 'marker' | 'placeholder' | 'backdrop' | 'first-line' | 'first-letter' | ControlPart | 'other';
 
 /** What matching needs besides the element. */
 export interface MatchContext {

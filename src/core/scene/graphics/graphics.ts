@@ -1,7 +1,7 @@
 import { contains, unite, type Rect } from '../../base/index.js';
 import type { TextMetrics } from '../../boxes/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
-import type { ElementNode, HtmlDocument } from '../../html/index.js';
+import type { ElementNode } from '../../html/index.js';
 import {
   apply,
   boundsOf,
@@ -13,16 +13,16 @@ import {
   type Matrix,
   type Point,
 } from '../../paint/index.js';
+import { repeatedBy, type GraphicFile, type GraphicFiles } from './files.js';
 import { shapeOf, sizeBy } from './outlines.js';
 import { distanceFrom, winding, type Shape } from './shape.js';
 import { layText } from './text.js';
 import { lengthOf, viewportIn, type Viewport } from './viewport.js';
 
 /** What graphics are worked out from. */
-export interface Sources {
-  readonly document: HtmlDocument;
+export interface Sources extends GraphicFile {
   readonly metrics: TextMetrics;
-  readonly style: (element: ElementNode) => ComputedStyle;
+  readonly files: GraphicFiles;
 }
 
 /** Something that can be pressed, in its own user units. */
@@ -55,6 +55,8 @@ export class Graphics {
   /** Document px. */
   readonly rects = new Map<ElementNode, Rect>();
   readonly #pressable: Pressable[] = [];
+  /** Where what is walked stands: in the page, or in a file that it repeats parts of. */
+  #from: GraphicFile;
 
   constructor(
     private readonly sources: Sources,
@@ -62,6 +64,7 @@ export class Graphics {
     content: Rect,
     matrix: Matrix | null,
   ) {
+    this.#from = sources;
     const viewport = viewportIn(svg, content);
     const inside = multiply(matrix ?? IDENTITY, viewport.matrix);
     for (const child of svg.elements) this.#walk(child, inside, viewport, null, 0);
@@ -74,7 +77,7 @@ export class Graphics {
 
   /** @param as the `use` element that what it repeats belongs to; gives bounds in the coordinates around the element */
   #walk(element: ElementNode, around: Matrix, port: Viewport, as: ElementNode | null, depth: number): Rect | null {
-    const style = this.sources.style(element);
+    const style = this.#from.style(element);
     if (element.namespace !== 'svg' || UNSEEN.has(element.tag) || depth > DEEPEST) return null;
     if (style.display === 'none') return null;
     const own = isTransformed(style) ? boxMatrix(style, { x: 0, y: 0, width: port.width, height: port.height }) : null;
@@ -110,7 +113,7 @@ export class Graphics {
     }
     switch (element.tag) {
       case 'text': {
-        const laid = layText(element, this.sources, matrix);
+        const laid = layText(element, { metrics: this.sources.metrics, style: this.#from.style }, matrix);
         for (const [part, bounds] of laid.parts) if (!as) this.rects.set(part, boundsOf(matrix, bounds));
         if (laid.bounds) press(laid.bounds, null);
         return laid.bounds;
@@ -161,9 +164,9 @@ export class Graphics {
     depth: number,
   ): Rect | null {
     const { attributes } = element;
-    const reference = (attributes.get('href') ?? attributes.get('xlink:href') ?? '').trim();
-    const target = reference.startsWith('#') ? this.sources.document.byId(reference.slice(1)) : null;
-    if (!target || target.namespace !== 'svg' || depth > DEEPEST) return null;
+    const repeated = depth > DEEPEST ? null : repeatedBy(element, this.#from, this.sources.files);
+    if (!repeated) return null;
+    const { target, from } = repeated;
     const place = {
       ...IDENTITY,
       e: lengthOf(attributes.get('x'), port.width) ?? 0,
@@ -173,9 +176,12 @@ export class Graphics {
     const viewed = target.tag === 'symbol' || target.tag === 'svg';
     const size = this.#area(element, style, port);
     const asked = (name: 'width' | 'height') => (attributes.has(name) ? size[name] : port[name]);
+    const around = this.#from;
+    this.#from = from;
     const held = viewed
       ? this.#inViewport(target, { x: 0, y: 0, width: asked('width'), height: asked('height') }, moved, as, depth + 1)
       : this.#walk(target, moved, port, as, depth + 1);
+    this.#from = around;
     return held && boundsOf(place, held);
   }
 }

@@ -49,7 +49,11 @@ function loweredBy(name: string, ascent: number, descent: number, xHeight: numbe
  * Sets a text in one line; fonts are measured at the size they show at, as browsers do.
  * @spec svg-2 §11.4 (text layout, the part that has one position a run)
  */
-export function layText(text: ElementNode, { metrics, style: styleOf }: Sources, matrix: Matrix): LaidText {
+export function layText(
+  text: ElementNode,
+  { metrics, style: styleOf }: Pick<Sources, 'metrics' | 'style'>,
+  matrix: Matrix,
+): LaidText {
   const scale = Math.sqrt(Math.abs(matrix.a * matrix.d - matrix.b * matrix.c)) || 1;
   const cells: Cell[] = [];
   let [x, y] = [0, 0];

@@ -144,12 +144,14 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
       case 'atomic': {
         const around = box.parent?.style ?? box.style;
         const previous = whole[item.start - 1];
-        const sticks = previous === '\u00a0' || previous === undefined;
         pieces.push({
           ...base,
           width: atomicWidth(box),
           breakBefore:
-            !sticks && wraps(around) && (styleBefore === null || wraps(styleBefore)) && !hasOpenBefore(pieces),
+            previous !== undefined &&
+            wraps(around) &&
+            (styleBefore === null || wraps(styleBefore)) &&
+            !hasOpenBefore(pieces),
         });
         styleBefore = around;
         break;
