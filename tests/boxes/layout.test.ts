@@ -18,6 +18,7 @@ import { cases as columns } from './cases/columns.js';
 import { cases as content } from './cases/content.js';
 import { cases as controls } from './cases/controls.js';
 import { cases as culled } from './cases/culled.js';
+import { cases as fields } from './cases/fields.js';
 import { cases as fieldsets } from './cases/fieldsets.js';
 import { cases as flex } from './cases/flex.js';
 import { cases as floats } from './cases/floats.js';
@@ -26,6 +27,8 @@ import { cases as inline } from './cases/inline.js';
 import { cases as menus } from './cases/menus.js';
 import { cases as mixedDirection } from './cases/mixed-direction.js';
 import { cases as oldAttributes } from './cases/old-attributes.js';
+import { cases as emptyTables } from './cases/empty-tables.js';
+import { cases as objectsAndSpaces } from './cases/objects-and-spaces.js';
 import { cases as plainControls } from './cases/plain-controls.js';
 import { cases as positioned } from './cases/positioned.js';
 import { cases as quirks } from './cases/quirks.js';
@@ -128,6 +131,9 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
 
   'lines of controls': controlLines,
   'controls without looks': plainControls,
+  'tables without columns': emptyTables,
+  'objects beside spaces': objectsAndSpaces,
+  'fields and editing hosts': fields,
   'lines beside wide floats': wideFloats,
 };
 

@@ -18,6 +18,7 @@ import {
 import { layoutColumns } from './columns/container.js';
 import { isMulticol } from './columns/count.js';
 import { type Content, endSize, finish, layoutContent } from './block-run.js';
+import { scrolledBy } from './list-box.js';
 import { besideNoLine } from './marker.js';
 
 /**
@@ -56,7 +57,7 @@ export function layoutFlowRoot(job: Job): Fragment {
     );
   const height = space.byContent === 'height' ? clamp(automatic) : (space.fixedHeight ?? clamp(specified ?? automatic));
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
-  return finish(job, height, content, shift);
+  return finish(job, height, content, shift - scrolledBy(box, content.children, height, frame));
 }
 
 /** Height of a list box: its rows are as tall as the tallest; null for other boxes. */

@@ -113,7 +113,7 @@ export class Graphics {
     }
     switch (element.tag) {
       case 'text': {
-        const laid = layText(element, { metrics: this.sources.metrics, style: this.#from.style }, matrix);
+        const laid = layText(element, { metrics: this.sources.metrics, style: this.#from.style }, matrix, port);
         for (const [part, bounds] of laid.parts) if (!as) this.rects.set(part, boundsOf(matrix, bounds));
         if (laid.bounds) press(laid.bounds, null);
         return laid.bounds;

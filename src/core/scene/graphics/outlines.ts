@@ -16,7 +16,7 @@ export function shapeOf(element: ElementNode, style: ComputedStyle, { width, hei
   const diagonal = Math.hypot(width, height) / Math.SQRT2;
   const x = (name: string) => lengthOf(attributes.get(name), width, style.fontSize) ?? 0;
   const y = (name: string) => lengthOf(attributes.get(name), height, style.fontSize) ?? 0;
-  const r = (name: string) => lengthOf(attributes.get(name), diagonal, style.fontSize);
+  const length = (name: string, basis: number) => lengthOf(attributes.get(name), basis, style.fontSize);
   switch (tag) {
     case 'rect': {
       const size = { width: sizeBy(style.width, width) ?? 0, height: sizeBy(style.height, height) ?? 0 };
@@ -24,9 +24,9 @@ export function shapeOf(element: ElementNode, style: ComputedStyle, { width, hei
       return drawn ? rectangle({ x: x('x'), y: y('y'), ...size }) : { parts: [], bounds: null };
     }
     case 'circle':
-      return ellipse(x('cx'), y('cy'), r('r') ?? 0, r('r') ?? 0);
+      return ellipse(x('cx'), y('cy'), length('r', diagonal) ?? 0, length('r', diagonal) ?? 0);
     case 'ellipse': {
-      const [rx, ry] = [r('rx'), r('ry')];
+      const [rx, ry] = [length('rx', width), length('ry', height)];
       return ellipse(x('cx'), y('cy'), rx ?? ry ?? 0, ry ?? rx ?? 0);
     }
     case 'line':

@@ -3,7 +3,7 @@ import { usedFontSize } from '../../boxes/index.js';
 import type { ElementNode } from '../../html/index.js';
 import type { Matrix } from '../../paint/index.js';
 import type { Sources } from './graphics.js';
-import { numbersIn } from './viewport.js';
+import { lengthOf, type Viewport } from './viewport.js';
 
 /** Where the cells of a text and of its parts lie, user units. */
 export interface LaidText {
@@ -18,7 +18,9 @@ interface Cell {
   readonly starts: boolean;
 }
 
-const first = (text: string | undefined): number | undefined => numbersIn(text ?? '')[0];
+/** The first length of a list. */
+const first = (list: string | undefined, basis: number, fontSize: number): number | null =>
+  lengthOf(list?.trim().split(/[\s,]+/)[0], basis, fontSize);
 
 /** How far the baseline a text stands on lies below that of its letters, user units. @spec css-inline-3 §4.1, svg-2 §11.10.2 */
 function loweredBy(name: string, ascent: number, descent: number, xHeight: number): number {
@@ -53,6 +55,7 @@ export function layText(
   text: ElementNode,
   { metrics, style: styleOf }: Pick<Sources, 'metrics' | 'style'>,
   matrix: Matrix,
+  port: Viewport,
 ): LaidText {
   const scale = Math.sqrt(Math.abs(matrix.a * matrix.d - matrix.b * matrix.c)) || 1;
   const cells: Cell[] = [];
@@ -61,9 +64,11 @@ export function layText(
   const visit = (element: ElementNode, owners: readonly ElementNode[]) => {
     const style = styleOf(element);
     if (style.display === 'none') return;
-    const moves = first(element.attributes.get('x')) !== undefined || first(element.attributes.get('y')) !== undefined;
-    x = (first(element.attributes.get('x')) ?? x) + (first(element.attributes.get('dx')) ?? 0);
-    y = (first(element.attributes.get('y')) ?? y) + (first(element.attributes.get('dy')) ?? 0);
+    const along = (name: string) => first(element.attributes.get(name), port.width, style.fontSize);
+    const down = (name: string) => first(element.attributes.get(name), port.height, style.fontSize);
+    const moves = along('x') !== null || down('y') !== null;
+    x = (along('x') ?? x) + (along('dx') ?? 0);
+    y = (down('y') ?? y) + (down('dy') ?? 0);
     const face = metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
     const size = usedFontSize(style, face) * scale;
     const [ascent, descent] = [face.ascent(size) / scale, face.descent(size) / scale];

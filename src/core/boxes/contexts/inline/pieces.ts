@@ -244,7 +244,7 @@ function setTabs(pieces: Piece[], block: ComputedStyle, layout: Layout): Piece[]
     if (tabs > 0) space ??= textWidth(' ', block, layout);
     const width = tabs > 0 ? tabWidth(piece.box.style, tabs, x, space!) : piece.width;
     x = piece.forced ? 0 : x + width;
-    return tabs > 0 ? { ...piece, width } : piece;
+    return tabs > 0 ? { ...piece, width, trailing: hangsSpaces(piece.box.style) ? width : 0 } : piece;
   });
 }
 

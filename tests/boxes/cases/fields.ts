@@ -1,0 +1,72 @@
+import type { LayoutCase } from '../../support/layout-case.js';
+
+/** Fields for files, list boxes, editing hosts, buttons by their look. HTML §15.5, §6.8 */
+export const cases: readonly LayoutCase[] = [
+  {
+    name: 'fields for files are as high as their button',
+    css: '.l{line-height:40px}.f{font:16px Arial}.b2::file-selector-button{padding:10px}.b3::file-selector-button{border:0}.b4::-webkit-file-upload-button{font:inherit;-webkit-appearance:button}.b5::file-selector-button{font-size:30px}.b6::file-selector-button{padding:.375rem .75rem;margin:-.375rem -.75rem;border:0}.b7::file-selector-button{height:60px}.b8::file-selector-button{display:none}.b9::file-selector-button{line-height:50px}',
+    body: "<div><input type=file id=a class=''></div><div><input type=file id=b class='l'></div><div><input type=file id=c class='f'></div><div><input type=file id=d class='b2'></div><div><input type=file id=e class='l b2'></div><div><input type=file id=f class='b3'></div><div><input type=file id=g class='l b4'></div><div><input type=file id=h class='f l b4'></div><div><input type=file id=i class='b5'></div><div><input type=file id=j class='b6'></div><div><input type=file id=k class='f b6'></div><div><input type=file id=l class='b7'></div><div><input type=file id=m class='b8'></div><div><input type=file id=n class='b9'></div>",
+    boxes: {
+      a: [0, 0, 253, 21],
+      b: [0, 21, 253, 40],
+      c: [0, 61, 303, 24],
+      d: [0, 85, 253, 39],
+      e: [0, 124, 253, 40],
+      f: [0, 166, 253, 17],
+      g: [0, 184, 253, 46],
+      h: [0, 230, 303, 24],
+      i: [0, 254, 265, 40],
+      j: [0, 297, 253, 15],
+      k: [0, 315, 303, 18],
+      l: [0, 334, 253, 60],
+      m: [0, 397, 253, 15],
+      n: [0, 414, 253, 21],
+    },
+  },
+  {
+    name: 'buttons keep their line height unless the system draws them',
+    css: '*{font:16px Arial}input,button{line-height:40px}.b{appearance:button}.n{appearance:none}.g{background:red}',
+    body: '<input id=a type=submit><input id=b type=submit class=b><input id=c type=submit class=n><input id=d type=submit class=g><button id=e>x</button>',
+    boxes: {
+      a: [0, 11, 65.8, 24],
+      b: [65.8, 0, 65.8, 46],
+      c: [131.59, 0, 65.8, 46],
+      d: [197.39, 0, 65.8, 46],
+      e: [263.19, 0, 24, 46],
+    },
+  },
+  {
+    name: 'list boxes show what is selected',
+    css: 'select{font:13.3333px Arial}',
+    body: "<select id=a multiple size=4><option id=b>1<option>2<option>3<option>4<option>5<option id=c selected>6<option>7<option selected>8</select><select size=4 id=d><option id=e>1<option>2<option>3<option>4<option>5<option selected>6<option>7<option id=f selected>8<option>9</select><select id=g size=3 style='padding:10px'><option id=h>1<option>2<option>3<option>4<option selected id=i>5</select>",
+    boxes: {
+      a: [0, 3.02, 13.42, 69.94],
+      b: [1, -29.98, 11.42, 16.98],
+      c: [1, 54.94, 11.42, 16.98],
+      d: [13.42, 3.02, 13.42, 69.94],
+      e: [14.42, -63.98, 11.42, 16.98],
+      f: [14.42, 54.91, 11.42, 16.98],
+      g: [26.84, 0, 33.42, 72.95],
+      h: [37.84, -13, 11.42, 16.98],
+      i: [37.84, 54.94, 11.42, 16.98],
+    },
+  },
+  {
+    name: 'editing hosts have a line',
+    css: '.r{display:flow-root}',
+    body: "<div class=r><div id=a contenteditable></div></div><div class=r><div id=b contenteditable=false></div></div><div class=r><div id=c contenteditable><p></p></div></div><div class=r><div id=d contenteditable><span id=e></span></div></div><div class=r><span id=f contenteditable></span></div><div class=r><span id=g contenteditable style='display:inline-block'></span></div><div class=r><div id=h contenteditable style='display:flex'></div></div><div class=r><div id=i contenteditable><div style='float:left'>x</div></div></div><div class=r><div contenteditable>x<div id=j contenteditable></div></div></div><div class=r><pre id=k contenteditable=plaintext-only></pre></div>",
+    boxes: {
+      a: [0, 0, 800, 20],
+      b: [0, 20, 800, 0],
+      c: [0, 36, 800, 0],
+      d: [0, 36, 800, 20],
+      e: [0, 37, 0, 17],
+      f: [0, 56, 0, 0],
+      g: [0, 56, 0, 20],
+      h: [0, 76, 800, 20],
+      i: [0, 96, 800, 20],
+      j: [0, 136, 800, 0],
+      k: [0, 152, 800, 20],
+    },
+  },
+];
