@@ -1,3 +1,4 @@
+import { openPageNow } from '../../src/core/index.js';
 import { styled, find, sceneAt } from '../support/page.js';
 
 const PAGE = `<svg width="120" height="80" viewBox="0 0 60 40" style="display:block;padding:10px"><rect id=a x="5" y="5" width="10" height="8"/>
@@ -54,5 +55,63 @@ describe('graphics inside svg elements, as a browser has them', () => {
     ['a rectangle', 28, 24, 'a'],
   ])('a press on %s', (_what, x, y, id) => {
     expect(scene.hit(x, y)?.id).toBe(id);
+  });
+
+  test('percentages and font units place texts', () => {
+    const one = styled(
+      'body{margin:0;font:20px Arial}',
+      '<svg width="200" height="100" text-anchor="middle"><text id=x x="50%" y="50%" dy=".5em">Quay</text></svg>',
+    );
+    const { x, y, width } = sceneAt(one, 800).rect(find(one, '#x'))!;
+    expect(x + width / 2).toBeCloseTo(100, 0);
+    expect(y).toBeCloseTo(50 + 10 - 18, 0);
+  });
+});
+
+describe('parts of other files that use elements repeat', () => {
+  const ICONS = `<?xml version="1.0"?><svg xmlns="http://www.w3.org/2000/svg"><g id="pier"><rect x="2" y="3" width="10" height="8"/></g>
+    <symbol id="buoy" viewBox="0 0 10 10"><circle cx="5" cy="5" r="3"/></symbol><g id="twice"><use href="#pier" x="5"/></g></svg>`;
+  const asked: string[] = [];
+  const one = openPageNow(
+    {
+      name: 'index.html',
+      url: 'file:///site/index.html',
+      html: `<!DOCTYPE html><base href="/site/parts/"><style>body{margin:0}svg{display:block;width:100px;height:100px}</style>${[
+        'icons.svg#pier',
+        'icons.svg#buoy',
+        'icons.svg#twice',
+        'icons.svg',
+        'none.svg#pier',
+        'icons.svg#none',
+        '#pier',
+      ]
+        .map((href, i) => `<svg viewBox="0 0 20 20"><use id=u${i} href="${href}" /></svg>`)
+        .join('')}`,
+    },
+    {
+      graphics: (url) => {
+        asked.push(url);
+        return url.endsWith('/icons.svg') ? { name: 'icons.svg', text: ICONS } : null;
+      },
+    },
+  );
+
+  test('each file is asked for once, where the base address leads', () => {
+    expect(asked).toEqual(['file:///site/parts/icons.svg', 'file:///site/parts/none.svg']);
+  });
+
+  test.each<[string, readonly number[]]>([
+    ['u0', [10, 15, 50, 40]],
+    ['u1', [20, 120, 60, 60]],
+    ['u2', [35, 215, 50, 40]],
+    ['u4', [0, 400, 0, 0]],
+    ['u5', [0, 500, 0, 0]],
+    ['u6', [0, 600, 0, 0]],
+  ])('the rectangle of %s', (id, [x, y, width, height]) => {
+    expect(sceneAt(one, 800).rect(find(one, `#${id}`))).toEqual({ x, y, width, height });
+  });
+
+  test('the whole of a file without a fragment', () => {
+    expect(sceneAt(one, 800).rect(find(one, '#u3'))!.width).toBeGreaterThan(50);
   });
 });
