@@ -42,6 +42,7 @@ interface Face {
   descent: number;
   lineGap: number;
   xHeight: number;
+  capHeight: number;
   /** OS/2 xAvgCharWidth, and the width of the box around all glyphs. */
   average: number;
   widest: number;
@@ -69,6 +70,7 @@ function readFace(file: string, holds: (code: number) => boolean = () => true): 
     descent: -font.descent,
     lineGap: font.lineGap,
     xHeight: font.xHeight,
+    capHeight: font.capHeight,
     average: os2.xAvgCharWidth,
     widest: head.xMax - head.xMin,
     missing: font.getGlyph(0).advanceWidth,

@@ -67,6 +67,7 @@ interface Tables {
     readonly typoDescender: number;
     readonly typoLineGap: number;
     readonly xHeight?: number;
+    readonly capHeight?: number;
     readonly xAvgCharWidth?: number;
   };
   readonly name?: { readonly records?: { readonly preferredFamily?: Readonly<Record<string, string>> } };
@@ -82,6 +83,7 @@ function wrap(font: Font): OpenFont {
     descent: -(typo?.typoDescender ?? font.descent),
     lineGap: typo?.typoLineGap ?? font.lineGap,
     xHeight: os2?.xHeight || font.unitsPerEm / 2,
+    capHeight: os2?.capHeight || font.ascent,
     average: os2?.xAvgCharWidth || font.unitsPerEm / 2,
     widest: head ? head.xMax - head.xMin : font.unitsPerEm,
     has: (code) => font.hasGlyphForCodePoint(code),

@@ -36,6 +36,7 @@ import { cases as realControls } from './cases/real-controls.js';
 import { cases as tables } from './cases/tables.js';
 import { cases as tablesMore } from './cases/tables-more.js';
 import { cases as text } from './cases/text.js';
+import { cases as textEdges } from './cases/text-edges.js';
 import { cases as trimming } from './cases/trimming.js';
 import { cases as blocksInInline } from './cases/blocks-in-inline.js';
 import { cases as bullets } from './cases/bullets.js';
@@ -134,6 +135,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'tables without columns': emptyTables,
   'objects beside spaces': objectsAndSpaces,
   'fields and editing hosts': fields,
+  'edges of text': textEdges,
   'lines beside wide floats': wideFloats,
 };
 

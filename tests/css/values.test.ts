@@ -27,6 +27,7 @@ const context: ComputeContext = {
   lineHeight: 24,
   rootLineHeight: 18,
   xHeight: 9,
+  capHeight: 11,
   zeroAdvance: 11,
   viewportWidth: 1000,
   viewportHeight: 500,

@@ -19,13 +19,18 @@ import { indexOf, INHERITED, StyleObject, type ComputedStyle } from './style.js'
 import { legible, settleFontSize } from './font-size.js';
 import { resolveCustom, substitute, usesVariables, type CustomProperties, type Registry } from './variables.js';
 
-/** x-height and advance of the digit zero of a font, px. */
+/** x-height, height of capitals and advance of the digit zero of a font, px. */
 export type FontUnits = (
   families: readonly FontFamily[],
   size: number,
   weight: number,
   italic: boolean,
-) => { readonly xHeight: number; readonly zeroAdvance: number; readonly lineHeight: number };
+) => {
+  readonly xHeight: number;
+  readonly capHeight: number;
+  readonly zeroAdvance: number;
+  readonly lineHeight: number;
+};
 
 export interface ComputeOptions {
   readonly medium: Medium;
@@ -95,6 +100,9 @@ class Context implements ComputeContext {
   }
   get xHeight(): number {
     return this.units().xHeight;
+  }
+  get capHeight(): number {
+    return this.units().capHeight;
   }
   get zeroAdvance(): number {
     return this.units().zeroAdvance;

@@ -399,6 +399,7 @@ function fontUnits(metrics: TextMetrics): FontUnits {
     const face = metrics.face(families, weight, italic);
     return {
       xHeight: face.xHeight(size),
+      capHeight: face.capHeight(size),
       zeroAdvance: face.width('0', size, false),
       lineHeight: face.lineHeight(size),
     };

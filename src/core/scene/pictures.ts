@@ -62,6 +62,7 @@ const contextOf = ({ width, height, dark }: Medium): ComputeContext => ({
   lineHeight: 19,
   rootLineHeight: 19,
   xHeight: 8,
+  capHeight: 11,
   zeroAdvance: 8,
   viewportWidth: width,
   viewportHeight: height,

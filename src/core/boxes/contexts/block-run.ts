@@ -1,14 +1,5 @@
-import type { Job } from './job.js';
-import { establishesFormattingContext, hasInlineContent, isFloating, isOutOfFlow, type Box } from '../box.js';
-import {
-  carriedFrom,
-  NO_LINES,
-  type Edges,
-  type Fragment,
-  type LinesReach,
-  type OutOfFlow,
-  type Placed,
-} from '../fragment.js';
+import { establishesFormattingContext, hasInlineContent, isFloating, isInFlow, isOutOfFlow, type Box } from '../box.js';
+import { carriedFrom, type Edges, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Layout, Space } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
@@ -19,7 +10,8 @@ import { besideNoLine, markerExtent, standsAlone } from './marker.js';
 import { isMulticol } from './columns/count.js';
 import { trims, withoutEndMargins } from './margin-trim.js';
 import { isByDefault, joinMargin, joinStruts, NO_STRUT, strutSize, withinEdge, type Strut } from './margins.js';
-import { containerFragment } from './container-fragment.js';
+import { NO_TRIM, noteUntrimmed, passedTo, trimKey, trimmed, trimOf, type Trim } from './text-box.js';
+import { endSize, finish, type Content } from './content.js';
 import { alignedIn, standsInLine, staticInLine } from './static-position.js';
 import {
   heightByRatio,
@@ -34,58 +26,11 @@ import {
 import { clearValue, startsWithin, type TopStrut, topStrut, holdsFloats } from './flow-margins.js';
 import { type Flow, placeFloat, widthBeside, besideFloats } from './flow-floats.js';
 
-export interface Content {
-  /** Relative to the content box. */
-  readonly children: readonly Placed[];
-  readonly height: number;
-  readonly baseline: number | null;
-  readonly lastBaseline: number | null;
-  readonly outOfFlow: readonly OutOfFlow[];
-  /** Where its own lines end, px. */
-  readonly lineEnds?: readonly number[];
-  readonly linesReach?: LinesReach;
-  /** Margins left over at the end. */
-  readonly end: Strut;
-  /** Nothing inside has height: the box's own margins may meet. */
-  readonly through: boolean;
-  /** The margins at the end stay inside: they are those of an empty box that clearance has moved down. */
-  readonly keepsEnd?: boolean;
-}
-
-/** What the margins left over at the end of a box add to its height, px. */
-export const endSize = (box: Box, { end }: Content, layout: Layout): number => strutSize(withinEdge(box, end, layout));
-
 interface InFlow {
   readonly fragment: Fragment;
   readonly end: Strut;
   readonly through: boolean;
 }
-
-/** The fragment of a block container whose content is laid out. @param shift how far the content is moved down, px */
-export function finish(job: Omit<Job, 'space'>, height: number, content: Content, shift = 0): Fragment {
-  const { border, padding } = job.frame;
-  const dx = border.left + padding.left;
-  const dy = border.top + padding.top + shift;
-  const children = content.children.map((child): Placed => ({ ...child, x: child.x + dx, y: child.y + dy }));
-  const outOfFlow = content.outOfFlow.map((entry): OutOfFlow => ({ ...entry, x: entry.x + dx, y: entry.y + dy }));
-  const lift = (line: number | null) => (line === null ? null : line + dy);
-  return containerFragment(job, {
-    height,
-    children,
-    baseline: lift(content.baseline),
-    lastBaseline: lift(content.lastBaseline),
-    outOfFlow,
-    ...(content.lineEnds && {
-      lineEnds: content.lineEnds.map((end) => end + dy),
-      linesReach: moved(content.linesReach ?? NO_LINES, dx, dy),
-    }),
-  });
-}
-
-const moved = ({ right, bottom }: LinesReach, dx: number, dy: number): LinesReach => ({
-  right: right + dx,
-  bottom: bottom + dy,
-});
 
 /** Where the content of a block container is laid out. Lengths in px. */
 export interface ContentRoom {
@@ -95,6 +40,8 @@ export interface ContentRoom {
   readonly flow: Flow;
   /** The container's own top margin already holds the margins of the first children. */
   readonly absorbs: boolean;
+  /** At which ends its lines are trimmed; not at all if left out. */
+  readonly trim?: Trim;
 }
 
 export const layoutContent = (box: Box, room: ContentRoom, layout: Layout): Content =>
@@ -118,7 +65,11 @@ function inlineContent(box: Box, room: ContentRoom, layout: Layout): Content {
     },
     layout,
   );
-  const content = { ...result, end: NO_STRUT, through: result.height === 0 && !result.lined && run.empty };
+  const content = {
+    ...trimmed(result, box.style, room.trim ?? NO_TRIM, layout),
+    end: NO_STRUT,
+    through: result.height === 0 && !result.lined && run.empty,
+  };
   return result.endsInBlock ? { ...content, height: run.cursor, end: run.strut, keepsEnd: run.keepsEnd } : content;
 }
 
@@ -131,6 +82,7 @@ export function blockContent(
 ): Content {
   const run = new BlockRun({ ...room, absorbs: room.absorbs || trims(box, 'start') }, layout, box);
   if (children[0] && standsAlone(box, children[0], layout)) run.markerAlone();
+  run.passTrim(children, room.trim ?? NO_TRIM);
   for (const child of children) run.child(child);
   const trimming = trims(box, 'end');
   return {
@@ -164,6 +116,7 @@ class BlockRun {
   absorbing: boolean;
   /** How far the marker of a list item reaches above the baseline it shares, until a child has one. */
   private marker: number | null;
+  #trims: { readonly first: Box | undefined; readonly last: Box | undefined } | null = null;
 
   constructor(
     { width, basis, flow, absorbs }: ContentRoom,
@@ -192,6 +145,17 @@ class BlockRun {
     const down = Math.max(0, this.marker - baseline);
     this.marker = null;
     return down;
+  }
+
+  /** The first and the last child in flow hold the lines that are trimmed. */
+  passTrim(children: readonly Box[], { start, end }: Trim): void {
+    if (!start && !end) return;
+    const inFlow = children.filter((child) => isInFlow(child));
+    this.#trims = { first: start ? inFlow[0] : undefined, last: end ? inFlow[inFlow.length - 1] : undefined };
+  }
+
+  private trimFor(box: Box): Trim {
+    return passedTo(box, { start: box === this.#trims?.first, end: box === this.#trims?.last });
   }
 
   /** Lays out a block found among inline content. @param line where the line before it ends, null if none is between */
@@ -264,11 +228,11 @@ class BlockRun {
   }
 
   private inFlow(box: Box): void {
-    const { layout, width, basis, starting, parent } = this;
+    const { layout, width, starting, parent } = this;
     const found = topStrut(box, width, this.flow.floats.empty, layout);
     const top = this.settled(starting ? startsWithin(parent, found, layout) : found);
     const { y, cleared } = this.topFor(box, top.place);
-    const { fragment, end, through } = layoutBlock(box, width, basis, { ...this.flow, y: this.flow.y + y }, layout);
+    const { fragment, end, through } = layoutBlock(box, this, { ...this.flow, y: this.flow.y + y }, this.trimFor(box));
     const at = y + this.besideMarker(fragment);
     this.put(fragment, at);
     if (through && !cleared) {
@@ -286,6 +250,9 @@ class BlockRun {
 
   private independent(box: Box): void {
     const { width, flow, layout, parent } = this;
+    const trim = this.trimFor(box);
+    if (box.inner === 'flow' && (trim.start || trim.end))
+      noteUntrimmed(box, 'it does not reach into formatting contexts inside', layout);
     const margins = usedMargins(box, width);
     const own = joinMargin(NO_STRUT, margins.top, isByDefault(box, 'marginTop', layout));
     const top = this.starting ? withinEdge(parent, own, layout) : own;
@@ -322,17 +289,21 @@ class BlockRun {
   }
 }
 
+/** The room of the containing block. */
+type Around = Pick<BlockRun, 'width' | 'basis' | 'layout'>;
+
 /** An in-flow block container that shares its parent's formatting context: away from floats it is laid out once for a room. */
-function layoutBlock(box: Box, containing: number, basis: number, flow: Flow, layout: Layout): InFlow {
-  if (!flow.floats.empty || holdsFloats(box)) return layoutBlockAnew(box, containing, basis, flow, layout);
-  const make = () => layoutBlockAnew(box, containing, basis, flow, layout);
-  return layout.recall(box, `in/${containing}/${basis}`, make, (found, moving) => {
+function layoutBlock(box: Box, around: Around, flow: Flow, trim: Trim): InFlow {
+  const { width, basis, layout } = around;
+  const make = () => layoutBlockAnew(box, around, flow, trim);
+  if (!flow.floats.empty || holdsFloats(box)) return make();
+  return layout.recall(box, `in/${width}/${basis}${trimKey(trim)}`, make, (found, moving) => {
     const fragment = moving.fragment(found.fragment);
     return fragment && { ...found, fragment };
   });
 }
 
-function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow, layout: Layout): InFlow {
+function layoutBlockAnew(box: Box, { width: containing, basis, layout }: Around, flow: Flow, passed: Trim): InFlow {
   const frame = frameOf(box, containing);
   const width = blockWidth(box, containing, frame, layout, basis);
   const side = horizontalMargins(box, width, containing);
@@ -351,6 +322,7 @@ function layoutBlockAnew(box: Box, containing: number, basis: number, flow: Flow
     basis: percentBasis(box, specified, frame, space, margin, layout),
     flow: inner,
     absorbs: joinsTop,
+    trim: trimOf(box, passed),
   };
   const content = layoutContent(box, room, layout);
   const bottom = joinMargin(NO_STRUT, margin.bottom, isByDefault(box, 'marginBottom', layout));

@@ -17,9 +17,11 @@ import {
 } from './flow-sizes.js';
 import { layoutColumns } from './columns/container.js';
 import { isMulticol } from './columns/count.js';
-import { type Content, endSize, finish, layoutContent } from './block-run.js';
+import { layoutContent } from './block-run.js';
+import { type Content, endSize, finish } from './content.js';
 import { scrolledBy } from './list-box.js';
 import { besideNoLine } from './marker.js';
+import { NO_TRIM, noteUntrimmed, trimOf } from './text-box.js';
 
 /**
  * Lays out a block container that is a formatting context of its own.
@@ -86,6 +88,7 @@ function clamped(box: Box, { lineEnds, height }: Content, { limits }: Layout): n
 
 /** Content in columns, which may be no higher than the container. */
 function columnContent({ box, frame, space, layout }: Job, width: number, basis: number, specified: number | null) {
+  if (box.style.textBoxTrim !== 'none') noteUntrimmed(box, 'lines in columns are not trimmed', layout);
   const most = clampHeight(box, specified ?? Infinity, space.height, frame) - frameHeight(frame);
   return { content: layoutColumns(box, { width, basis, height: Math.max(0, most) }, layout), floatsBottom: 0 };
 }
@@ -103,7 +106,11 @@ function rootContent(box: Box, width: number, basis: number, layout: Layout): Ro
     key,
     () => {
       const floats = new Floats();
-      const content = layoutContent(box, { width, basis, flow: { floats, x: 0, y: 0 }, absorbs: false }, layout);
+      const content = layoutContent(
+        box,
+        { width, basis, flow: { floats, x: 0, y: 0 }, absorbs: false, trim: trimOf(box, NO_TRIM) },
+        layout,
+      );
       return { content, floatsBottom: floats.bottom };
     },
     movedRoot,

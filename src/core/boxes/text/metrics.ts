@@ -25,6 +25,7 @@ export interface Face {
   /** Line height `normal`, px. */
   lineHeight(size: number): number;
   xHeight(size: number): number;
+  capHeight(size: number): number;
   /** Average and greatest width of a glyph, px: text controls are sized by them. */
   average(size: number): number;
   widest(size: number): number;
@@ -61,6 +62,7 @@ interface FaceTable {
   readonly descent: number;
   readonly lineGap: number;
   readonly xHeight: number;
+  readonly capHeight: number;
   readonly average: number;
   readonly widest: number;
   readonly advances: readonly (readonly number[])[];
@@ -238,6 +240,9 @@ class TableFace implements Face {
   }
   xHeight(size: number): number {
     return (this.table.xHeight / this.table.unitsPerEm) * size;
+  }
+  capHeight(size: number): number {
+    return (this.table.capHeight / this.table.unitsPerEm) * size;
   }
   average(size: number): number {
     return (this.table.average / this.table.unitsPerEm) * scaledEm(size, this.table.unitsPerEm);

@@ -28,6 +28,7 @@ const stretchedFace = (face: Face, factor: number): Face => ({
   descent: (size) => face.descent(size),
   lineHeight: (size) => face.lineHeight(size),
   xHeight: (size) => face.xHeight(size),
+  capHeight: (size) => face.capHeight(size),
   average: (size) => face.average(size) * factor,
   widest: (size) => face.widest(size) * factor,
   runs: (text, size) => face.runs(text, size),

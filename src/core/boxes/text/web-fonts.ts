@@ -20,6 +20,7 @@ export interface OpenFont {
   readonly descent: number;
   readonly lineGap: number;
   readonly xHeight: number;
+  readonly capHeight: number;
   /** Average and greatest width of a glyph. */
   readonly average: number;
   readonly widest: number;
@@ -203,7 +204,7 @@ class WebFontFace implements Face {
   }
 
   /** A metric of the face that leads, in em. */
-  #share(of: 'ascent' | 'descent' | 'lineGap' | 'xHeight' | 'average' | 'widest', lead: WebFace): number {
+  #share(of: 'ascent' | 'descent' | 'lineGap' | 'xHeight' | 'capHeight' | 'average' | 'widest', lead: WebFace): number {
     const override = of === 'ascent' || of === 'descent' || of === 'lineGap' ? lead[`${of}Override`] : null;
     return (override ?? lead.font[of] / lead.font.unitsPerEm) * lead.sizeAdjust;
   }
@@ -248,6 +249,9 @@ class WebFontFace implements Face {
   }
   xHeight(size: number): number {
     return this.#lead ? this.#share('xHeight', this.#lead) * size : this.fallback.xHeight(size);
+  }
+  capHeight(size: number): number {
+    return this.#lead ? this.#share('capHeight', this.#lead) * size : this.fallback.capHeight(size);
   }
   average(size: number): number {
     return this.#lead ? this.#share('average', this.#lead) * size : this.fallback.average(size);

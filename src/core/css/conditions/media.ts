@@ -163,6 +163,7 @@ const INITIAL: ComputeContext = {
   lineHeight: 18,
   rootLineHeight: 18,
   xHeight: 7.34,
+  capHeight: 10.6,
   zeroAdvance: 8,
   viewportWidth: 0,
   viewportHeight: 0,

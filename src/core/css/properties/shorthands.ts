@@ -2,6 +2,7 @@ import { isIdent, readLength, readNumber, splitAt, ZERO_PERCENT, type Component 
 import type { PropertyKey } from './table.js';
 import { type Piece, type Shorthand, accepts, sides, ends, anyOrder, SIDES, ident, place } from './shorthand-parts.js';
 import { background } from './shorthand-backgrounds.js';
+import { isTextEdge } from './text.js';
 import { timeline } from './shorthand-timelines.js';
 import { gridLines, gridTemplate, grid } from './shorthand-grid.js';
 import { font } from './shorthand-fonts.js';
@@ -149,6 +150,23 @@ const whiteSpace: Shorthand = {
   },
 };
 
+/** Edges alone ask for both to be trimmed. @spec css-inline-3 §5.2 */
+const textBox: Shorthand = {
+  longhands: ['text-box-trim', 'text-box-edge'],
+  expand: (items) => {
+    if (items.length === 1 && isIdent(items[0], 'normal'))
+      return { 'text-box-trim': [ident('none')], 'text-box-edge': [ident('auto')] };
+    const trim = items.filter((item) => isIdent(item, 'none', 'trim-start', 'trim-end', 'trim-both'));
+    const edge = items.filter((item) => !trim.includes(item));
+    const apart = trim.length === 0 || trim[0] === items[0] || trim[0] === items[items.length - 1];
+    if (trim.length > 1 || !apart || (edge.length > 0 && !isTextEdge(edge))) return null;
+    return {
+      'text-box-trim': trim.length > 0 ? trim : [ident('trim-both')],
+      'text-box-edge': edge.length > 0 ? edge : [ident('auto')],
+    };
+  },
+};
+
 /** The shortest text of the two longhands. @spec cssom-1 §6.7.2 */
 export function printWhiteSpace(collapse: string, mode: string): string {
   const old = Object.entries(WHITE_SPACE).find(([, pair]) => pair[0] === collapse && pair[1] === mode);
@@ -225,6 +243,7 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   'text-decoration': textDecoration,
   overflow: overflow(),
   'white-space': whiteSpace,
+  'text-box': textBox,
   'text-wrap': anyOrder(['text-wrap-mode', 'text-wrap-style']),
   'overscroll-behavior': ends('overscroll-behavior-x', 'overscroll-behavior-y'),
   columns,

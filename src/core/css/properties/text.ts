@@ -60,6 +60,14 @@ const listStyleType = row<ListStyleType>(
 /** Names the standards give in lower case; those of a page's own are kept as written. */
 const isStyleName = (name: string): boolean => /^[a-z-]+$/.test(name);
 
+/** @spec css-inline-3 §5.3 (text-box-edge, as browsers take it) */
+export const isTextEdge = (items: readonly Component[]): boolean => {
+  const [over, under, more] = items;
+  if (!over || more) return false;
+  if (!under) return isIdent(over, 'auto', 'text');
+  return isIdent(over, 'text', 'cap', 'ex') && isIdent(under, 'text', 'alphabetic');
+};
+
 export const TEXT = {
   textAlign: keyword(
     [
@@ -97,6 +105,8 @@ export const TEXT = {
   textUnderlineOffset: lengthOr('auto', ['auto'], {}, { inherited: true, affects: 'edge' }),
   textShadow: shadows('text', { inherited: true, affects: 'edge' }),
   textOverflow: text('clip'),
+  textBoxTrim: keyword(['none', 'trim-start', 'trim-end', 'trim-both']),
+  textBoxEdge: text('auto', isTextEdge, { inherited: true }),
   whiteSpaceCollapse: keyword(['collapse', 'preserve', 'preserve-breaks', 'break-spaces'], { inherited: true }),
   textWrapMode: keyword(['wrap', 'nowrap'], { inherited: true }),
   textWrapStyle: keyword(['auto', 'balance', 'pretty', 'stable'], { inherited: true }),

@@ -11,8 +11,9 @@ export interface ComputeContext {
   /** Basis of `lh` and `rlh`. */
   readonly lineHeight: number;
   readonly rootLineHeight: number;
-  /** x-height and advance of `0`, px. */
+  /** x-height, height of capitals and advance of `0`, px. */
   readonly xHeight: number;
+  readonly capHeight: number;
   readonly zeroAdvance: number;
   readonly viewportWidth: number;
   readonly viewportHeight: number;

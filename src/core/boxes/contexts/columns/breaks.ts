@@ -1,6 +1,6 @@
 import { isFloating, isOutOfFlow, type Box } from '../../box.js';
 import type { Fragment, Placed } from '../../fragment.js';
-import type { Content } from '../block-run.js';
+import type { Content } from '../content.js';
 import { isMulticol } from './count.js';
 
 /** A place where content set in one strip may be divided between columns. Heights from the top of the strip, px. */

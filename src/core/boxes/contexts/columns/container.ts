@@ -1,7 +1,8 @@
 import { isInFlow, type Box } from '../../box.js';
 import type { OutOfFlow, Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
-import { blockContent, layoutContent, type Content } from '../block-run.js';
+import { blockContent, layoutContent } from '../block-run.js';
+import type { Content } from '../content.js';
 import { Floats } from '../floats.js';
 import { NO_STRUT, strutSize } from '../margins.js';
 import { balancedHeight, divide, MOST_COLUMNS } from './balance.js';
