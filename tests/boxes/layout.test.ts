@@ -63,6 +63,7 @@ import { cases as anonymousTables } from './cases/anonymous-tables.js';
 import { cases as framedPictures } from './cases/framed-pictures.js';
 import { cases as flatLines } from './cases/flat-lines.js';
 import { cases as controlLines } from './cases/control-lines.js';
+import { cases as verticalControls } from './cases/vertical-controls.js';
 import { cases as wideFloats } from './cases/wide-floats.js';
 import { cases as tabs } from './cases/tabs.js';
 import { cases as leastFontSizes } from './cases/least-font-sizes.js';
@@ -136,6 +137,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'objects beside spaces': objectsAndSpaces,
   'fields and editing hosts': fields,
   'edges of text': textEdges,
+  'controls along vertical lines': verticalControls,
   'lines beside wide floats': wideFloats,
 };
 

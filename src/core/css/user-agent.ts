@@ -98,11 +98,11 @@ input, select, button, textarea { letter-spacing: initial; word-spacing: initial
 input, textarea, select, button, meter, progress { appearance: auto }
 input:is([type=file i], [type=hidden i], [type=image i]) { appearance: none }
 input, textarea, select { color: fieldtext; background-color: field; cursor: text }
-input { border: 2px inset light-dark(#767676, #858585); padding: 1px 2px; overflow: clip }
+input { border: 2px inset light-dark(#767676, #858585); padding-block: 1px; padding-inline: 2px; overflow: clip }
 input:not([type=file i], [type=image i], [type=checkbox i], [type=radio i], [type=range i])
   { overflow: clip !important }
 input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) {
-  font-family: monospace; padding: 0 0 0 1px; box-sizing: border-box }
+  font-family: monospace; padding: 0; padding-inline-start: 1px; box-sizing: border-box }
 input[type=hidden i] { background-color: initial; cursor: default; border: initial; padding: initial }
 textarea { border: 1px solid #767676; padding: 2px; white-space: pre-wrap; font-family: monospace; overflow: auto;
   overflow-wrap: break-word }
@@ -116,7 +116,7 @@ input:is([type=button i], [type=submit i], [type=reset i], [type=color i], [type
   [type=radio i], [type=range i], [type=image i], [type=date i], [type=time i], [type=month i], [type=week i],
   [type=datetime-local i]) { cursor: default }
 button, input:is([type=button i], [type=submit i], [type=reset i]) { text-align: center;
-  cursor: default; padding: 1px 6px; border: 2px outset buttonborder; color: buttontext;
+  cursor: default; padding-block: 1px; padding-inline: 6px; border: 2px outset buttonborder; color: buttontext;
   background-color: buttonface; white-space: nowrap }
 input:is([type=button i], [type=submit i], [type=reset i]) { white-space: pre }
 button { white-space: normal; white-space: inherit }
@@ -126,7 +126,7 @@ input[type=radio i] { margin: 3px 3px 0 5px }
 input[type=checkbox i], input[type=radio i] { background-color: initial }
 input[type=range i] { margin: 2px; padding: 0; border: none; overflow: visible; background-color: white;
   color: rgb(157, 150, 142) }
-input[type=color i] { width: 50px; height: 27px; padding: 1px 2px; border: 1px solid buttonborder;
+input[type=color i] { inline-size: 50px; block-size: 27px; padding-block: 1px; padding-inline: 2px; border: 1px solid buttonborder;
   background-color: buttonface }
 input[type=file i] { padding: 0; border: none; background-color: initial; overflow: clip; text-overflow: ellipsis;
   white-space: pre; text-align: start }
@@ -140,7 +140,8 @@ input:is([type=checkbox i], [type=radio i], [type=file i], [type=range i]):disab
 input[type=range i]:disabled { color: rgb(197, 197, 197) }
 select:disabled { opacity: 0.7; color: graytext; border-color: rgba(118, 118, 118, 0.3) }
 option:disabled { color: graytext }
-option { font-weight: normal; line-height: normal; padding: 0 2px 1px; white-space: nowrap; min-block-size: 1.2em }
+option { font-weight: normal; line-height: normal; padding-block: 0 1px; padding-inline: 2px; white-space: nowrap;
+  min-block-size: 1.2em }
 select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option { align-items: center;
   min-inline-size: 24px; min-block-size: max(24px, 1.2em) }
 optgroup { font-weight: bolder }
@@ -152,9 +153,9 @@ select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1
 input[type=range i]::-webkit-slider-runnable-track, input[type=range i]::-webkit-slider-thumb { box-sizing: border-box;
   appearance: auto }
 input[type=file i]::file-selector-button { appearance: auto; margin-inline-end: 4px; border: 2px outset buttonborder;
-  padding: 1px 6px; line-height: normal; box-sizing: border-box }
-progress { display: inline-block; height: 1em; width: 10em; vertical-align: -0.2em; box-sizing: border-box }
-meter { display: inline-block; height: 1em; width: 5em; vertical-align: -0.2em; box-sizing: border-box }
+  padding-block: 1px; padding-inline: 6px; line-height: normal; box-sizing: border-box }
+progress { display: inline-block; block-size: 1em; inline-size: 10em; vertical-align: -0.2em; box-sizing: border-box }
+meter { display: inline-block; block-size: 1em; inline-size: 5em; vertical-align: -0.2em; box-sizing: border-box }
 hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto; overflow: hidden;
   unicode-bidi: isolate; box-sizing: content-box }
 fieldset { margin-inline: 2px; border: 2px groove rgb(192, 192, 192); padding-block: 0.35em 0.625em;

@@ -99,22 +99,44 @@ export function isReplaced(
   return REPLACED.has(element.tag);
 }
 
+/** Style of a part of a control as if its lines were horizontal; null where no rule speaks of it. */
+export type Part = (control: ElementNode, name: ControlPart) => ComputedStyle | null;
+
 /** What natural sizes are read from. */
 export interface Sources {
   readonly markup: MarkupView;
   readonly images: ImageSizes;
   readonly pictures: PictureSizes;
   readonly metrics: TextMetrics;
-  /** Style of a part of a control; null where no rule speaks of it. */
-  readonly part: (control: ElementNode, name: ControlPart) => ComputedStyle | null;
+  readonly part: Part;
 }
 
 /** The natural size of a replaced element or form control. */
-export function naturalSize(
-  element: ElementNode,
-  style: ComputedStyle,
-  { markup, images, pictures, metrics, part }: Sources,
-): NaturalSize {
+export function naturalSize(element: ElementNode, style: ComputedStyle, sources: Sources): NaturalSize {
+  const control = controlSize(element, style, sources);
+  if (!control) return pictureSize(element, sources);
+  // Controls are written along their lines.
+  const turned = style.writingMode !== 'horizontal-tb' && control.ratio === null;
+  return turned ? sized(control.height, control.width) : control;
+}
+
+function controlSize(element: ElementNode, style: ComputedStyle, sources: Sources): NaturalSize | null {
+  switch (element.tag) {
+    case 'input':
+      return input(element, style, sources);
+    case 'select':
+      return select(element, style, sources);
+    case 'textarea':
+      return textarea(element, style, sources);
+    case 'meter':
+    case 'progress':
+      return sized(style.fontSize * (element.tag === 'meter' ? 5 : 10), style.fontSize);
+    default:
+      return null;
+  }
+}
+
+function pictureSize(element: ElementNode, { markup, images, pictures }: Sources): NaturalSize {
   switch (element.tag) {
     case 'img':
       return pictures(element) ?? sized(0, 0);
@@ -137,15 +159,6 @@ export function naturalSize(
       return sized(300, 150);
     case 'audio':
       return sized(300, 54);
-    case 'input':
-      return input(element, style, { markup, images, metrics, part });
-    case 'select':
-      return select(element, style, { markup, metrics });
-    case 'textarea':
-      return textarea(element, style, { markup, metrics });
-    case 'meter':
-    case 'progress':
-      return sized(style.fontSize * (element.tag === 'meter' ? 5 : 10), style.fontSize);
     default:
       return NONE;
   }

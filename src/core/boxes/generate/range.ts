@@ -14,7 +14,7 @@ export function range(style: ComputedStyle, part: (name: ControlPart) => Compute
   const drawn = !thumb || thumb.appearance !== 'none' || style.appearance !== 'none';
   const filled = drawn ? THICKNESS : thickness(thumb, 0);
   const across = track ? thickness(track, filled) : filled;
-  return style.writingMode === 'horizontal-tb' ? sized(LENGTH, across) : sized(across, LENGTH);
+  return sized(LENGTH, across);
 }
 
 /** Height of a part's margin box, px. */

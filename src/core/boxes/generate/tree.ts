@@ -14,7 +14,7 @@ import { insideMarker, outsideMarker } from './markers.js';
 import { NOTHING, picture, pictureOf } from './pictures.js';
 import { text } from './text-boxes.js';
 import { missingImage, type Alternative, fillWithAlternative } from './alternative.js';
-import { isPlain, isReplaced, naturalSize, type ImageSizes, type PictureSizes } from './natural.js';
+import { isPlain, isReplaced, naturalSize, type Part, type ImageSizes, type PictureSizes } from './natural.js';
 import { groupLabel, isListBox, labelOf, rowsOf } from './list-box.js';
 import { type Building, make, push } from './make.js';
 import { complete } from './anonymous.js';
@@ -259,7 +259,11 @@ function replacementOf(
   const natural = pictureOf(style, building);
   if (natural) return { natural, alternative: null, own: style };
   const { images, pictures, metrics, document } = building;
-  const sources = { markup: building.styles.view, images, pictures, metrics, part: building.styles.pseudo };
+  const part: Part = (control, name) => {
+    const found = building.styles.pseudo(control, name);
+    return found && styleInFlow(found, style.writingMode);
+  };
+  const sources = { markup: building.styles.view, images, pictures, metrics, part };
   const missing = missingImage(element, style, { ...sources, quirks: document.quirks });
   const { alternative, style: own } = missing ?? { alternative: null, style };
   const replaced = !alternative && isReplaced(element, style, sources, document.scripting);

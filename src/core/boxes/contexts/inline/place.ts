@@ -1,5 +1,5 @@
 import type { ComputedStyle } from '../../../cascade/index.js';
-import type { Box } from '../../box.js';
+import { isFormControl, type Box } from '../../box.js';
 import { snapUp, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
@@ -153,16 +153,13 @@ class LineBuilder {
     const [over, under] = turned
       ? [fragment.margin.bottom, fragment.margin.top]
       : [fragment.margin.top, fragment.margin.bottom];
-    const own = atomicBaseline(fragment);
+    const central = isCentral(this.level.style);
+    // Controls stand with their middles on that of a vertical line, and have no baseline in lines across their own.
+    const across = isFormControl(box) && isCentral(box.computed) !== central && !isSlider(box);
+    const own = (central && isFormControl(box)) || across ? null : atomicBaseline(fragment);
     const middle = () => (fragment.height + over + under) / 2 - over;
     const baseline =
-      own === null
-        ? isCentral(this.level.style)
-          ? middle()
-          : fragment.height + under
-        : turned
-          ? fragment.height - own
-          : own;
+      own === null ? (central ? middle() : fragment.height + under) : turned ? fragment.height - own : own;
     const level = levelOf(box.style, this.level, {
       above: baseline + over,
       below: fragment.height - baseline + under,
@@ -177,6 +174,8 @@ class LineBuilder {
     this.x += piece.width;
   }
 }
+
+const isSlider = ({ element }: Box): boolean => element?.attributes.get('type')?.toLowerCase() === 'range';
 
 /**
  * Lays out one line. Positions are relative to the start of the line, x to the right, y down from the line's top.
