@@ -11,7 +11,7 @@ import {
 import type { Layout, Space } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, frameHeight, frameWidth, type Frame } from '../used/sizes.js';
+import { clampHeight, frameHeight, frameWidth, heightFor, NO_FRAME, type Frame } from '../used/sizes.js';
 import { dependsOnHeight } from './flow-sizes.js';
 import { adoptOutOfFlow } from './positioned.js';
 import { placeColumns } from './table-column-boxes.js';
@@ -44,19 +44,20 @@ export function assemble(a: Assembling): Fragment {
   const captions = layCaptions(a);
   const top = stackCaptions(captions, 'top', 0, parts);
   const inner = { x: frame.border.left + frame.padding.left, y: top + frame.border.top + frame.padding.top };
+  const askedTable = tableHeight(box, space, frame);
   let baseline: number | null = null;
   let lastBaseline: number | null = null;
   parts.children.push(...placeColumns({ ...a, tops }, inner));
   for (const group of grid.groups) {
     const made = placeGroup(group, tops, a);
-    const offset = relativeOffset(group, outer, NaN);
+    const offset = relativeOffset(group, outer, askedTable === null ? NaN : askedTable - frameHeight(frame));
     parts.add({ ...made, x: made.x + inner.x + offset.x, y: made.y + inner.y + offset.y });
     if (made.fragment.baseline !== null) baseline ??= inner.y + made.y + made.fragment.baseline;
     const last = made.fragment.lastBaseline ?? NaN;
     if (!Number.isNaN(last)) lastBaseline = inner.y + made.y + last;
   }
   const body = a.stack.height + frameHeight(frame);
-  const asked = box.anonymous ? 0 : clampHeight(box, tableHeight(box, space, frame) ?? body, space.height, frame);
+  const asked = box.anonymous ? 0 : clampHeight(box, askedTable ?? body, space.height, frame);
   const used = space.fixedHeight ?? Math.max(body, asked - a.dropped);
   const height = stackCaptions(captions, 'bottom', top + Math.max(body, used), parts);
   const { border, padding } = frame;
@@ -94,6 +95,9 @@ function stackCaptions(captions: readonly Fragment[], side: 'top' | 'bottom', fr
   return y;
 }
 
+/** The height a part asks for: what percentages of the places of those inside refer to. */
+const askedOf = (box: Box): number => (box.anonymous ? null : heightFor(box, box.style.height, NaN, NO_FRAME)) ?? NaN;
+
 /** A group and its rows. */
 function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed {
   const own = a.grid.rows.map((row, i) => ({ row, i })).filter(({ row }) => row.group === group);
@@ -107,7 +111,7 @@ function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed 
   }
   const y0 = tops[first.i]!;
   const rows = own.map(({ row, i }): Placed => {
-    const offset = relativeOffset(row.box, width, NaN);
+    const offset = relativeOffset(row.box, width, askedOf(group));
     return { fragment: placeRow(row.cells, i, row.box, x0, width, a), x: offset.x, y: tops[i]! - y0 + offset.y };
   });
   const height = tops[last.i]! + a.rows.heights[last.i]! - y0;
@@ -149,7 +153,7 @@ function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, w
       definite && dependsOnHeight(cell.box) ? a.layout.place(cell.box, { ...space, byContent: 'height' }) : natural;
     const fragment = shifted(stretched, content, cell, baseline ?? 0);
     const last = Math.min(cell.column + cell.columnSpan, a.lefts.length) - 1;
-    const offset = relativeOffset(cell.box, width, NaN);
+    const offset = relativeOffset(cell.box, width, askedOf(box));
     const x = Math.min(a.lefts[cell.column] ?? 0, a.lefts[last] ?? 0) - x0;
     placed.push({ fragment, x: x + offset.x, y: offset.y });
   }

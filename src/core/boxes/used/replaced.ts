@@ -1,6 +1,7 @@
 import { isLengthPercentage, type Sizing } from '../../css/index.js';
 import type { Box } from '../box.js';
-import { snap } from '../fragment.js';
+import { horizontal, snap } from '../fragment.js';
+import { usedMargins } from './edges.js';
 import { frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from './sizes.js';
 
 const DEFAULT = { width: 300, height: 150 };
@@ -24,24 +25,29 @@ export function replacedSize(
   const ratio = preferredRatio(box);
   const fx = frameWidth(frame);
   const fy = frameHeight(frame);
-  const intrinsic = () => ({ min: natural.width ?? DEFAULT.width, max: natural.width ?? DEFAULT.width });
-  const read = (value: Sizing) =>
-    box.anonymous || fixed.byContent === 'width' ? null : widthFor(box, value, width, NaN, frame, intrinsic);
   const readY = (value: Sizing) =>
     box.anonymous || fixed.byContent === 'height' ? null : heightFor(box, value, height, frame);
-  const w = fixed.width ?? read(style.width);
   const h = fixed.height ?? readY(style.height);
-  const minW = Math.max(fx, read(style.minWidth) ?? 0);
-  const maxW = Math.max(minW, read(style.maxWidth) ?? Infinity);
+  // The words for sizes by content mean the width that a height gives. @spec css-sizing-4 §5.2
+  const intrinsic = () => {
+    const own = h !== null && ratio ? fromHeight(clampH(h)) - fx : (natural.width ?? DEFAULT.width);
+    return { min: own, max: own };
+  };
+  const read = (value: Sizing) =>
+    box.anonymous || fixed.byContent === 'width'
+      ? null
+      : widthFor(box, value, width, width - horizontal(usedMargins(box, width)), frame, intrinsic);
   const minH = Math.max(fy, readY(style.minHeight) ?? 0);
   const maxH = Math.max(minH, readY(style.maxHeight) ?? Infinity);
-  const clampW = (v: number) => Math.max(minW, Math.min(maxW, v));
   const clampH = (v: number) => Math.max(minH, Math.min(maxH, v));
   // A ratio the page asks for holds for the box that box-sizing names.
   const whole = style.boxSizing === 'border-box' && !style.aspectRatio.auto && style.aspectRatio.ratio !== null;
   const fromHeight = (v: number) => (whole ? v * ratio! : (v - fy) * ratio! + fx);
   const fromWidth = (v: number) => (whole ? v / ratio! : (v - fx) / ratio! + fy);
-
+  const w = fixed.width ?? read(style.width);
+  const minW = Math.max(fx, read(style.minWidth) ?? 0);
+  const maxW = Math.max(minW, read(style.maxWidth) ?? Infinity);
+  const clampW = (v: number) => Math.max(minW, Math.min(maxW, v));
   if (w !== null && h !== null) return { width: clampW(w), height: clampH(h) };
   if (w !== null) {
     const used = clampW(w);
