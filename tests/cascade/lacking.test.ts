@@ -1,4 +1,4 @@
-import { styled } from '../support/page.js';
+import { sceneAt, styled } from '../support/page.js';
 
 const unsupported = (css: string, body = '<p id=x>1</p>') =>
   styled(css, body)
@@ -10,7 +10,6 @@ describe('what browsers act on and the engine leaves out is said', () => {
     ['p{column-rule:1px solid}', 'column-rule: 1px solid', 'the lines between columns are not drawn'],
     ['p{zoom:1.5}', 'zoom: 1.5', 'boxes are laid out as if not zoomed'],
     ['p::first-letter{initial-letter:2}', 'initial-letter: 2', 'such letters keep the size of their text'],
-    ['p{text-box:trim-both cap alphabetic}', 'text-box: trim-both cap alphabetic', 'lines keep their full height'],
     ['p{line-clamp:2}', 'line-clamp: 2', 'all lines are shown'],
     ['p{POSITION-AREA:Top}', 'position-area: top', 'placed as if it had no anchor'],
     ['p{hyphens:auto}', 'hyphens: auto', 'words are not hyphenated by dictionary'],
@@ -34,10 +33,24 @@ describe('what browsers act on and the engine leaves out is said', () => {
     'p{hyphens:manual}',
     'p{font-size-adjust:.5}',
     'p{margin-trim:block}',
+    'p{text-box:trim-both cap alphabetic}',
     'em{zoom:2}',
     '',
   ])('nothing is said of %s', (css) => {
     expect(unsupported(css)).toEqual([]);
+  });
+
+  test.each([
+    ['p{text-box:trim-both;columns:2}', '<p>1</p>', 'lines in columns are not trimmed'],
+    [
+      'div{text-box:trim-both}p{display:flow-root}',
+      '<div><p>1</p></div>',
+      'it does not reach into formatting contexts inside',
+    ],
+  ])('layout says of %s where lines are not trimmed', (css, body, consequence) => {
+    const page = styled(css, body);
+    sceneAt(page);
+    expect(page.limits.map((limit) => [limit.subject, limit.consequence])).toEqual([['text-box-trim', consequence]]);
   });
 
   test('style attributes count, repeats are counted', () => {

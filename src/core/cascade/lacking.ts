@@ -10,8 +10,6 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
   },
   zoom: { harmless: /^(1|1\.0+|100%|normal)$/, consequence: 'boxes are laid out as if not zoomed' },
   'initial-letter': { harmless: /^normal$/, consequence: 'such letters keep the size of their text' },
-  'text-box': { harmless: /^(normal|none)$/, consequence: 'lines keep their full height' },
-  'text-box-trim': { harmless: /^none$/, consequence: 'lines keep their full height' },
   'column-rule': { harmless: /^none$/, consequence: 'the lines between columns are not drawn' },
   'column-rule-style': { harmless: /^(none|hidden)$/, consequence: 'the lines between columns are not drawn' },
   'text-combine-upright': { harmless: /^none$/, consequence: 'the characters are set one below the other' },
