@@ -106,6 +106,9 @@ export const scrollsContent = ({ anonymous, inner, outer, style }: Box): boolean
   (inner === 'flow' || outer !== 'table-part') &&
   [style.overflowX, style.overflowY].some((value) => value !== 'visible' && value !== 'clip');
 
+/** Whether a text is white space alone, which may collapse; characters without width make a line. */
+export const isBlankText = (text: string): boolean => /^[ \t\r\n\f]*$/.test(text);
+
 export const isCaption = (box: Box): boolean =>
   !box.anonymous && box.outer === 'table-part' && box.style.display === 'table-caption';
 

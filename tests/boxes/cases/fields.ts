@@ -69,4 +69,20 @@ export const cases: readonly LayoutCase[] = [
       k: [0, 152, 800, 20],
     },
   },
+  {
+    name: 'lines of text fields are no lower than their letters',
+    css: 'input,button{font:16px Arial;line-height:10px}',
+    body: "<div id=r><input id=a>x</div><div><input id=b type=number placeholder=x>x</div><div><input id=c style='line-height:17px'>x</div><div><input id=d style='line-height:16px'>x</div><div><input id=e style='line-height:19px'>x</div><div><input id=f style='height:14px'>x</div><div><button id=g>b</button></div><div><input id=h style='font:30px Courier New;line-height:0'>x</div>",
+    boxes: {
+      r: [0, 0, 800, 24],
+      a: [0, 0, 208, 24],
+      b: [0, 24, 208, 24],
+      c: [0, 48, 208, 23],
+      d: [0, 71, 208, 24],
+      e: [0, 95, 208, 25],
+      f: [0, 120, 208, 20],
+      g: [0, 142, 24.91, 16],
+      h: [0, 160, 370, 40],
+    },
+  },
 ];

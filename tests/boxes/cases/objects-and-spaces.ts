@@ -49,4 +49,19 @@ export const cases: readonly LayoutCase[] = [
       h: [0, 182, 257.45, 15],
     },
   },
+  {
+    name: 'characters without width make a line',
+    css: '',
+    body: '<div id=a><span>&#8203;</span></div><div id=b>&#8203;</div><div id=c>a<br>&#8203;</div><div id=d><wbr></div><div id=e><span><wbr></span></div><div id=f>x<br><wbr></div><div id=g>&shy;</div><div id=h> <span> </span> </div>',
+    boxes: {
+      a: [0, 0, 800, 20],
+      b: [0, 20, 800, 20],
+      c: [0, 40, 800, 40],
+      d: [0, 80, 800, 20],
+      e: [0, 100, 800, 20],
+      f: [0, 120, 800, 40],
+      g: [0, 160, 800, 20],
+      h: [0, 180, 800, 0],
+    },
+  },
 ];

@@ -167,4 +167,20 @@ export const cases: readonly LayoutCase[] = [
     doctype:
       '<!DOCTYPE html PUBLIC "-//W3C//DTD XHTML 1.0 Transitional//EN" "http://www.w3.org/TR/xhtml1/DTD/xhtml1-transitional.dtd">',
   },
+  {
+    name: 'margins of empty inline boxes make no line',
+    css: '.r{margin-bottom:3px}',
+    body: '<div>x</div><div class=r><span id=a style="margin-right:20px"></span></div><div class=r><span id=b style="margin-left:20px"></span></div><div class=r><span id=c style="margin-right:20px">&#8203;</span></div><div class=r>x<br><span id=d style="margin-right:20px"></span></div><div class=r><span id=e style="padding-right:2px"></span></div><div class=r><span id=f>&#8203;</span></div><div class=r><ul id=g style="position:absolute;margin:0;right:0;padding:0"><li id=h style="display:inline;margin-right:20px"></li></ul></div>',
+    boxes: {
+      a: [0, 20, 0, 0],
+      b: [20, 23, 0, 0],
+      c: [0, 24, 0, 17],
+      d: [0, 66, 0, 0],
+      e: [0, 70, 2, 17],
+      f: [0, 93, 0, 17],
+      g: [780, 115, 20, 0],
+      h: [780, 115, 0, 0],
+    },
+    doctype: '',
+  },
 ];

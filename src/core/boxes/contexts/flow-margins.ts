@@ -1,4 +1,12 @@
-import { containerOf, establishesFormattingContext, hasInlineContent, isFloating, isInFlow, type Box } from '../box.js';
+import {
+  containerOf,
+  establishesFormattingContext,
+  hasInlineContent,
+  isFloating,
+  isBlankText,
+  isInFlow,
+  type Box,
+} from '../box.js';
 import type { Layout } from '../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { frameWidth, preferredRatio, type Frame } from '../used/sizes.js';
@@ -131,7 +139,7 @@ function blocksAmongLines(box: Box): { readonly boxes: readonly Box[]; readonly 
   /** Whether a line is met. */
   const walk = (inside: Box): boolean =>
     inside.children.some((child) => {
-      if (child.inner === 'text') return !/^[ \t\r\n\f\u200b]*$/.test(child.text) || keepsSpaces(child.style);
+      if (child.inner === 'text') return !isBlankText(child.text) || keepsSpaces(child.style);
       if (!isInFlow(child) || child.outer === 'block') {
         boxes.push(child);
         return false;

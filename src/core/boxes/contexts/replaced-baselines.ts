@@ -45,7 +45,9 @@ function controlBaseline(box: Box, height: number, { border, padding }: Frame, l
   const room = height - frameHeight({ border, padding });
   if (tag === 'select' && box.style.appearance !== 'none')
     return top + Math.max(AROUND_CHOICE, (room - ascent - descent) / 2) + ascent;
-  const line = lineHeightOf(box.style, layout);
+  const told = lineHeightOf(box.style, layout);
+  // The line of a text field is no lower than its letters.
+  const line = tag === 'input' && told < ascent + descent ? face.lineHeight(fontSize) : told;
   // Browsers centre the whole px of a line of text.
   const above = tag === 'input' ? (room - Math.floor(line)) / 2 : Math.max(0, (room - line) / 2);
   return top + above + Math.floor((line - ascent - descent) / 2) + ascent;

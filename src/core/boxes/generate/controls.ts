@@ -5,7 +5,7 @@ import type { TextMetrics } from '../text/index.js';
 import { labelOf } from './list-box.js';
 import type { Sources } from './natural.js';
 import { fileField } from './file-field.js';
-import { faceIn, usedLineHeight } from './lines.js';
+import { faceIn, fieldLineHeight, usedLineHeight } from './lines.js';
 import { range } from './range.js';
 import { number, sized } from './sized.js';
 
@@ -56,7 +56,7 @@ export function input(
       const digits = type === 'number' ? digitsOf(element, markup) : null;
       const size = digits ?? Math.max(1, (type === 'number' ? null : number(markup.attribute(element, 'size'))) ?? 20);
       const { column: one, extra } = column(style, metrics);
-      return sized(Math.ceil(one * size + extra) + (digits ? STEPPER : 0), usedLineHeight(style, metrics));
+      return sized(Math.ceil(one * size + extra) + (digits ? STEPPER : 0), fieldLineHeight(style, metrics));
     }
   }
 }

@@ -1,11 +1,11 @@
-import { isCaption, type Box, type Inner } from '../box.js';
+import { isBlankText, isCaption, type Box, type Inner } from '../box.js';
 
 type Make = (draft: Pick<Box, 'style' | 'outer' | 'inner' | 'parent'> & Partial<Box>) => Box;
 
 const isPart = (box: Box): boolean => box.outer === 'table-part';
 const isCell = (box: Box): boolean =>
   box.outer === 'table-part' && box.inner === 'flow' && box.style.display === 'table-cell' && !box.anonymous;
-const isBlank = (box: Box): boolean => box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text);
+const isBlank = (box: Box): boolean => box.inner === 'text' && isBlankText(box.text);
 
 /**
  * Adds the anonymous boxes that make every table part stand in its proper parent.

@@ -1,3 +1,4 @@
+import { isBlankText } from '../../box.js';
 import type { Layout } from '../../layout.js';
 import { snapUp } from '../../fragment.js';
 import { hangsSpaces, keepsBreaks, keepsSpaces, wraps } from '../../text/index.js';
@@ -142,13 +143,11 @@ const widthsOf = (pieces: readonly Piece[]): number =>
     pieces.reduce((sum, { width }) => sum + width, 0),
   );
 
-const EMPTY_TEXT = /^[ \u200b]*$/;
-
-function isVisible(pieces: readonly Piece[]): boolean {
+function isVisible(pieces: readonly Piece[], loose = false): boolean {
   return pieces.some((piece) => {
     if (piece.kind === 'text')
       return (
-        !EMPTY_TEXT.test(piece.text) ||
+        !isBlankText(piece.text) ||
         piece.width > piece.trailing ||
         (piece.text !== '' && keepsSpaces(piece.box.style)) ||
         (piece.forced && keepsBreaks(piece.box.style))
@@ -156,17 +155,17 @@ function isVisible(pieces: readonly Piece[]): boolean {
     return (
       piece.kind === 'atomic' ||
       piece.kind === 'break' ||
-      ((piece.kind === 'open' || piece.kind === 'close') && hasEdges(piece))
+      ((piece.kind === 'open' || piece.kind === 'close') && hasEdges(piece, loose))
     );
   });
 }
 
-/** An inline box that begins or ends on a line holds it by what it has on that side. @spec css2 §9.4.2 */
-function hasEdges({ kind, box: { style } }: Piece): boolean {
+/** An inline box that begins or ends on a line holds it by what it has on that side; not by its margins in quirks modes. @spec css2 §9.4.2, quirks §3.3 */
+function hasEdges({ kind, box: { style } }: Piece, loose: boolean): boolean {
   const some = (v: { px: number; percent: number } | 'auto') => v !== 'auto' && (v.px !== 0 || v.percent !== 0);
   return (kind === 'open') === (style.direction === 'ltr')
-    ? some(style.paddingLeft) || some(style.marginLeft) || style.borderLeftWidth > 0
-    : some(style.paddingRight) || some(style.marginRight) || style.borderRightWidth > 0;
+    ? some(style.paddingLeft) || (!loose && some(style.marginLeft)) || style.borderLeftWidth > 0
+    : some(style.paddingRight) || (!loose && some(style.marginRight)) || style.borderRightWidth > 0;
 }
 
 /** The floats a line meets while it is filled. */
@@ -242,7 +241,7 @@ export function takeLine(
       pieces: taken,
       width: held,
       hanging: lostAtEnd(taken, 0, taken.length) === 0 ? whole - held : 0,
-      visible: isVisible(taken),
+      visible: isVisible(taken, layout.looseLines),
       endsForced: taken.some((p) => p.forced),
     },
     next: end,

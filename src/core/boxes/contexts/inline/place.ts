@@ -1,5 +1,5 @@
 import type { ComputedStyle } from '../../../cascade/index.js';
-import { isFormControl, type Box } from '../../box.js';
+import { isBlankText, isFormControl, type Box } from '../../box.js';
 import { snapUp, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
@@ -226,7 +226,7 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
       const spaces = expand === 0 ? 0 : separatorsIn(hang > 0 ? piece.text.trimEnd() : piece.text);
       const width = snapUp(piece.width - hang) + spaces * expand;
       if (piece.text !== '') {
-        if (width > 0) line.hold();
+        if (width > 0 || !isBlankText(piece.text)) line.hold();
         line.makeRoom(piece);
         line.add(textPart(piece, line.x, width, line.level, layout));
       } else if (piece.forced && line.level.above === NOTHING.above) line.hold();
