@@ -92,7 +92,7 @@ function rebuild(element: ElementNode, from: Sources, definitions: Definitions, 
   if (element.tag === 'use') return copied(element, from, definitions, depth);
   const own = from.style(element);
   if (!SHAPES.has(element.tag) || own.display === 'none') return null;
-  const style: Style = { ...own, color: from.colour ?? own.color };
+  const style: Style = { fill: own.fill, stroke: own.stroke, color: from.colour ?? own.color };
   const attributes: Record<string, string | number | null> = {};
   for (const [name, value] of element.attributes) if (KEPT.test(name) && SAFE.test(value)) attributes[name] = value;
   Object.assign(attributes, painted('fill', style.fill, style), painted('stroke', style.stroke, style));
