@@ -67,6 +67,24 @@ describe('what is drawn', () => {
       /<svg [^>]*viewBox="0 0 2 2"[^>]*><path d="M0 0h2v2z" fill="#224466"/,
     ],
     [
+      'a repeated shape in the paint of what repeats it',
+      '#a{fill:#0a0b0c}',
+      '<svg width=20 height=20><symbol id=s><path d="M0 0h2v2z"/></symbol><use id=a href="#s"/></svg>',
+      /<path d="M0 0h2v2z" fill="#0a0b0c"/,
+    ],
+    [
+      'a repeated shape in a paint of its own',
+      '#a{fill:#0a0b0c}',
+      '<svg width=20 height=20><symbol id=s><path d="M0 0h2v2z" fill="#224466"/></symbol><use id=a href="#s"/></svg>',
+      /<path d="M0 0h2v2z" fill="#224466"/,
+    ],
+    [
+      'a repeated shape in the text colour of what repeats it',
+      '#a{color:#0a0b0c}',
+      '<svg width=20 height=20><defs><path id=s d="M0 0h2v2z" fill="currentColor"/></defs><use id=a href="#s"/></svg>',
+      /<path d="M0 0h2v2z" fill="#0a0b0c"/,
+    ],
+    [
       'a picture as a tint',
       '',
       '<img src=boat.png width=80 height=40 alt="">',

@@ -126,8 +126,8 @@ input[type=radio i] { margin: 3px 3px 0 5px }
 input[type=checkbox i], input[type=radio i] { background-color: initial }
 input[type=range i] { margin: 2px; padding: 0; border: none; overflow: visible; background-color: white;
   color: rgb(157, 150, 142) }
-input[type=color i] { inline-size: 50px; block-size: 27px; padding-block: 1px; padding-inline: 2px; border: 1px solid buttonborder;
-  background-color: buttonface }
+input[type=color i] { inline-size: 50px; block-size: 27px; padding-block: 1px; padding-inline: 2px;
+  border: 1px solid buttonborder; background-color: buttonface }
 input[type=file i] { padding: 0; border: none; background-color: initial; overflow: clip; text-overflow: ellipsis;
   white-space: pre; text-align: start }
 input[type=image i] { padding: 0; border: none; background-color: initial }

@@ -19,6 +19,7 @@ import { MOST, type Opening, type Question, type Reader } from './opening.js';
 import type { PossibleChange } from './changeable.js';
 import { PageDraft, withoutFragment, type PageOptions, type PageText } from './draft.js';
 import { Page, type PageParts } from './page.js';
+import type { Scene } from './scene.js';
 import { mediumOf, setting } from './setting.js';
 import { namesChainLibrary, Program, type Look, type PageScript } from '../scripts/index.js';
 
@@ -147,9 +148,8 @@ function* fontsOf(faces: readonly FontFace[], reader: Reader, { glyphs }: OpenOp
 function* graphicsOf(draft: PageDraft, reader: Reader): Opening<Map<string, GraphicFile>> {
   const { document, text } = draft;
   const base = baseUrl(document, text.url);
-  const wanted = reader.graphics
-    ? [...new Set(filesUsed(document).flatMap((one) => withoutFragment(resolveUrl(one, base) ?? '') || []))]
-    : [];
+  const named = reader.graphics ? filesUsed(document).map((one) => resolveUrl(one, base)) : [];
+  const wanted = [...new Set(named.flatMap((url) => (url === null ? [] : [withoutFragment(url)])))];
   if (wanted.length > MOST.graphics) giveUp([draft], `more than ${MOST.graphics} files of graphics`);
   const asked = wanted.slice(0, MOST.graphics);
   const found = yield asked.map(
@@ -169,7 +169,8 @@ function* graphicsOf(draft: PageDraft, reader: Reader): Opening<Map<string, Grap
 function fileOf({ name, text }: Resource, url: string): GraphicFile {
   const draft = new PageDraft({ name, url, html: text }, { scripting: false });
   const page = new Page(draft, { collected: draft.collect(new Map()), images: new Map() });
-  return { document: page.document, style: (element) => page.scene(setting(SURVEYED[0])).style(element) };
+  let scene: Scene | null = null;
+  return { document: page.document, style: (element) => (scene ??= page.scene(setting(SURVEYED[0]))).style(element) };
 }
 
 function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScript[]> {

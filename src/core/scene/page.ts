@@ -10,15 +10,7 @@ import {
   type LineBreaks,
   type TextMetrics,
 } from '../boxes/index.js';
-import {
-  Cascade,
-  matchDocument,
-  spacedOut,
-  stateView,
-  type Explanation,
-  type FontUnits,
-  type StyleTree,
-} from '../cascade/index.js';
+import { Cascade, matchDocument, spacedOut, stateView, type Explanation, type StyleTree } from '../cascade/index.js';
 import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../css/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { baseUrl, resolveUrl, type Declaration, type RuleSet, type SheetThreshold } from '../sheets/index.js';
@@ -28,6 +20,7 @@ import type { GraphicFile, GraphicFiles } from './graphics/files.js';
 import { settingKey } from './change-keys.js';
 import { containerSizes } from './container-sizes.js';
 import { ChangeableMarkup, classNamesChanged, nativeChanges, type PossibleChange } from './changeable.js';
+import { fontUnits } from './font-units.js';
 import { Glance } from './glance.js';
 import { Hearing } from './hearing.js';
 import { settleNear } from './skipped.js';
@@ -393,15 +386,3 @@ export class Page {
 
 const isEmpty = (pose: Setting['pose']): boolean => Object.keys(pose).length === 0;
 const CONTAINER_ROUNDS = 6;
-
-function fontUnits(metrics: TextMetrics): FontUnits {
-  return (families, size, weight, italic) => {
-    const face = metrics.face(families, weight, italic);
-    return {
-      xHeight: face.xHeight(size),
-      capHeight: face.capHeight(size),
-      zeroAdvance: face.width('0', size, false),
-      lineHeight: face.lineHeight(size),
-    };
-  };
-}

@@ -1,7 +1,6 @@
 import type { Rect } from '../../core/base/index.js';
 import { SourceText } from '../../core/base/index.js';
 import { parseHtml } from '../../core/html/index.js';
-import type { Rgba } from '../../core/css/index.js';
 import { repeatedBy, type ElementNode, type Scene } from '../../core/index.js';
 import type { Definitions } from './definitions.js';
 import { paint } from './paint.js';
@@ -59,12 +58,16 @@ function bare(element: ElementNode): Shape | null {
 /** Copies of copies are followed this far. */
 const DEEPEST = 8;
 
-/** What a `use` copies, where it stands in the page itself. @spec svg2 §5.6 */
+/** What a `use` copies, from the page or from a file of graphics. @spec svg2 §5.6 */
 function copied(element: ElementNode, from: Sources, definitions: Definitions, depth: number): Shape | null {
   const repeated = depth > DEEPEST ? null : repeatedBy(element, from, from.files);
   if (!repeated) return null;
   const { target } = repeated;
-  const inside: Sources = { ...repeated.from, files: from.files, colour: from.colour ?? from.style(element).color };
+  const inside: Sources = {
+    ...repeated.from,
+    files: from.files,
+    host: { ...paintOf(element, from), around: target.parent ? repeated.from.style(target.parent) : null },
+  };
   const length = (name: string) => Number.parseFloat(element.attributes.get(name) ?? '') || 0;
   const move = { transform: `translate(${length('x')} ${length('y')})` };
   if (target.tag !== 'symbol') {
@@ -72,7 +75,7 @@ function copied(element: ElementNode, from: Sources, definitions: Definitions, d
     return made && shape('g', move, [made]);
   }
   const size = (name: string) => element.attributes.get(name) ?? '100%';
-  const style = from.style(element);
+  const style = paintOf(element, from);
   const children = target.elements.flatMap((child) => rebuild(child, inside, definitions, depth + 1) ?? []);
   const inherited = { ...painted('fill', style.fill, style), ...painted('stroke', style.stroke, style) };
   const view = target.attributes.get('viewBox') ?? null;
@@ -85,22 +88,34 @@ function copied(element: ElementNode, from: Sources, definitions: Definitions, d
   ]);
 }
 
-/** What shapes are read from; `colour` is that of the element which repeats them. */
-type Sources = Scene['graphics'] & { readonly colour?: Rgba };
+type Style = Pick<ReturnType<Scene['style']>, 'fill' | 'stroke' | 'color'>;
+
+/** What shapes are read from, and the paint of the element which repeats them, beside that around where they stand. */
+type Sources = Scene['graphics'] & { readonly host?: Style & { readonly around: Style | null } };
+
+/** The paint of a shape: what it does not have of its own is that of the element which repeats it. @spec svg2 §5.6 */
+function paintOf(element: ElementNode, { style, host }: Sources): Style {
+  const { fill, stroke, color } = style(element);
+  if (!host) return { fill, stroke, color };
+  const inherits = (name: 'fill' | 'stroke', own: string) =>
+    own === host.around?.[name] && !element.attributes.has(name);
+  return {
+    fill: inherits('fill', fill) ? host.fill : fill,
+    stroke: inherits('stroke', stroke) ? host.stroke : stroke,
+    color: host.color,
+  };
+}
 
 function rebuild(element: ElementNode, from: Sources, definitions: Definitions, depth = 0): Shape | null {
   if (element.tag === 'use') return copied(element, from, definitions, depth);
-  const own = from.style(element);
-  if (!SHAPES.has(element.tag) || own.display === 'none') return null;
-  const style: Style = { fill: own.fill, stroke: own.stroke, color: from.colour ?? own.color };
+  if (!SHAPES.has(element.tag) || from.style(element).display === 'none') return null;
+  const style = paintOf(element, from);
   const attributes: Record<string, string | number | null> = {};
   for (const [name, value] of element.attributes) if (KEPT.test(name) && SAFE.test(value)) attributes[name] = value;
   Object.assign(attributes, painted('fill', style.fill, style), painted('stroke', style.stroke, style));
   const children = element.elements.flatMap((child) => rebuild(child, from, definitions, depth) ?? []);
   return shape(element.tag, attributes, children);
 }
-
-type Style = Pick<ReturnType<Scene['style']>, 'fill' | 'stroke' | 'color'>;
 
 /** Colours pass; anything a drawing would have to look up is drawn as its own text colour. */
 function painted(name: 'fill' | 'stroke', value: string, style: Style): Record<string, string | number> {

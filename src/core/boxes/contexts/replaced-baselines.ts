@@ -1,6 +1,7 @@
 import { isLengthPercentage, resolveLength } from '../../css/index.js';
 import { displaySize } from '../../html/index.js';
 import { isFormControl, type Box } from '../box.js';
+import { fieldLine } from '../generate/lines.js';
 import type { Layout } from '../layout.js';
 import { frameHeight, type Frame } from '../used/sizes.js';
 import { lineHeightOf } from './inline/extents.js';
@@ -46,8 +47,7 @@ function controlBaseline(box: Box, height: number, { border, padding }: Frame, l
   if (tag === 'select' && box.style.appearance !== 'none')
     return top + Math.max(AROUND_CHOICE, (room - ascent - descent) / 2) + ascent;
   const told = lineHeightOf(box.style, layout);
-  // The line of a text field is no lower than its letters.
-  const line = tag === 'input' && told < ascent + descent ? face.lineHeight(fontSize) : told;
+  const line = tag === 'input' ? fieldLine(told, face, fontSize) : told;
   // Browsers centre the whole px of a line of text.
   const above = tag === 'input' ? (room - Math.floor(line)) / 2 : Math.max(0, (room - line) / 2);
   return top + above + Math.floor((line - ascent - descent) / 2) + ascent;

@@ -5,7 +5,7 @@ import type { TextMetrics } from '../text/index.js';
 import { labelOf } from './list-box.js';
 import type { Sources } from './natural.js';
 import { fileField } from './file-field.js';
-import { faceIn, fieldLineHeight, usedLineHeight } from './lines.js';
+import { faceIn, fieldLine, usedLineHeight } from './lines.js';
 import { range } from './range.js';
 import { number, sized } from './sized.js';
 
@@ -40,9 +40,8 @@ export function input(
       const size = images(markup.attribute(element, 'src') ?? '');
       return size ?? sized(16, 16);
     }
-    case 'file': {
+    case 'file':
       return fileField(style, part(element, 'file-selector-button'), metrics);
-    }
     case 'date':
     case 'time':
     case 'month':
@@ -56,7 +55,8 @@ export function input(
       const digits = type === 'number' ? digitsOf(element, markup) : null;
       const size = digits ?? Math.max(1, (type === 'number' ? null : number(markup.attribute(element, 'size'))) ?? 20);
       const { column: one, extra } = column(style, metrics);
-      return sized(Math.ceil(one * size + extra) + (digits ? STEPPER : 0), fieldLineHeight(style, metrics));
+      const line = fieldLine(usedLineHeight(style, metrics), faceIn(style, metrics), style.fontSize);
+      return sized(Math.ceil(one * size + extra) + (digits ? STEPPER : 0), line);
     }
   }
 }

@@ -1,5 +1,5 @@
 import type { ComputedStyle } from '../../cascade/index.js';
-import type { TextMetrics } from '../text/index.js';
+import type { Face, TextMetrics } from '../text/index.js';
 
 /** The face text of a style is set in. */
 export function faceIn(style: ComputedStyle, metrics: TextMetrics) {
@@ -13,10 +13,6 @@ export function usedLineHeight(style: ComputedStyle, metrics: TextMetrics): numb
   return 'px' in lineHeight ? lineHeight.px : lineHeight.factor * style.fontSize;
 }
 
-/** Height of the line of a text field: no line is lower than its letters. @spec html §15.5.5 (browsers agree) */
-export function fieldLineHeight(style: ComputedStyle, metrics: TextMetrics): number {
-  const line = usedLineHeight(style, metrics);
-  const face = faceIn(style, metrics);
-  const letters = face.ascent(style.fontSize) + face.descent(style.fontSize);
-  return line < letters ? face.lineHeight(style.fontSize) : line;
-}
+/** Height of the line of a text field that is told one: none is lower than its letters. @spec html §15.5.5 (browsers agree) */
+export const fieldLine = (told: number, face: Face, size: number): number =>
+  told < face.ascent(size) + face.descent(size) ? face.lineHeight(size) : told;

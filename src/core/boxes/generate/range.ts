@@ -1,7 +1,7 @@
 import type { ComputedStyle } from '../../cascade/index.js';
-import { isLengthPercentage, type ControlPart, type LengthPercentage } from '../../css/index.js';
+import type { ControlPart } from '../../css/index.js';
 import type { NaturalSize } from '../box.js';
-import { sized } from './sized.js';
+import { definite, fixed, outer, sized } from './sized.js';
 
 /** Length of a slider and thickness of its thumb as the system draws them, px. */
 const LENGTH = 129;
@@ -27,14 +27,3 @@ function thickness(style: ComputedStyle, content: number): number {
   const used = Math.max(least, edges, Math.min(height, most === null ? Infinity : outer(style, most, edges)));
   return Math.max(0, used + fixed(style.marginTop) + fixed(style.marginBottom));
 }
-
-export const outer = ({ boxSizing }: ComputedStyle, length: number, edges: number): number =>
-  boxSizing === 'border-box' ? length : length + edges;
-
-/** A length that does not hang on the slider's own size. */
-export const definite = (value: unknown): number | null =>
-  isLengthPercentage(value as LengthPercentage) && (value as LengthPercentage).percent === 0
-    ? (value as LengthPercentage).px
-    : null;
-
-export const fixed = (value: unknown): number => definite(value) ?? 0;

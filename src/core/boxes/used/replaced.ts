@@ -33,10 +33,9 @@ export function replacedSize(
     const own = h !== null && ratio ? fromHeight(clampH(h)) - fx : (natural.width ?? DEFAULT.width);
     return { min: own, max: own };
   };
+  const room = width - horizontal(usedMargins(box, width));
   const read = (value: Sizing) =>
-    box.anonymous || fixed.byContent === 'width'
-      ? null
-      : widthFor(box, value, width, width - horizontal(usedMargins(box, width)), frame, intrinsic);
+    box.anonymous || fixed.byContent === 'width' ? null : widthFor(box, value, width, room, frame, intrinsic);
   const minH = Math.max(fy, readY(style.minHeight) ?? 0);
   const maxH = Math.max(minH, readY(style.maxHeight) ?? Infinity);
   const clampH = (v: number) => Math.max(minH, Math.min(maxH, v));

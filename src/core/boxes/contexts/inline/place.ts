@@ -154,9 +154,7 @@ class LineBuilder {
       ? [fragment.margin.bottom, fragment.margin.top]
       : [fragment.margin.top, fragment.margin.bottom];
     const central = isCentral(this.level.style);
-    // Controls stand with their middles on that of a vertical line, and have no baseline in lines across their own.
-    const across = isFormControl(box) && isCentral(box.computed) !== central && !isSlider(box);
-    const own = (central && isFormControl(box)) || across ? null : atomicBaseline(fragment);
+    const own = isFormControl(box) && !keepsBaseline(box, central) ? null : atomicBaseline(fragment);
     const middle = () => (fragment.height + over + under) / 2 - over;
     const baseline =
       own === null ? (central ? middle() : fragment.height + under) : turned ? fragment.height - own : own;
@@ -175,7 +173,9 @@ class LineBuilder {
   }
 }
 
-const isSlider = ({ element }: Box): boolean => element?.attributes.get('type')?.toLowerCase() === 'range';
+/** Controls stand with their middles on that of a vertical line; across their own lines only sliders keep a baseline. */
+const keepsBaseline = ({ computed, element }: Box, central: boolean): boolean =>
+  !central && (!isCentral(computed) || element?.attributes.get('type')?.toLowerCase() === 'range');
 
 /**
  * Lays out one line. Positions are relative to the start of the line, x to the right, y down from the line's top.

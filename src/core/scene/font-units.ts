@@ -1,0 +1,15 @@
+import type { TextMetrics } from '../boxes/index.js';
+import type { FontUnits } from '../cascade/index.js';
+
+/** What units such as `ex`, `cap` and `ch` are read from, in the fonts of a page. @spec css-values-4 §6.1.1 */
+export function fontUnits(metrics: TextMetrics): FontUnits {
+  return (families, size, weight, italic) => {
+    const face = metrics.face(families, weight, italic);
+    return {
+      xHeight: face.xHeight(size),
+      capHeight: face.capHeight(size),
+      zeroAdvance: face.width('0', size, false),
+      lineHeight: face.lineHeight(size),
+    };
+  };
+}
