@@ -42,6 +42,7 @@ async function main(words: readonly string[]): Promise<void> {
     .demandCommand(1, 'Name a command; --help lists them.')
     .strict()
     .option('color', { type: 'boolean', describe: 'Colour in the terminal (--no-color: none)' })
+    .check((values, options) => refuseNegated(values, options))
     .version(VERSION)
     .help()
     .alias('help', 'h')
@@ -72,6 +73,15 @@ function complete(
   if (asksCheck) return done(CHECKS.map(({ meta }) => meta.id).filter((id) => id.startsWith(current)));
   if (/[./]/.test(current)) return done([]);
   usual((_error, words) => done((words ?? []).filter((word) => word.startsWith(current))));
+}
+
+/** Options that can be taken back with --no-: those that are on or off, and the settings of the folder. */
+function refuseNegated(values: Record<string, unknown>, options: unknown): true {
+  const { boolean } = options as { readonly boolean: readonly string[] };
+  for (const [name, value] of Object.entries(values))
+    if (value === false && !boolean.includes(name) && name !== 'config')
+      throw new UsageError(`--no-${name} means nothing`, `Leave --${name} out, or give it a value.`);
+  return true;
 }
 
 const COMMANDS = [

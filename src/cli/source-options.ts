@@ -9,7 +9,7 @@ import { STANDARD_INPUT } from './options.js';
 export interface SourceArguments {
   root?: string;
   font?: string[];
-  config?: string;
+  config?: string | false;
 }
 
 /** The options all reading commands share. */
@@ -26,7 +26,7 @@ export const withSources = <T>(argv: Argv<T>): Argv<T & SourceArguments> =>
     })
     .option('config', {
       type: 'string',
-      describe: 'Settings to use instead of rope-ladder.json of this folder',
+      describe: 'Settings to use instead of rope-ladder.json of this folder (--no-config: none)',
     }) as unknown as Argv<T & SourceArguments>;
 
 /** What commands that follow one page over a range of widths may be told. */

@@ -42,6 +42,13 @@ describe('rope-ladder.json', () => {
     ]);
   });
 
+  test('--no-config leaves it out; other options with values cannot be negated', () => {
+    const words = ['audit', 'clean/index.html', '--at', '500', '--json'];
+    expect(model(asked({ level: 'AAA' }, [...words, '--no-config']).out).pages[0]!.level).toBe('AA');
+    const { code, err } = asked({}, [...words, '--no-root']);
+    expect([code, err]).toEqual([2, expect.stringMatching(/--no-root means nothing\. Leave --root out/)]);
+  });
+
   test('turns checks off, weighs them otherwise, and says what fails', () => {
     expect(asked({}).code).toBe(1);
     expect(asked({ checks: { 'text-contrast': 'off' } }).code).toBe(0);

@@ -5,7 +5,7 @@ import { withSources, type SourceArguments } from '../source-options.js';
 
 export interface AuditArguments extends SourceArguments {
   pages?: string[];
-  config?: string;
+  config?: string | false;
   skipPages?: string[];
   from?: number;
   to?: number;

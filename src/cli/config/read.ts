@@ -38,9 +38,12 @@ function read<T extends z.ZodType>(file: string, kind: T): { readonly data: z.in
   return { data: parseFile(file, text, kind), text };
 }
 
-/** The settings of a file, or of rope-ladder.json in the working folder if it is there. Paths in it start beside it. */
-export function readSettings(named: string | undefined): Settings {
-  if (named === undefined && !existsSync(CONFIG_FILE)) return { config: {}, file: null };
+/**
+ * The settings of a file, or of rope-ladder.json in the working folder if it is there; none where false (`--no-config`).
+ * Paths in it start beside it.
+ */
+export function readSettings(named: string | false | undefined): Settings {
+  if (named === false || (named === undefined && !existsSync(CONFIG_FILE))) return { config: {}, file: null };
   const file = named ?? CONFIG_FILE;
   const { data, text } = read(file, form);
   checkNames(file, text, [...Object.keys(data.checks ?? {}), ...(data.accepted ?? []).map(({ check }) => check)]);
