@@ -26,7 +26,29 @@ describe('decoding', () => {
       '<meta charset="iso-8859-1">Fähre',
     ],
     ['an unknown charset', Buffer.from('<meta charset="nonsense">x'), '<meta charset="nonsense">x'],
-    ['bytes that are no text in it', Buffer.from([0x61, 0xff, 0x62]), 'a\ufffdb'],
+    [
+      'bytes that are no text in it',
+      Buffer.from('<meta charset=utf-8>a\xffb', 'latin1'),
+      '<meta charset=utf-8>a\ufffdb',
+    ],
+    ['the dashes of windows-1252', Buffer.from('<meta charset=latin1>3\x964', 'latin1'), '<meta charset=latin1>3–4'],
+    ['no charset, not UTF-8', Buffer.from('F\xe4hre \x96 \x93an\x94', 'latin1'), 'Fähre – “an”'],
+    ['no charset, one bad byte', Buffer.concat([Buffer.from('Fähre, Köln'), Buffer.from([0xff])]), 'Fähre, Köln\ufffd'],
+    [
+      'an XML declaration',
+      Buffer.from('<?xml version="1.0" encoding="koi8-r"?>\xc1', 'latin1'),
+      '<?xml version="1.0" encoding="koi8-r"?>а',
+    ],
+    [
+      'a charset after much else',
+      Buffer.from(`<!--${'-'.repeat(2000)}--><meta charset="koi8-r">\xc1`, 'latin1'),
+      `<!--${'-'.repeat(2000)}--><meta charset="koi8-r">а`,
+    ],
+    [
+      'more bytes to a character',
+      Buffer.from('<meta charset=shift_jis>\x83\x74', 'latin1'),
+      '<meta charset=shift_jis>フ',
+    ],
   ])('%s', (_name, bytes, expected) => {
     expect(decodePage(bytes)).toBe(expected);
   });
