@@ -31,6 +31,9 @@ import { cases as emptyTables } from './cases/empty-tables.js';
 import { cases as objectsAndSpaces } from './cases/objects-and-spaces.js';
 import { cases as plainControls } from './cases/plain-controls.js';
 import { cases as positioned } from './cases/positioned.js';
+import { cases as alignedBesideFloats } from './cases/aligned-beside-floats.js';
+import { cases as columnGroups } from './cases/column-groups.js';
+import { cases as legacyNumbers } from './cases/legacy-numbers.js';
 import { cases as quirks } from './cases/quirks.js';
 import { cases as realControls } from './cases/real-controls.js';
 import { cases as tables } from './cases/tables.js';
@@ -86,6 +89,9 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   menus,
   culled,
   'mixed direction': mixedDirection,
+  alignedBesideFloats,
+  columnGroups,
+  legacyNumbers,
   quirks,
   trimming,
   'blocks in inline boxes': blocksInInline,

@@ -31,6 +31,9 @@ abbr[title], acronym[title] { text-decoration: dotted underline }
 ins, u { text-decoration: underline }
 del, s, strike { text-decoration: line-through }
 nobr { white-space: nowrap }
+marquee { display: inline-block; width: -webkit-fill-available; overflow: hidden; text-align: initial;
+  white-space: nowrap }
+marquee:is([direction=up i], [direction=down i]) { white-space: initial }
 blink { text-decoration: blink }
 q::before { content: open-quote }
 q::after { content: close-quote }

@@ -1,11 +1,11 @@
 import { containerOf, type Box } from '../box.js';
 import { horizontal, vertical, type Fragment, type Placed } from '../fragment.js';
 import type { Layout } from '../layout.js';
-import { usedMargins } from '../used/edges.js';
+import { specifiedMargins, usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
 import { clampWidth, frameWidth, preferredRatio } from '../used/sizes.js';
-import type { Floats } from './floats.js';
-import { frameOf } from './flow-sizes.js';
+import type { Floats, Gap } from './floats.js';
+import { frameOf, horizontalMargins } from './flow-sizes.js';
 import { clearValue } from './flow-margins.js';
 
 /** The block formatting context a box takes part in, and where its content box lies in it. */
@@ -94,23 +94,26 @@ export function besideFloats(
       height = fragment.height;
       continue;
     }
-    if (fragment) {
-      const rtl = containerOf(box)?.style.direction === 'rtl';
-      return {
-        fragment,
-        x: rtl
-          ? right - fragment.width
-          : gap.left > flow.x
-            ? left
-            : Math.max(left, Math.min(fragment.margin.left, right - fragment.width)),
-        y,
-      };
-    }
+    if (fragment) return { fragment, x: besideX(box, fragment.width, { left, right }, width, gap), y };
     const next = floats.nextBottom(flow.y + y);
     if (next === null) return { fragment: alone, x: alone.margin.left, y };
     y = next - flow.y;
     height = Math.max(1, alone.height);
   }
+}
+
+/**
+ * Where a box stands between floats: automatic margins and alignment share the room between them, less its margins,
+ * though a float has taken the place of a margin.
+ * @param edges the room between floats and margins
+ */
+function besideX(box: Box, width: number, edges: Gap, containing: number, gap: Gap): number {
+  const specified = specifiedMargins(box, containing);
+  const room = gap.right - gap.left;
+  const shift = horizontalMargins(box, width, room, specified).left - (specified.left ?? 0);
+  if (containerOf(box)?.style.direction !== 'rtl') return edges.left + shift;
+  const spare = room - width - (specified.left ?? 0) - (specified.right ?? 0);
+  return edges.right - (spare - shift) - width;
 }
 
 interface Beside {

@@ -96,8 +96,12 @@ export function frameOf(box: Box, basis: number): Frame {
 }
 
 /** Used horizontal margins of a block-level box whose width is known. @spec css2 §10.3.3, css-align-3 §5.1 (-webkit- alignment) */
-export function horizontalMargins(box: Box, width: number, containing: number): { left: number; right: number } {
-  const { left, right } = specifiedMargins(box, containing);
+export function horizontalMargins(
+  box: Box,
+  width: number,
+  containing: number,
+  { left, right } = specifiedMargins(box, containing),
+): { left: number; right: number } {
   const spare = containing - width - (left ?? 0) - (right ?? 0);
   const parent = containerOf(box);
   const rtl = parent?.style.direction === 'rtl';

@@ -23,8 +23,12 @@ export const columnsOf = (table: Box, layout: Layout): readonly Column[] =>
 
 /** The width a cell asks for; sums of lengths and percentages say nothing. @spec css-tables-3 §3.7.1 */
 function widthOfCell({ box }: Cell): LengthPercentage | null {
-  const { width } = box.style;
-  if (box.anonymous || typeof width === 'string' || !isLengthPercentage(width)) return null;
+  return box.anonymous ? null : simpleWidth(box);
+}
+
+/** A width that is a length or a percentage; null for words and sums of both. */
+function simpleWidth({ style: { width } }: Box): LengthPercentage | null {
+  if (typeof width === 'string' || !isLengthPercentage(width)) return null;
   return width.curve || (width.percent !== 0 && width.px !== 0) ? null : width;
 }
 
@@ -63,13 +67,23 @@ function requestOf(cell: Cell, fixedLayout: boolean, layout: Layout): Request {
 
 const edgesOf = ({ style }: Box, extra: number): number => (style.boxSizing === 'border-box' ? 0 : extra);
 
+/** The width of a column: where it has none, that of its group, but not under fixed layout. @spec css-tables-3 §3.8 (as browsers have it) */
+function widthOfColumn(box: Box, fixedLayout: boolean): LengthPercentage | null {
+  const asked = simpleWidth(box);
+  const own = asked?.zeroPercent ? null : asked;
+  if (own || fixedLayout || box.parent?.inner !== 'column-group') return own;
+  const width = simpleWidth(box.parent);
+  return width?.percent === 0 ? width : null;
+}
+
 /** What the sheet says of a column, before any cell. */
-function columnFrom(box: Box | undefined): Column {
+function columnFrom(box: Box | undefined, fixedLayout: boolean): Column {
   const column: Column = { min: 0, max: 0, constrained: false, percent: null, edges: 0 };
   if (!box) return column;
-  const { width, minWidth } = box.style;
+  const { minWidth } = box.style;
+  const width = widthOfColumn(box, fixedLayout);
   if (isLengthPercentage(minWidth) && minWidth.percent === 0) column.min = column.max = minWidth.px;
-  if (typeof width === 'string' || !isLengthPercentage(width)) return column;
+  if (!width) return column;
   if (width.percent > 0) column.percent = width.percent;
   else {
     column.constrained = true;
@@ -79,7 +93,7 @@ function columnFrom(box: Box | undefined): Column {
 }
 
 function measureColumns(grid: TableGrid, fixedLayout: boolean, spacing: number, layout: Layout): Column[] {
-  const columns = Array.from({ length: grid.columns }, (_, i) => columnFrom(grid.columnBoxes[i]));
+  const columns = Array.from({ length: grid.columns }, (_, i) => columnFrom(grid.columnBoxes[i], fixedLayout));
   const cells = grid.rows.slice(0, fixedLayout ? 1 : undefined).flatMap((row) => row.cells);
   const asking = cells.map((cell) => ({ cell, request: requestOf(cell, fixedLayout, layout) }));
   // Those of one column together, before what the sheet says of the column.

@@ -7,7 +7,7 @@ import type { Sources } from './natural.js';
 import { fileField } from './file-field.js';
 import { faceIn, fieldLine, usedLineHeight } from './lines.js';
 import { range } from './range.js';
-import { number, sized } from './sized.js';
+import { count, sized } from './sized.js';
 
 /** Families whose average width browsers do not trust: they take that of the digit zero. */
 const UNTRUSTED = /^(times|courier|helvetica|geneva|monaco|lucida grande|gill sans|hoefler text|symbol|osaka)$/i;
@@ -53,7 +53,7 @@ export function input(
       );
     default: {
       const digits = type === 'number' ? digitsOf(element, markup) : null;
-      const size = digits ?? Math.max(1, (type === 'number' ? null : number(markup.attribute(element, 'size'))) ?? 20);
+      const size = digits ?? (type === 'number' ? null : count(markup.attribute(element, 'size'))) ?? 20;
       const { column: one, extra } = column(style, metrics);
       const line = fieldLine(usedLineHeight(style, metrics), faceIn(style, metrics), style.fontSize);
       return sized(Math.ceil(one * size + extra) + (digits ? STEPPER : 0), line);
@@ -120,7 +120,7 @@ export function textarea(
   style: ComputedStyle,
   { markup, metrics }: Pick<Sources, 'markup' | 'metrics'>,
 ): NaturalSize {
-  const columns = number(markup.attribute(element, 'cols')) ?? 20;
-  const rows = number(markup.attribute(element, 'rows')) ?? 2;
+  const columns = count(markup.attribute(element, 'cols')) ?? 20;
+  const rows = count(markup.attribute(element, 'rows')) ?? 2;
   return sized(Math.ceil(column(style, metrics).column * columns) + SCROLLBAR, usedLineHeight(style, metrics) * rows);
 }

@@ -10,6 +10,12 @@ export const number = (text: string | undefined): number | null => {
   return match ? Number(match[1]) : null;
 };
 
+/** The whole number above zero an attribute begins with; null where it is none. @spec html §2.3.4.2 */
+export const count = (text: string | undefined): number | null => {
+  const match = /^\s*\+?(\d+)/.exec(text ?? '');
+  return match && Number(match[1]) > 0 ? Number(match[1]) : null;
+};
+
 /** Size with border and padding of a part of a control that is given a length. */
 export const outer = ({ boxSizing }: ComputedStyle, length: number, edges: number): number =>
   boxSizing === 'border-box' ? length : length + edges;

@@ -10,8 +10,21 @@ export const SIDES = ['top', 'right', 'bottom', 'left'] as const;
 
 /** A dimension attribute: digits, then an optional percent sign; anything after is ignored. @spec html §2.4.4.4 */
 export function dimension(value: string | undefined): string | null {
-  const match = /^\s*\+?(\d+\.?\d*|\.\d+)(%?)/.exec(value ?? '');
+  const match = /^\s*(\d+\.?\d*|\.\d+)(%?)/.exec(value ?? '');
   return match ? `${match[1]}${match[2] || 'px'}` : null;
+}
+
+/** An integer at the head of a value; what follows it is ignored. @spec html §2.4.4.1 */
+export function leadingInteger(value: string | undefined): number | null {
+  const match = /^\s*([+-]?\d+)/.exec(value ?? '');
+  return match ? Number(match[1]) : null;
+}
+
+/** The width an attribute `border` gives, px; null where there is none, `otherwise` where it is no number. */
+export function borderWidth(value: string | undefined, otherwise: number): number | null {
+  if (value === undefined) return null;
+  const width = leadingInteger(value);
+  return width === null || width < 0 ? otherwise : width;
 }
 
 /** A legacy colour value. @spec html §2.4.6 */
@@ -47,6 +60,14 @@ export const size =
     }
   };
 
+/** Room around an element: `hspace`, `vspace`. */
+export const room: Reader = (e, out) => {
+  const across = dimension(e.attributes.get('hspace'));
+  const along = dimension(e.attributes.get('vspace'));
+  if (across) out.push(['margin-left', across], ['margin-right', across]);
+  if (along) out.push(['margin-top', along], ['margin-bottom', along]);
+};
+
 export const ground: Reader = (e, out) => {
   const colour = legacyColour(e.attributes.get('bgcolor'));
   if (colour) out.push(['background-color', colour]);
@@ -54,27 +75,32 @@ export const ground: Reader = (e, out) => {
   if (image) out.push(['background-image', `url("${image.replace(/["\\\n]/g, '')}")`]);
 };
 
-const CELL_ALIGN: Readonly<Record<string, string>> = {
+const BLOCK_ALIGN: Readonly<Record<string, string>> = {
   left: '-webkit-left',
   right: '-webkit-right',
   center: '-webkit-center',
   middle: '-webkit-center',
-  justify: 'justify',
 };
 
-export const blockAlign: Reader = (e, out) => {
-  const align = CELL_ALIGN[(e.attributes.get('align') ?? '').toLowerCase()];
-  if (align) out.push(['text-align', align]);
-};
+const aligned =
+  (words: Readonly<Record<string, string>>): Reader =>
+  (e, out) => {
+    const align = (e.attributes.get('align') ?? '').trim().toLowerCase();
+    if (align !== '') out.push(['text-align', words[align] ?? align]);
+  };
 
-export const textAlign: Reader = (e, out) => {
-  const align = (e.attributes.get('align') ?? '').toLowerCase();
-  if (['left', 'right', 'center', 'justify'].includes(align)) out.push(['text-align', align]);
-};
+/** `align` of what moves its block-level content too: any other word is a value of the property. */
+export const blockAlign: Reader = aligned(BLOCK_ALIGN);
+
+/** `align` of the parts of tables. */
+export const cellAlign: Reader = aligned({ ...BLOCK_ALIGN, absmiddle: 'center' });
+
+/** `align` of any other element: browsers take it everywhere. */
+export const textAlign: Reader = aligned({ middle: 'center' });
 
 export const verticalAlign: Reader = (e, out) => {
   const align = (e.attributes.get('valign') ?? '').toLowerCase();
-  if (['top', 'middle', 'bottom', 'baseline'].includes(align)) out.push(['vertical-align', align]);
+  if (align !== '') out.push(['vertical-align', align]);
 };
 
 export const noWrap: Reader = (e, out) => {

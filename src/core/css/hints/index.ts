@@ -1,12 +1,17 @@
 import type { ElementNode } from '../../html/index.js';
 import {
   blockAlign,
+  borderWidth,
+  cellAlign,
   dimension,
+  leadingInteger,
   legacyColour,
+  room,
   SIDES,
   size,
   ground,
   textAlign,
+  verticalAlign,
   type Hint,
   type Reader,
 } from './attributes.js';
@@ -34,18 +39,24 @@ const embedded: Reader = (e, out) => {
   if (align === 'left' || align === 'right') out.push(['float', align]);
   const stands = STANDS.get(align);
   if (stands) out.push(['vertical-align', stands]);
-  const h = dimension(e.attributes.get('hspace'));
-  const v = dimension(e.attributes.get('vspace'));
-  if (h) out.push(['margin-left', h], ['margin-right', h]);
-  if (v) out.push(['margin-top', v], ['margin-bottom', v]);
-  const border = dimension(e.attributes.get('border'));
-  if (border && /^(img|object|input)$/.test(e.tag))
-    for (const side of SIDES) out.push([`border-${side}-width`, border], [`border-${side}-style`, 'solid']);
+  room(e, out);
+  const border = borderWidth(e.attributes.get('border'), 0);
+  if (border !== null && /^(img|object|input)$/.test(e.tag))
+    for (const side of SIDES) out.push([`border-${side}-width`, `${border}px`], [`border-${side}-style`, 'solid']);
 };
+
+const picture: Reader = (e, out) => {
+  embedded(e, out);
+  verticalAlign(e, out);
+};
+
+/** A frame stands as other embedded content does, without room of its own around it. */
+const FRAME_ATTRIBUTES: readonly string[] = ['width', 'height', 'align'];
 
 /** A frame has its border unless told otherwise by anything that is no number but zero. @spec html §15.3.3 */
 const frame: Reader = (e, out) => {
-  embedded(e, out);
+  const attributes = new Map([...e.attributes].filter(([name]) => FRAME_ATTRIBUTES.includes(name)));
+  embedded({ ...e, attributes }, out);
   const border = e.attributes.get('frameborder');
   if (border !== undefined && !(Number.parseInt(border, 10) > 0))
     for (const side of SIDES) out.push([`border-${side}-width`, '0']);
@@ -92,11 +103,30 @@ const hr: Reader = (e, out) => {
   const align = (e.attributes.get('align') ?? '').toLowerCase();
   if (align === 'left') out.push(['margin-left', '0'], ['margin-right', 'auto']);
   else if (align === 'right') out.push(['margin-left', 'auto'], ['margin-right', '0']);
-  const colour = legacyColour(e.attributes.get('color'));
-  if (colour) out.push(['color', colour], ['border-style', 'solid']);
-  else if (e.attributes.has('noshade')) out.push(['border-style', 'solid']);
-  const thick = dimension(e.attributes.get('size'));
-  if (thick) out.push(['height', `${Math.max(0, parseFloat(thick) - 2)}px`]);
+  const colour = legacyColour(e.attributes.get('color')) ?? (e.attributes.has('noshade') ? 'gray' : null);
+  if (colour) out.push(['border-style', 'solid'], ['border-color', colour], ['background-color', colour]);
+  if (!e.attributes.has('size')) return;
+  const thick = leadingInteger(e.attributes.get('size')) ?? 0;
+  out.push(thick <= 1 ? ['border-bottom-width', '0'] : ['height', `${thick - 2}px`]);
+};
+
+const marquee: Reader = (e, out) => {
+  size('width', 'height')(e, out);
+  ground(e, out);
+  room(e, out);
+};
+
+/** @spec html §15.3.8 (caption side) */
+const caption: Reader = (e, out) => {
+  const side = (e.attributes.get('align') ?? '').toLowerCase();
+  if (side === 'top' || side === 'bottom') out.push(['caption-side', side]);
+};
+
+const column: Reader = (e, out) => {
+  size('width')(e, out);
+  ground(e, out);
+  cellAlign(e, out);
+  verticalAlign(e, out);
 };
 
 const LIST_TYPES: Readonly<Record<string, string>> = {
@@ -139,15 +169,16 @@ const READERS: Readonly<Record<string, Reader>> = {
   thead: rows,
   tbody: rows,
   tfoot: rows,
-  col: size('width'),
-  colgroup: size('width'),
-  caption: textAlign,
-  img: embedded,
+  col: column,
+  colgroup: column,
+  caption,
+  img: picture,
   iframe: frame,
   embed: embedded,
   object: embedded,
   video: size('width', 'height'),
   canvas: () => undefined,
+  marquee,
   input: imageInput,
   font,
   hr,
@@ -157,14 +188,7 @@ const READERS: Readonly<Record<string, Reader>> = {
   pre,
   br,
   div: blockAlign,
-  p: textAlign,
-  h1: textAlign,
-  h2: textAlign,
-  h3: textAlign,
-  h4: textAlign,
-  h5: textAlign,
-  h6: textAlign,
-  legend: textAlign,
+  p: blockAlign,
 };
 
 /**
@@ -176,7 +200,7 @@ export function presentationalHints(
   attributes: ElementNode['attributes'] = element.attributes,
 ): readonly Hint[] {
   const bare = attributes.size === 0 && !/^t[dh]$/.test(element.tag);
-  const reader = bare ? undefined : element.namespace === 'svg' ? svg : READERS[element.tag];
+  const reader = bare ? undefined : element.namespace === 'svg' ? svg : (READERS[element.tag] ?? textAlign);
   if (!reader) return NONE;
   const out: Hint[] = [];
   reader(attributes === element.attributes ? element : { ...element, attributes }, out);

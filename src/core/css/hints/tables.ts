@@ -1,57 +1,85 @@
 import type { ElementNode } from '../../html/index.js';
-import { blockAlign, dimension, ground, noWrap, SIDES, size, verticalAlign, type Reader } from './attributes.js';
+import {
+  borderWidth,
+  cellAlign,
+  dimension,
+  ground,
+  leadingInteger,
+  legacyColour,
+  noWrap,
+  SIDES,
+  verticalAlign,
+  type Hint,
+  type Reader,
+} from './attributes.js';
+
+/** A dimension that counts only where it is more than nothing. */
+const some = (e: ElementNode, name: 'width' | 'height', out: Hint[]): void => {
+  const value = dimension(e.attributes.get(name));
+  if (value && parseFloat(value) > 0) out.push([name, value]);
+};
 
 /** @spec html §15.3.8 (tables) */
 export const table: Reader = (e, out) => {
-  size('width', 'height')(e, out);
+  some(e, 'width', out);
+  some(e, 'height', out);
   ground(e, out);
+  verticalAlign(e, out);
   const align = (e.attributes.get('align') ?? '').toLowerCase();
   if (align === 'left' || align === 'right') out.push(['float', align]);
   else if (align === 'center') out.push(['margin-inline', 'auto']);
   const spacing = dimension(e.attributes.get('cellspacing'));
   if (spacing) out.push(['border-spacing', spacing]);
+  edges(e, out);
+};
+
+function edges(e: ElementNode, out: Hint[]): void {
   const ruled = RULES.test(e.attributes.get('rules') ?? '');
   const framed = FRAMES[(e.attributes.get('frame') ?? '').toLowerCase()];
-  const border = e.attributes.get('border');
-  const width = border === undefined ? null : (dimension(border) ?? '1px');
+  const width = borderWidth(e.attributes.get('border'), 1);
+  const colour = legacyColour(e.attributes.get('bordercolor'));
   for (const side of SIDES) {
-    if (width !== null || framed) out.push([`border-${side}-width`, width ?? '1px']);
+    if (colour) out.push([`border-${side}-color`, colour]);
+    if (framed) out.push([`border-${side}-width`, '1px']);
+    else if (width !== null) out.push([`border-${side}-width`, `${width}px`]);
     // A hidden border wins over those of the cells.
     if (framed) out.push([`border-${side}-style`, framed.includes(side) ? 'solid' : 'hidden']);
-    else if (width !== null && parseFloat(width) > 0) out.push([`border-${side}-style`, 'outset']);
-    else if (width === null && ruled) out.push([`border-${side}-style`, 'hidden']);
+    else if (width) out.push([`border-${side}-style`, colour ? 'solid' : 'outset']);
+    else if (ruled) out.push([`border-${side}-style`, 'hidden']);
   }
   if (ruled) out.push(['border-collapse', 'collapse']);
-};
+}
 
 export const rows: Reader = (e, out) => {
   if (e.tag !== 'tr' && /^groups$/i.test(ancestorTable(e)?.attributes.get('rules') ?? ''))
     for (const side of ['top', 'bottom']) out.push([`border-${side}-width`, '1px'], [`border-${side}-style`, 'solid']);
   ground(e, out);
-  blockAlign(e, out);
+  cellAlign(e, out);
   verticalAlign(e, out);
   const height = dimension(e.attributes.get('height'));
   if (height) out.push(['height', height]);
 };
 
 export const cell: Reader = (e, out) => {
-  const width = dimension(e.attributes.get('width'));
-  if (width && parseFloat(width) > 0) out.push(['width', width]);
-  const height = dimension(e.attributes.get('height'));
-  if (height && parseFloat(height) > 0) out.push(['height', height]);
+  some(e, 'width', out);
+  some(e, 'height', out);
   ground(e, out);
-  blockAlign(e, out);
+  cellAlign(e, out);
   verticalAlign(e, out);
   noWrap(e, out);
   const owner = ancestorTable(e);
-  const padding = dimension(owner?.attributes.get('cellpadding'));
-  if (padding) for (const side of SIDES) out.push([`padding-${side}`, padding]);
+  const written = owner?.attributes.get('cellpadding');
+  const padding = written ? Math.max(0, leadingInteger(written) ?? 0) : null;
+  if (padding !== null) for (const side of SIDES) out.push([`padding-${side}`, `${padding}px`]);
   const ruled = (owner?.attributes.get('rules') ?? '').toLowerCase();
-  const border = owner?.attributes.get('border');
-  if (RULES.test(ruled))
-    for (const side of RULED[ruled] ?? []) out.push([`border-${side}-width`, '1px'], [`border-${side}-style`, 'solid']);
-  else if (border !== undefined && border !== '0')
-    for (const side of SIDES) out.push([`border-${side}-width`, '1px'], [`border-${side}-style`, 'inset']);
+  const lined = RULES.test(ruled) ? (RULED[ruled] ?? []) : borderWidth(owner?.attributes.get('border'), 1) ? SIDES : [];
+  const solid = RULES.test(ruled) || legacyColour(owner?.attributes.get('bordercolor')) !== null;
+  for (const side of lined)
+    out.push(
+      [`border-${side}-width`, '1px'],
+      [`border-${side}-style`, solid ? 'solid' : 'inset'],
+      [`border-${side}-color`, 'inherit'],
+    );
 };
 
 const RULES = /^(none|groups|rows|cols|all)$/i;
