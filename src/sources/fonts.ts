@@ -2,7 +2,7 @@ import { existsSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
 import type { Font, FontCollection, Glyph as FontGlyph } from 'fontkit';
-import type { Glyph, OpenFont, WebFace } from '../core/boxes/index.js';
+import type { FeatureSettings, Glyph, OpenFont, WebFace } from '../core/boxes/index.js';
 import { SourceError } from './errors.js';
 
 /** Opens font files by their own names, families and weights. Throws SourceError where one cannot be used. */
@@ -74,7 +74,7 @@ interface Tables {
   readonly head?: { readonly xMin: number; readonly xMax: number };
 }
 
-function wrap(font: Font): OpenFont {
+function wrap(font: Font, settings: FeatureSettings = {}): OpenFont {
   const { 'OS/2': os2, head } = font as unknown as Tables;
   const typo = os2?.fsSelection?.useTypoMetrics ? os2 : null;
   return {
@@ -86,23 +86,33 @@ function wrap(font: Font): OpenFont {
     capHeight: os2?.capHeight || font.ascent,
     average: os2?.xAvgCharWidth || font.unitsPerEm / 2,
     widest: head ? head.xMax - head.xMin : font.unitsPerEm,
+    get features() {
+      return new Set(font.availableFeatures as readonly string[]);
+    },
+    featured: (asked) => wrap(font, asked),
     has: (code) => font.hasGlyphForCodePoint(code),
     advance: (text, kerning) => {
       try {
-        return font.layout(text, kerning ? undefined : { kern: false }).advanceWidth;
+        return font.layout(text, asked(settings, kerning)).advanceWidth;
       } catch {
         return [...text].reduce((sum, c) => sum + font.glyphForCodePoint(c.codePointAt(0)!).advanceWidth, 0);
       }
     },
-    outline: (text, kerning) => outlineOf(font, text, kerning),
+    outline: (text, kerning) => outlineOf(font, text, asked(settings, kerning)),
   };
 }
 
+/** Features turned on and off beside those every text has. */
+const asked = (settings: FeatureSettings, kerning: boolean): Record<string, boolean> => ({
+  ...Object.fromEntries(Object.entries(settings).map(([tag, value]) => [tag, value > 0])),
+  ...(kerning ? {} : { kern: false }),
+});
+
 /** Glyph outlines of a run; glyphs no path can be read from are left out. */
-function outlineOf(font: Font, text: string, kerning: boolean): Glyph[] {
+function outlineOf(font: Font, text: string, features: Record<string, boolean>): Glyph[] {
   const out: Glyph[] = [];
   let x = 0;
-  const { glyphs, positions } = font.layout(text, kerning ? undefined : { kern: false });
+  const { glyphs, positions } = font.layout(text, features);
   glyphs.forEach((glyph, i) => {
     const { xAdvance, xOffset, yOffset } = positions[i]!;
     const path = pathOf(glyph);
@@ -165,7 +175,7 @@ export async function shippedOutlines(): Promise<ShippedOutlines> {
       const has = (font: Font) => [...text].every((c) => font.hasGlyphForCodePoint(c.codePointAt(0)!));
       const font = fonts.find(has) ?? (name === 'fallback' || fonts.length === 0 ? fonts[0] : filesOf('fallback')[0]);
       if (!font) return { unitsPerEm: 1000, glyphs: [] };
-      return { unitsPerEm: font.unitsPerEm, glyphs: outlineOf(font, text, kerning) };
+      return { unitsPerEm: font.unitsPerEm, glyphs: outlineOf(font, text, asked({}, kerning)) };
     },
   };
 }

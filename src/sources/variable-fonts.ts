@@ -1,5 +1,5 @@
 import type { Font as ShapedFont } from 'harfbuzzjs';
-import type { FontAxes, Glyph, OpenFont } from '../core/boxes/index.js';
+import type { FeatureSettings, FontAxes, Glyph, OpenFont } from '../core/boxes/index.js';
 
 const WOFF2 = 0x774f4632;
 const COMPRESSED = 0x774f4646;
@@ -18,11 +18,12 @@ export async function variableFont(bytes: Uint8Array, plain: OpenFont, axes: Fon
   const { Blob, Buffer, Face, Feature, Font, Variation, shape } = await import('harfbuzzjs');
   const face = new Face(new Blob(unpacked), 0);
   const unkerned = [new Feature('kern', 0)];
-  const set = (font: ShapedFont, text: string, kerning: boolean) => {
+  const set = (font: ShapedFont, text: string, kerning: boolean, settings: FeatureSettings) => {
     const buffer = new Buffer();
     buffer.addText(text);
     buffer.guessSegmentProperties();
-    shape(font, buffer, kerning ? [] : unkerned);
+    const features = Object.entries(settings).map(([tag, value]) => new Feature(tag, value));
+    shape(font, buffer, kerning ? features : [...features, ...unkerned]);
     return buffer.getGlyphInfosAndPositions();
   };
   const known = new Map<string, OpenFont>();
@@ -32,21 +33,25 @@ export async function variableFont(bytes: Uint8Array, plain: OpenFont, axes: Fon
     if (!made) known.set(key, (made = instance(settings)));
     return made;
   };
-  const instance = (settings: Readonly<Record<string, number>>): OpenFont => {
+  const instance = (settings: Readonly<Record<string, number>>, features: FeatureSettings = {}): OpenFont => {
     const font = new Font(face);
     font.setVariations(Object.entries(settings).map(([tag, value]) => new Variation(tag, value)));
     return {
       ...plain,
       axes,
       at,
-      advance: (text, kerning) => set(font, text, kerning).reduce((sum, { xAdvance = 0 }) => sum + xAdvance, 0),
+      featured: (asked) => instance(settings, asked),
+      advance: (text, kerning) =>
+        set(font, text, kerning, features).reduce((sum, { xAdvance = 0 }) => sum + xAdvance, 0),
       outline: (text, kerning) => {
         let x = 0;
-        return set(font, text, kerning).flatMap(({ codepoint, xAdvance = 0, xOffset = 0, yOffset = 0 }): Glyph[] => {
-          const glyph = { path: font.glyphToPath(codepoint), x: x + xOffset, y: yOffset };
-          x += xAdvance;
-          return glyph.path === '' ? [] : [glyph];
-        });
+        return set(font, text, kerning, features).flatMap(
+          ({ codepoint, xAdvance = 0, xOffset = 0, yOffset = 0 }): Glyph[] => {
+            const glyph = { path: font.glyphToPath(codepoint), x: x + xOffset, y: yOffset };
+            x += xAdvance;
+            return glyph.path === '' ? [] : [glyph];
+          },
+        );
       },
     };
   };

@@ -234,6 +234,10 @@ describe('colours', () => {
     ['light-dark(#111, #eee)', 'rgb(17, 17, 17)'],
     ['canvastext', 'rgb(0, 0, 0)'],
     ['ButtonFace', 'rgb(239, 239, 239)'],
+    ['windowtext', 'rgb(0, 0, 0)'],
+    ['ThreeDFace', 'rgb(239, 239, 239)'],
+    ['InactiveCaptionText', 'rgb(128, 128, 128)'],
+    ['color-mix(in srgb, Window 50%, WindowText)', 'rgb(128, 128, 128)'],
   ])('%s is %s', (text, expected) => {
     expect(printColour(readColour(item(text))!(context))).toBe(expected);
   });

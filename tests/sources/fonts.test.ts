@@ -20,11 +20,11 @@ writeFileSync(join(folder, 'broken.woff2'), 'wOF2 but no font');
 const TEXT = 'Hamburgefonstiv abc Wave To AV';
 
 /** Width of the text in a style, px. */
-async function widthIn(face: string, style: string): Promise<number> {
+async function widthIn(face: string, style: string, text = TEXT): Promise<number> {
   const file = join(folder, 'page.html');
   writeFileSync(
     file,
-    `<!doctype html><style>@font-face{font-family:Quay;${face}}</style><span id=x style="white-space:nowrap;font:16px Quay, serif;${style}">${TEXT}</span>`,
+    `<!doctype html><style>@font-face{font-family:Quay;${face}}</style><span id=x style="white-space:nowrap;font:16px Quay, serif;${style}">${text}</span>`,
   );
   const page = await loadFile(file);
   return boxOf(page, '#x')![2]!;
@@ -42,6 +42,22 @@ describe('fonts a page brings', () => {
     ['a rule with one weight keeps to it', 'src:url(varying.woff2);font-weight:400', 'font-weight:700', 255.06],
   ])('of a variable one: %s', async (_name, face, style, width) => {
     expect(await widthIn(face, style)).toBeCloseTo(width, 1);
+  });
+
+  test.each([
+    ['font-variant-numeric:tabular-nums', 208.84, 178.73],
+    ["font-feature-settings:'tnum','zero' on", 208.84, 178.73],
+    ["font-feature-settings:'kern' 0", 191.36, 184.84],
+    ['letter-spacing:1px', 214.05, 204.73],
+  ])('features: %s', async (style, varying, plain) => {
+    const text = 'Office fjord 1110171 AV To';
+    expect(await widthIn('src:url(varying.woff2);font-weight:100 900', style, text)).toBeCloseTo(varying, 1);
+    expect(await widthIn('src:url(plain.woff)', style, text)).toBeCloseTo(plain, 1);
+  });
+
+  test('small capitals are made where a file has none', async () => {
+    const style = 'font-variant:small-caps';
+    expect(await widthIn('src:url(plain.woff)', style, 'Office fjord 1110171 AV To')).toBeCloseTo(183.25, 1);
   });
 
   test('a face serves only the characters of its range, and gives line heights only if it serves the space', async () => {

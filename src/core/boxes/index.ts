@@ -24,6 +24,7 @@ export {
 export {
   bareMetrics,
   bundledMetrics,
+  faceIn,
   usedFontSize,
   type Face,
   type FontRun,
@@ -33,6 +34,7 @@ export {
   type LineBreaks,
   type Missing,
   type FontAxes,
+  type FeatureSettings,
   type OpenFont,
   type TextMetrics,
   type WebFace,

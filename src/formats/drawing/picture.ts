@@ -1,5 +1,5 @@
 import type { Rect } from '../../core/base/index.js';
-import { usedFontSize, isFormControl, type Box } from '../../core/boxes/index.js';
+import { faceIn, usedFontSize, isFormControl, type Box } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import type { ElementNode, Page, Scene } from '../../core/index.js';
 import { canvasGround } from '../../core/paint/index.js';
@@ -122,7 +122,7 @@ function drawItem({ node }: PaintItem, scene: Scene, brush: Brush, isCanvas: boo
 }
 
 function marker(node: PaintNode, style: ComputedStyle, scene: Scene, brush: Brush): Shape[] {
-  const face = faceOf(style, brush);
+  const face = faceIn(style, brush.page.metrics);
   const { color } = scene.pseudo(node.box.element!, 'marker') ?? style;
   return drawMarker(node, style, color, face, (text, x, baseline, colour) =>
     drawRun({ text, face, size: style.fontSize, x, baseline, colour }, brush.outlines, brush.definitions),
@@ -151,15 +151,11 @@ function pictureNames(style: ComputedStyle, rect: Rect, brush: Brush): Shape[] {
   return [drawRun(run, brush.outlines, brush.definitions)];
 }
 
-function faceOf(style: ComputedStyle, brush: Brush) {
-  return brush.page.metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
-}
-
 function drawTextNode(node: PaintNode, scene: Scene, brush: Brush): Shape[] {
   const { fragment, rect, box } = node;
   const style = scene.paintStyle(box);
   if (fragment.text.trim() === '' || style.fontSize < 1) return [];
-  const face = faceOf(style, brush);
+  const face = faceIn(style, brush.page.metrics);
   const size = usedFontSize(style, face);
   const upright = box.mode === 'horizontal-tb';
   const baseline = fragment.baseline ?? face.ascent(size);
@@ -211,7 +207,7 @@ function drawReplaced(node: PaintNode, style: ComputedStyle, scene: Scene, brush
     height: Math.max(0, node.rect.height - border.top - border.bottom - padding.top - padding.bottom),
   };
   if (element.tag === 'svg') return drawVector(element, inner, scene, brush.definitions);
-  const face = faceOf(style, brush);
+  const face = faceIn(style, brush.page.metrics);
   if (isFormControl(node.box))
     return drawControl(element, inner, style, (text, x, baseline, colour) =>
       drawRun({ text, face, size: style.fontSize, x, baseline, colour }, brush.outlines, brush.definitions),

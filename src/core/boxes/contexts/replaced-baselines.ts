@@ -2,6 +2,7 @@ import { isLengthPercentage, resolveLength } from '../../css/index.js';
 import { displaySize } from '../../html/index.js';
 import { isFormControl, type Box } from '../box.js';
 import { fieldLine } from '../generate/lines.js';
+import { faceIn } from '../text/index.js';
 import type { Layout } from '../layout.js';
 import { frameHeight, type Frame } from '../used/sizes.js';
 import { lineHeightOf } from './inline/extents.js';
@@ -39,8 +40,8 @@ function controlBaseline(box: Box, height: number, { border, padding }: Frame, l
   if (list) return height + BELOW.list;
   const type = attributes.get('type')?.toLowerCase();
   if (tag === 'input' && (type === 'color' || type === 'range')) return height + BELOW[type];
-  const { fontFamily, fontWeight, fontStyle, fontSize } = box.style;
-  const face = layout.metrics.face(fontFamily, fontWeight, fontStyle !== 'normal');
+  const { fontSize } = box.style;
+  const face = faceIn(box.style, layout.metrics);
   const [ascent, descent] = [face.ascent(fontSize), face.descent(fontSize)];
   const top = border.top + padding.top;
   const room = height - frameHeight({ border, padding });

@@ -1,11 +1,11 @@
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { ElementNode, MarkupView } from '../../html/index.js';
 import type { NaturalSize } from '../box.js';
-import type { TextMetrics } from '../text/index.js';
+import { faceIn, type TextMetrics } from '../text/index.js';
 import { labelOf } from './list-box.js';
 import type { Sources } from './natural.js';
 import { fileField } from './file-field.js';
-import { faceIn, fieldLine, usedLineHeight } from './lines.js';
+import { fieldLine, usedLineHeight } from './lines.js';
 import { range } from './range.js';
 import { count, sized } from './sized.js';
 

@@ -1,7 +1,7 @@
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { NaturalSize } from '../box.js';
-import type { TextMetrics } from '../text/index.js';
-import { faceIn, usedLineHeight } from './lines.js';
+import { faceIn, type TextMetrics } from '../text/index.js';
+import { usedLineHeight } from './lines.js';
 import { definite, fixed, outer, sized } from './sized.js';
 
 /** Digits of a file name there is room for. */

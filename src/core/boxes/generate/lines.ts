@@ -1,10 +1,5 @@
 import type { ComputedStyle } from '../../cascade/index.js';
-import type { Face, TextMetrics } from '../text/index.js';
-
-/** The face text of a style is set in. */
-export function faceIn(style: ComputedStyle, metrics: TextMetrics) {
-  return metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
-}
+import { faceIn, type Face, type TextMetrics } from '../text/index.js';
 
 /** Height of a line of a style, px. */
 export function usedLineHeight(style: ComputedStyle, metrics: TextMetrics): number {

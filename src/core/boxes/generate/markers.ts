@@ -2,7 +2,7 @@ import { withValues, type ComputedStyle } from '../../cascade/index.js';
 import type { ElementNode } from '../../html/index.js';
 import type { Box, Marker, NaturalSize } from '../box.js';
 import { generatedContent, markerText } from './content.js';
-import { faceIn } from './lines.js';
+import { faceIn } from '../text/index.js';
 import { BULLETS } from './counter-styles.js';
 import { make, push, type Building } from './make.js';
 import { markerPicture, picture, NOTHING } from './pictures.js';

@@ -1,6 +1,9 @@
 import type { FontFamily } from '../../css/index.js';
+import type { Features } from './features.js';
 import type { OpenFont } from './web-fonts.js';
 import { scriptOf } from './scripts.js';
+import { smallCapsFace } from './small-caps.js';
+import { split } from './split.js';
 import { isSpaceOfSize, madeSpace } from './spaces.js';
 import { isArabic, joinedForms } from './arabic.js';
 import tables from './advances.json' with { type: 'json' };
@@ -39,7 +42,7 @@ export interface Face {
 export interface TextMetrics {
   /** Whether a family name stands for something these metrics hold. */
   knows(family: string): boolean;
-  face(families: readonly FontFamily[], weight: number, italic: boolean): Face;
+  face(families: readonly FontFamily[], weight: number, italic: boolean, features?: Features | null): Face;
   /** Whether the first family that is there holds pictures instead of letters. */
   isSymbolic(families: readonly FontFamily[]): boolean;
 }
@@ -104,8 +107,10 @@ const KNOWN: Readonly<Record<string, Kind>> = {
 /** Advance of characters no table holds: wide scripts and pictures take the whole em. */
 const WIDE =
   /[\u1100-\u115f\u2e80-\ua4cf\uac00-\ud7a3\uf900-\ufaff\ufe30-\ufe4f\uff00-\uff60\u{1f300}-\u{1faff}\u{20000}-\u{3fffd}]/u;
-const ZERO_WIDTH =
-  /[\u0000-\u001f\u007f-\u009f\u00ad\u200b-\u200f\u2028-\u202e\u2060-\u2064\ufeff\ufe00-\ufe0f\u180e\u0300-\u036f]/;
+const ZERO_WIDTH = /[\t\n\r\u00ad\u061c\u200b-\u200f\u202a-\u202e\u2060-\u2064\ufeff\ufe00-\ufe0f\u180e\u0300-\u036f]/;
+/** What no font draws: control characters, those of no letter of their own, and those of private use. @spec css-text-3 §2 */
+const UNDRAWN = /[\0-\u001f\u007f-\u009f\ue000-\uf8ff\ufff9-\ufffc]/;
+const SEPARATORS = /[\u2028\u2029]/;
 const FALLBACK_ADVANCE = 0.6;
 
 /**
@@ -115,18 +120,6 @@ const FALLBACK_ADVANCE = 0.6;
 export function scaledEm(size: number, unitsPerEm: number): number {
   const factor = Math.round((Math.trunc(size * 64) * 65536) / unitsPerEm);
   return (factor * unitsPerEm) / 64 / 65536;
-}
-
-/** Neighbouring characters that share a key, as runs. */
-export function split<K>(text: string, keyOf: (character: string) => K): { key: K; text: string }[] {
-  const out: { key: K; text: string }[] = [];
-  for (const character of text) {
-    const key = keyOf(character);
-    const last = out[out.length - 1];
-    if (last && last.key === key) last.text += character;
-    else out.push({ key, text: character });
-  }
-  return out;
 }
 
 const byCode = (runs: readonly (readonly number[])[]): Map<number, number> => {
@@ -189,9 +182,11 @@ class TableFace implements Face {
 
   #advance(character: string): number {
     if (ZERO_WIDTH.test(character)) return 0;
+    if (SEPARATORS.test(character)) return this.#advance(' ');
     const code = character.codePointAt(0)!;
     const known = this.#advances.get(code);
     if (known !== undefined) return known;
+    if (UNDRAWN.test(character)) return this.table.missing;
     const made = madeSpace(code, this.table.unitsPerEm, (c) => this.#advances.get(c));
     if (made !== null) return made;
     const other = fallbackAdvance(code);
@@ -209,7 +204,9 @@ class TableFace implements Face {
     const nameOf = (character: string): string => {
       const code = character.codePointAt(0)!;
       if (this.#advances.has(code) || ZERO_WIDTH.test(character)) return this.name;
-      return isSpaceOfSize(code) || fallbackAdvance(code) === undefined ? 'missing' : 'fallback';
+      return isSpaceOfSize(code) || UNDRAWN.test(character) || fallbackAdvance(code) === undefined
+        ? 'missing'
+        : 'fallback';
     };
     return split(text, nameOf).map(({ key, text: part }) => ({ text: part, font: null, name: key, scale: 1 }));
   }
@@ -219,7 +216,7 @@ class TableFace implements Face {
     if (reaching === undefined) {
       reaching = [...text].some((c) => {
         const code = c.codePointAt(0)!;
-        return !this.#has(code) && !ZERO_WIDTH.test(c) && fallbackAdvance(code) !== undefined;
+        return !this.#has(code) && !ZERO_WIDTH.test(c) && !UNDRAWN.test(c) && fallbackAdvance(code) !== undefined;
       });
       if (this.#reaching.size > 20_000) this.#reaching.clear();
       this.#reaching.set(text, reaching);
@@ -283,7 +280,10 @@ function kindOf(families: readonly FontFamily[]): Kind {
 const metricsOf = (missing: Missing): TextMetrics => ({
   knows: (family) => family.toLowerCase() in KNOWN,
   isSymbolic: () => false,
-  face: (families, weight, italic) => tableFace(kindOf(families), weight >= 600, italic, missing),
+  face(families, weight, italic, features) {
+    const face = tableFace(kindOf(families), weight >= 600, italic, missing);
+    return features?.caps ? smallCapsFace(face, features.caps.made) : face;
+  },
 });
 
 /** Metrics from the shipped advance tables. */

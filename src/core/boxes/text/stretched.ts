@@ -14,8 +14,8 @@ export function stretchedMetrics(base: TextMetrics, factor: number): TextMetrics
   return {
     knows: (family) => base.knows(family),
     isSymbolic: (families) => base.isSymbolic(families),
-    face(families, weight, italic) {
-      const face = base.face(families, weight, italic);
+    face(families, weight, italic, features) {
+      const face = base.face(families, weight, italic, features);
       return base.knows(families[0]?.name ?? '') ? face : stretched(face);
     },
   };

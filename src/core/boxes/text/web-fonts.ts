@@ -1,7 +1,10 @@
 import { grouped } from '../../base/index.js';
 import type { FontFamily } from '../../css/index.js';
 import { isSpaceOfSize, madeSpace } from './spaces.js';
-import { scaledEm, split, type Face, type FontRun, type TextMetrics } from './metrics.js';
+import type { Features, FeatureSettings } from './features.js';
+import { scaledEm, type Face, type FontRun, type TextMetrics } from './metrics.js';
+import { smallCapsFace } from './small-caps.js';
+import { split } from './split.js';
 
 /** The values an axis of a variable font may take. */
 interface AxisRange {
@@ -27,6 +30,9 @@ export interface OpenFont {
   /** Axes along which its glyphs vary, by tag, and the same font at values of them. @spec css-fonts-4 §7.12 */
   readonly axes?: FontAxes;
   at?(settings: Readonly<Record<string, number>>): OpenFont;
+  /** Tags of the OpenType features it holds, and the same font with some of them set. @spec css-fonts-4 §7 */
+  readonly features?: ReadonlySet<string>;
+  featured?(settings: FeatureSettings): OpenFont;
   has(codePoint: number): boolean;
   /** Advance of a run shaped as a whole. */
   advance(text: string, kerning: boolean): number;
@@ -69,7 +75,7 @@ const LETTERS = [...'aeinorst'].map((letter) => letter.codePointAt(0)!);
 /** A page's own fonts in front of the bundled tables. */
 export function webMetrics(faces: readonly WebFace[], base: TextMetrics): TextMetrics {
   const byFamily = grouped(faces, ({ family }) => family.toLowerCase());
-  const known = new Map<readonly FontFamily[], Map<number, Face>>();
+  const known = new Map<readonly FontFamily[], Map<string, Face>>();
   return {
     isSymbolic(families) {
       const there = families.find((f) => byFamily.has(f.name.toLowerCase()) || base.knows(f.name));
@@ -77,23 +83,31 @@ export function webMetrics(faces: readonly WebFace[], base: TextMetrics): TextMe
       return own !== undefined && own.every((face) => !LETTERS.some((letter) => serves(face, letter)));
     },
     knows: (family) => byFamily.has(family.toLowerCase()) || base.knows(family),
-    face(families, weight, italic) {
+    face(families, weight, italic, features = null) {
       let byCut = known.get(families);
       if (!byCut) known.set(families, (byCut = new Map()));
-      const key = weight * 2 + Number(italic);
+      const key = `${weight} ${italic} ${features?.key ?? ''}`;
       let face = byCut.get(key);
-      if (!face) byCut.set(key, (face = pick(families, weight, italic)));
+      if (!face) byCut.set(key, (face = pick(families, weight, italic, features)));
       return face;
     },
   };
 
-  function pick(families: readonly FontFamily[], weight: number, italic: boolean): Face {
+  function pick(families: readonly FontFamily[], weight: number, italic: boolean, features: Features | null): Face {
     const at = families.findIndex((f) => byFamily.has(f.name.toLowerCase()) || base.knows(f.name));
     const own = at < 0 ? undefined : byFamily.get(families[at]!.name.toLowerCase());
-    if (!own) return base.face(families, weight, italic);
-    const rest = families.slice(at + 1);
+    if (!own) return base.face(families, weight, italic, features);
     const cut = bestCut(own, weight, italic);
-    return new WebFontFace(cut, weight, webMetrics(faces, base).face(rest, weight, italic));
+    const caps = features?.caps;
+    const drawn = !caps || cut.every(({ font }) => caps.tags.every((tag) => font.features?.has(tag)));
+    const settings = {
+      ...(caps && drawn ? Object.fromEntries(caps.tags.map((tag) => [tag, 1])) : {}),
+      ...features?.settings,
+    };
+    const inner = features && !drawn ? { ...features, caps: null, key: `${features.key} made` } : features;
+    const rest = webMetrics(faces, base).face(families.slice(at + 1), weight, italic, inner);
+    const face = new WebFontFace(cut, weight, Object.keys(settings).length > 0 ? settings : null, rest);
+    return drawn ? face : smallCapsFace(face, caps!.made);
   }
 }
 
@@ -127,12 +141,14 @@ class WebFontFace implements Face {
   readonly #widths = new Map<string, number>();
   /** Glyphs differ by size. */
   readonly #sized: boolean;
+  readonly #featured = new WeakMap<OpenFont, OpenFont>();
   /** What of a text no face of the family has. */
   readonly #lacking = new Map<string, string>();
 
   constructor(
     readonly faces: readonly WebFace[],
     private readonly weight: number,
+    private readonly settings: FeatureSettings | null,
     readonly fallback: Face,
   ) {
     this.#sized = faces.some(({ font }) => font.axes?.['opsz']);
@@ -192,8 +208,17 @@ class WebFontFace implements Face {
     return ((madeSpace(code, font.unitsPerEm, advanceOf) ?? 0) / font.unitsPerEm) * face.sizeAdjust;
   }
 
-  /** The file of a face, at the weight and the optical size a variable one is used with. @spec css-fonts-4 §5.2, §6.13 */
-  #fontOf({ font, weights: [low, high] }: WebFace, size: number): OpenFont {
+  /** The file of a face with the features asked for, at the weight and the optical size a variable one is used with. */
+  #fontOf(face: WebFace, size: number): OpenFont {
+    const font = this.#varied(face, size);
+    if (!this.settings || !font.featured) return font;
+    let made = this.#featured.get(font);
+    if (!made) this.#featured.set(font, (made = font.featured(this.settings)));
+    return made;
+  }
+
+  /** @spec css-fonts-4 §5.2, §6.13 */
+  #varied({ font, weights: [low, high] }: WebFace, size: number): OpenFont {
     if (!font.axes || !font.at) return font;
     const { wght, opsz } = font.axes;
     const held = (value: number, { min, max }: AxisRange) => Math.max(min, Math.min(max, value));

@@ -1,4 +1,4 @@
-import { isIdent } from '../values/index.js';
+import { isIdent, type Component } from '../values/index.js';
 import { parseFamilies } from './fonts.js';
 import { type Piece, type Shorthand, accepts } from './shorthand-parts.js';
 
@@ -52,5 +52,35 @@ export const font: Shorthand = {
     }
     const families = rest.length > 0 ? parseFamilies(rest) : null;
     return families ? { ...pieces, 'font-family': families } : null;
+  },
+};
+
+const VARIANTS: readonly (readonly [string, RegExp])[] = [
+  ['font-variant-caps', /^(small-caps|all-small-caps|petite-caps|all-petite-caps|unicase|titling-caps)$/],
+  ['font-variant-ligatures', /^((no-)?(common|discretionary|historical)-ligatures|(no-)?contextual)$/],
+  [
+    'font-variant-numeric',
+    /^((lining|oldstyle|proportional|tabular)-nums|(diagonal|stacked)-fractions|ordinal|slashed-zero)$/,
+  ],
+];
+/** Words of longhands that are not followed. */
+const OTHER_VARIANTS =
+  /^(sub|super|text|emoji|unicode|historical-forms|jis(78|83|90|04)|simplified|traditional|(full|proportional)-width|ruby)$/;
+
+/** @spec css-fonts-4 §6.11 */
+export const fontVariant: Shorthand = {
+  longhands: VARIANTS.map(([name]) => name),
+  expand: (items) => {
+    if (items.length === 1 && isIdent(items[0], 'none')) return { 'font-variant-ligatures': [items[0]!] };
+    if (items.length === 1 && isIdent(items[0], 'normal')) return {};
+    const pieces: Record<string, Component[]> = {};
+    for (const item of items) {
+      if (!isIdent(item)) return null;
+      const word = (item as { name: string }).name.toLowerCase();
+      const longhand = VARIANTS.find(([, words]) => words.test(word))?.[0];
+      if (longhand) (pieces[longhand] ??= []).push(item);
+      else if (!OTHER_VARIANTS.test(word)) return null;
+    }
+    return items.length === 0 || (pieces['font-variant-caps']?.length ?? 0) > 1 ? null : pieces;
   },
 };

@@ -5,7 +5,7 @@ import { background } from './shorthand-backgrounds.js';
 import { isTextEdge } from './text.js';
 import { timeline } from './shorthand-timelines.js';
 import { gridLines, gridTemplate, grid } from './shorthand-grid.js';
-import { font } from './shorthand-fonts.js';
+import { font, fontVariant } from './shorthand-fonts.js';
 
 const BORDER_PARTS = ['width', 'style', 'color'] as const;
 
@@ -213,6 +213,7 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   'border-radius': radius,
   outline,
   font,
+  'font-variant': fontVariant,
   flex,
   'flex-flow': flexFlow,
   background,
@@ -286,7 +287,7 @@ export const ALIASES: Readonly<Record<string, string>> = {
   '-webkit-column-break-inside': 'break-inside',
   ...OLD_LOGICAL,
   ...Object.fromEntries(
-    'align-content align-items align-self animation animation-delay animation-direction animation-duration animation-fill-mode animation-iteration-count animation-name animation-play-state animation-timing-function appearance backface-visibility background-clip background-origin background-size border-radius box-sizing clip-path column-count column-width columns filter flex flex-basis flex-direction flex-flow flex-grow flex-shrink flex-wrap justify-content order perspective perspective-origin transform transform-origin transform-style transition transition-delay transition-duration transition-property transition-timing-function user-select column-gap column-span column-fill'
+    'align-content align-items align-self animation animation-delay animation-direction animation-duration animation-fill-mode animation-iteration-count animation-name animation-play-state animation-timing-function appearance backface-visibility background-clip background-origin background-size border-radius box-sizing clip-path column-count column-width columns filter flex flex-basis flex-direction flex-flow flex-grow flex-shrink flex-wrap justify-content order perspective perspective-origin transform transform-origin transform-style transition transition-delay transition-duration transition-property transition-timing-function user-select column-gap column-span column-fill font-feature-settings opacity shape-outside text-orientation writing-mode border-top-left-radius border-top-right-radius border-bottom-left-radius border-bottom-right-radius'
       .split(' ')
       .map((name) => [`-webkit-${name}`, name]),
   ),

@@ -19,7 +19,7 @@ export const WHITE: Rgba = Object.freeze({ r: 255, g: 255, b: 255, a: 1 });
 const grey = (v: number, a = 1): Rgba => Object.freeze({ r: v, g: v, b: v, a });
 
 /** System colours as current desktop browsers give them: light scheme, dark scheme. @spec css-color-4 §6.2 */
-const SYSTEM: Readonly<Record<string, readonly [Rgba, Rgba]>> = {
+const CURRENT: Readonly<Record<string, readonly [Rgba, Rgba]>> = {
   canvas: [WHITE, grey(18)],
   canvastext: [BLACK, WHITE],
   linktext: [rgb(0, 0, 238), rgb(158, 158, 255)],
@@ -40,8 +40,30 @@ const SYSTEM: Readonly<Record<string, readonly [Rgba, Rgba]>> = {
   accentcolor: [rgb(0, 117, 255), rgb(153, 200, 255)],
   accentcolortext: [WHITE, BLACK],
   '-webkit-link': [rgb(0, 0, 238), rgb(158, 158, 255)],
+  '-webkit-activelink': [rgb(255, 0, 0), rgb(255, 158, 158)],
+  '-webkit-text': [BLACK, BLACK],
   '-webkit-focus-ring-color': [rgb(16, 16, 16), WHITE],
 };
+
+/** Names of former times, by what they mean today. @spec css-color-4 §A (deprecated system colors) */
+const FORMER: Readonly<Record<string, string>> = {
+  buttonborder:
+    'activeborder inactiveborder threeddarkshadow threedhighlight threedlightshadow threedshadow windowframe',
+  canvas: 'activecaption appworkspace background inactivecaption infobackground menu scrollbar window',
+  buttonface: 'buttonhighlight buttonshadow threedface',
+  canvastext: 'captiontext infotext menutext windowtext',
+  graytext: 'inactivecaptiontext',
+};
+
+const SYSTEM: Readonly<Record<string, readonly [Rgba, Rgba]>> = {
+  ...CURRENT,
+  ...Object.fromEntries(
+    Object.entries(FORMER).flatMap(([now, names]) => names.split(' ').map((name) => [name, CURRENT[now]!])),
+  ),
+};
+
+const NAMED = new RegExp(`(?<![\\w-])(${Object.keys(SYSTEM).join('|')})(?![\\w-])`, 'gi');
+const BOUND = new RegExp(`currentcolor|light-dark|${Object.keys(SYSTEM).join('|')}`, 'i');
 
 function rgb(r: number, g: number, b: number): Rgba {
   return Object.freeze({ r, g, b, a: 1 });
@@ -63,7 +85,7 @@ export function readColour(item: Component | undefined): Computation<Rgba> | nul
   if (item.type !== 'function') return null;
   if (item.name === 'light-dark') return lightDark(item.args);
   const text = item.node.toString();
-  if (!/currentcolor|light-dark|canvas|linktext|buttonface|buttontext/i.test(text)) return fixed(text);
+  if (!BOUND.test(text)) return fixed(text);
   const probe = parseColourText(substitute(text, { currentColor: BLACK, dark: false }));
   return probe ? (c) => parseColourText(substitute(text, c)) ?? probe : null;
 }
@@ -78,9 +100,7 @@ function lightDark(args: readonly Component[]): Computation<Rgba> | null {
 function substitute(text: string, c: Pick<ComputeContext, 'currentColor' | 'dark'>): string {
   return text
     .replace(/\bcurrentcolor\b/gi, printColour(c.currentColor))
-    .replace(/\b(canvastext|canvas|linktext|buttonface|buttontext)\b/gi, (name) =>
-      printColour(SYSTEM[name.toLowerCase()]![c.dark ? 1 : 0]),
-    );
+    .replace(NAMED, (name) => printColour(SYSTEM[name.toLowerCase()]![c.dark ? 1 : 0]));
 }
 
 const cache = new Map<string, Rgba | null>();

@@ -1,5 +1,5 @@
 import { unite, type Rect } from '../../base/index.js';
-import { usedFontSize } from '../../boxes/index.js';
+import { faceIn, usedFontSize } from '../../boxes/index.js';
 import type { ElementNode } from '../../html/index.js';
 import type { Matrix } from '../../paint/index.js';
 import type { Sources } from './graphics.js';
@@ -69,7 +69,7 @@ export function layText(
     const moves = along('x') !== null || down('y') !== null;
     x = (along('x') ?? x) + (along('dx') ?? 0);
     y = (down('y') ?? y) + (down('dy') ?? 0);
-    const face = metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
+    const face = faceIn(style, metrics);
     const size = usedFontSize(style, face) * scale;
     const [ascent, descent] = [face.ascent(size) / scale, face.descent(size) / scale];
     const { alignmentBaseline, dominantBaseline } = style;

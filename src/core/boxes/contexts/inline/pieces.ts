@@ -4,6 +4,7 @@ import type { Box } from '../../box.js';
 import { snap } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import {
+  faceIn,
   usedFontSize,
   breaksInsideWords,
   breaksSpaces,
@@ -51,7 +52,7 @@ function typeOf(style: ComputedStyle, { metrics }: Pick<Layout, 'metrics'>): Typ
   const known = types.get(style);
   if (known?.metrics === metrics) return known;
   const { fontSize } = style;
-  const face = metrics.face(style.fontFamily, style.fontWeight, style.fontStyle !== 'normal');
+  const face = faceIn(style, metrics);
   const made: Type = {
     metrics,
     face,
