@@ -8,5 +8,5 @@ export { embeddingLevels, mayRunBackwards } from './bidi.js';
 export { breaksSpaces, hangsSpaces, keepsBreaks, keepsSpaces, wraps } from './white-space.js';
 export { usedFontSize } from './size.js';
 export { faceIn } from './typeface.js';
-export type { FeatureSettings } from './features.js';
+export { featuresOf, type FeatureSettings } from './features.js';
 export { scriptAtEnd, scriptOf } from './scripts.js';

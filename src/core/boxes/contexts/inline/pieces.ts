@@ -5,6 +5,7 @@ import { snap } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import {
   faceIn,
+  featuresOf,
   usedFontSize,
   breaksInsideWords,
   breaksSpaces,
@@ -288,6 +289,7 @@ const sameFont = (a: ComputedStyle, b: ComputedStyle): boolean =>
   a.fontSize === b.fontSize &&
   a.fontWeight === b.fontWeight &&
   a.fontStyle === b.fontStyle &&
+  featuresOf(a)?.key === featuresOf(b)?.key &&
   (a.fontFamily === b.fontFamily ||
     (a.fontFamily.length === b.fontFamily.length &&
       a.fontFamily.every(({ name }, i) => name === b.fontFamily[i]!.name)));
