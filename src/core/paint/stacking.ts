@@ -2,6 +2,8 @@ import type { Box } from '../boxes/index.js';
 import { makersOf } from '../css/index.js';
 
 const MAKERS = makersOf('stacking');
+/** What inline boxes do not take. @spec css-contain-3 §3 */
+const CONTAINMENT: ReadonlySet<string> = new Set(['contain', 'contentVisibility', 'containerType']);
 
 /** Why a box paints its descendants as one group. @spec css2 §9.9.1, css-position-4, css-color-4 §3.2, filter-effects-1, css-transforms-1, css-will-change-1, css-contain-3 */
 export function stackingReasons(box: Box): readonly string[] {
@@ -26,8 +28,10 @@ function found(box: Box): readonly string[] {
   else if (style.position !== 'static' && style.willChange.includes('z-index')) out.push('will-change: z-index');
   if (inFlexOrGrid && style.zIndex !== 'auto') out.push(`flex or grid item with z-index: ${style.zIndex}`);
   // Inline boxes are not transformed, but what is said of a positioned one counts.
-  const transformable = box.outer !== 'inline' || box.inner !== 'flow' || style.position !== 'static';
+  const atomic = box.outer !== 'inline' || box.inner !== 'flow';
+  const transformable = atomic || style.position !== 'static';
   for (const maker of MAKERS) {
+    if (!atomic && CONTAINMENT.has(maker.key)) continue;
     const reason = maker.transformable && !transformable ? null : maker.says(style[maker.key]);
     if (reason !== null) out.push(reason);
   }

@@ -1,11 +1,12 @@
 import { unite, type Rect } from '../base/index.js';
 import { isInFlow, type Box } from '../boxes/index.js';
-import type { PaintNode } from '../paint/index.js';
+import { stackingReasons, type PaintNode } from '../paint/index.js';
 
 /** An inline box that paints nothing of its own: browsers keep no fragment for it and take the room of what it holds. */
-function isBare({ style, inner, outer, anonymous }: Box): boolean {
+function isBare(box: Box): boolean {
+  const { style, inner, outer, anonymous } = box;
   const edges = [style.paddingTop, style.paddingRight, style.paddingBottom, style.paddingLeft];
-  const margins = [style.marginLeft, style.marginRight];
+  const margins = [style.marginTop, style.marginRight, style.marginBottom, style.marginLeft];
   const widths = [style.borderTopWidth, style.borderRightWidth, style.borderBottomWidth, style.borderLeftWidth];
   return (
     outer === 'inline' &&
@@ -15,7 +16,8 @@ function isBare({ style, inner, outer, anonymous }: Box): boolean {
     style.backgroundColor.a === 0 &&
     style.backgroundImage.length === 0 &&
     style.outlineStyle === 'none' &&
-    style.opacity === 1 &&
+    style.boxShadow.length === 0 &&
+    stackingReasons(box).length === 0 &&
     edges.every((e) => e.px === 0 && e.percent === 0) &&
     margins.every((m) => m !== 'auto' && m.px === 0 && m.percent === 0) &&
     widths.every((w) => w === 0)

@@ -201,7 +201,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     natural,
     centred,
     rows: isListBox(element, building.styles.view) ? rowsOf(element, building.styles.view) : 0,
-    locked: style.contentVisibility === 'hidden' && !replaced,
+    locked: style.contentVisibility === 'hidden' && !replaced && (canLock(outer, inner) || centred),
     viewport: element.tag === 'body' && element.parent?.parent === null && isOpen(building.styles.of(element.parent)),
     marker: outsideMarker(element, style, building),
   });
@@ -221,6 +221,10 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   partFieldset(box, building);
   complete(box, building);
 }
+
+/** Inline boxes and the rows and columns of tables have no size to contain. @spec css-contain-3 §4 (as browsers have it) */
+const canLock = (outer: Outer, inner: Inner): boolean =>
+  inner !== 'flow' ? outer !== 'table-part' : outer !== 'inline';
 
 /** Outer and inner type. What stands by itself is neither table nor part of one. @spec css-tables-3 §2.1 */
 function typesOf(style: ComputedStyle, alone: boolean): readonly [Outer, Inner] {

@@ -23,7 +23,7 @@ const nothing = (): number => 0;
  */
 export function containedWidth(box: Box, layout: Layout, empty: () => number = nothing): number | null {
   if (box.anonymous && box.locked) return 0;
-  if (!applies(box)) return null;
+  if (!box.locked && !applies(box)) return null;
   const { contain, containerType, containIntrinsicWidth } = box.style;
   const held = [...contain, ...containerType].some((word) => /^(size|strict|inline-size)$/.test(word));
   return held || skips(box, layout) ? (containIntrinsicWidth.px ?? empty()) : null;
@@ -31,7 +31,7 @@ export function containedWidth(box: Box, layout: Layout, empty: () => number = n
 
 export function containedHeight(box: Box, layout: Layout, empty: () => number = nothing): number | null {
   if (box.anonymous && box.locked) return 0;
-  if (!applies(box)) return null;
+  if (!box.locked && !applies(box)) return null;
   const { contain, containerType, containIntrinsicHeight } = box.style;
   const held = [...contain, ...containerType].some((word) => word === 'size' || word === 'strict');
   return held || skips(box, layout) ? (containIntrinsicHeight.px ?? empty()) : null;
