@@ -95,6 +95,17 @@ describe('menus', () => {
     expect(out).toContain('No navigation landmark');
   });
 
+  test('the links of an image map are said, and seen on its picture', () => {
+    site.put(
+      'map.html',
+      '<!doctype html><html lang=en><body><nav><img src=none.png alt=Harbour usemap="#m" width=90 height=30><map name=m><area href=a alt=Fares><area href=b alt=Times><area href=c alt=Islands></map></nav></body></html>',
+    );
+    expect(site.run(['menus', 'map.html']).out).toContain('the 3 links of an image map in it are not judged');
+    const { out } = site.run(['walk', 'map.html', '--at', '1280']);
+    expect(out).toContain('link “Fares”');
+    expect(out).not.toContain('cannot be seen');
+  });
+
   test('links that stand like a menu and are none are said, and nothing passes for clean', () => {
     const { out } = site.run(['menus', 'words.html']);
     expect(out).toMatch(/To look at\n {2}header: 3 links stand in it that were not taken for a menu.*words\.html:1/s);

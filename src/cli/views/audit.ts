@@ -41,7 +41,7 @@ function heading({ page, widths, level }: AuditResult, { colours }: Terminal): s
 function menusPart({ menus }: AuditResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
   if (menus.length === 0)
-    return `${colours.bold('Menus')}\n${indent('No menu was found: no navigation landmark and no list of links that is named or placed like one. If the page has one, it may be made by a script.', 2, columns)}`;
+    return `${colours.bold('Menus')}\n${indent('No menu was found: no navigation landmark with links and no list of links that is named or placed like one. If the page has one, it may be made by a script.', 2, columns)}`;
   const lines = menus.map((menu) => {
     const subs = menu.items.filter((item) => item.submenu).length;
     const opened = menu.toggles.length > 0 ? `, opened by ${menu.toggles.map(toggleName).join(' or ')}` : '';

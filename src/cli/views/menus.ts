@@ -15,7 +15,7 @@ const FORMS: Readonly<Record<MenuModel['forms'][number]['form'], string>> = {
 export function menusView(result: MenusResult, terminal: Terminal): string {
   const { colours, columns } = terminal;
   const head = `${colours.bold(harmless(result.page))}  ${plural(result.menus.length, 'menu')}`;
-  const none = 'No navigation landmark, and no list of links that is named or stands like a menu.';
+  const none = 'No navigation landmark with links, and no list of links that is named or stands like a menu.';
   const parts =
     result.menus.length === 0 ? [indent(none, 2, columns)] : result.menus.map((menu) => menuView(menu, terminal));
   const unseen = result.limits

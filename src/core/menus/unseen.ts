@@ -28,6 +28,7 @@ const limit = (subject: string, consequence: string, e: ElementNode): Limit => (
 /** What may be a menu and is not looked at: links that stand like one on a page without any, and what scripts fill. */
 export const unseenMenus = (page: Page, menus: readonly Menu[]): readonly Limit[] => [
   ...(menus.length === 0 ? untaken(page) : []),
+  ...mapped(page),
   ...filled(page, menus),
   ...added(page, menus),
 ];
@@ -46,6 +47,17 @@ function untaken({ document }: Page): readonly Limit[] {
       holder,
     ),
   ];
+}
+
+/** Links of an image map where a menu may stand: they are no boxes that could be judged. */
+function mapped({ document }: Page): readonly Limit[] {
+  const areas = (e: ElementNode) => [...descendants(e)].filter((x) => x.tag === 'area' && x.attributes.has('href'));
+  const holders = document.elements.filter((e) => standsLikeMenu(e) && areas(e).length >= FEW);
+  return holders
+    .filter((e) => !holders.some((other) => other !== e && isAncestorOrSelf(e, other)))
+    .map((e) =>
+      limit(selectorOf(e), `the ${areas(e).length} links of an image map in it are not judged: have a look`, e),
+    );
 }
 
 /** A part marked or named as a menu that is empty in the markup, and the script that fills it. */

@@ -1,6 +1,6 @@
 import { isInFlow } from '../boxes/index.js';
 import { MARKUP, type ElementNode, type MarkupView } from '../html/index.js';
-import type { Scene } from '../scene/index.js';
+import { pictureOf, type Scene } from '../scene/index.js';
 
 /** The tabindex attribute as a number; null where it is absent or malformed. @spec html §6.6.3 */
 export function tabIndexOf(element: ElementNode, m: MarkupView = MARKUP): number | null {
@@ -58,19 +58,11 @@ const isFormControl = (element: ElementNode): boolean =>
 /** Whether focus can come to the element in a scene: rendered, visible and not inert. */
 export function canTakeFocus(element: ElementNode, scene: Scene): boolean {
   if (!isFocusable(element, scene)) return false;
-  if (element.tag === 'area') return areaIsRendered(element, scene);
+  if (element.tag === 'area') return pictureOf(element, scene) !== null;
   if (!scene.box(element) && scene.style(element).display !== 'contents') return false;
   if (scene.style(element).visibility !== 'visible' || (!scene.box(element) && scene.style(element).display === 'none'))
     return false;
   return !isInert(element, scene);
-}
-
-function areaIsRendered(area: ElementNode, scene: Scene): boolean {
-  const name = area.parent?.attributes.get('name');
-  return scene.document.elements.some(
-    (e) =>
-      e.tag === 'img' && name !== undefined && scene.attribute(e, 'usemap') === `#${name}` && scene.box(e) !== null,
-  );
 }
 
 export function isInert(element: ElementNode, scene: MarkupView = MARKUP): boolean {

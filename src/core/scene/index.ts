@@ -2,6 +2,7 @@ export { Page, type PageParts, type Preview } from './page.js';
 export { PageDraft, withoutFragment, type DeclaredMenu, type PageOptions, type PageText } from './draft.js';
 export { openPage, openPageNow, type OpenOptions, type Reader } from './open.js';
 export { Scene } from './scene.js';
+export { pictureOf } from './areas.js';
 export { CLOSED, setting, VISITORS, withoutScript, type Setting, type Visitor } from './setting.js';
 export { destinationOf, landingOf, leadsSomewhere, type Destination } from './fragment.js';
 export { scrolledScene, scrollEnd } from './scrolled.js';

@@ -31,7 +31,8 @@ import { Glance } from './glance.js';
 import type { GraphicFile, GraphicFiles } from './graphics/files.js';
 import { Graphics, isGraphic } from './graphics/graphics.js';
 import { reachOf } from './scroll-reach.js';
-import { inlineRect } from './inline-rects.js';
+import { pictureOf } from './areas.js';
+import { areaRect, inlineRect } from './inline-rects.js';
 import { skippedFragments } from './skipped.js';
 import { inkPart, reachablePart, seenPart, type Ends } from './parts.js';
 import type { Setting } from './setting.js';
@@ -155,7 +156,8 @@ export class Scene extends Glance {
     if (isGraphic(element)) return this.#graphicsAround(element)?.rects.get(element) ?? null;
     let known = this.#rects.get(element);
     if (known === undefined) {
-      const all = this.nodes(element).map((node) => ({ node, rect: boundsOf(node.matrix, inlineRect(node)) }));
+      const rectOf = (node: PaintNode) => (element.tag === 'area' ? areaRect(node, this) : inlineRect(node));
+      const all = this.nodes(element).map((node) => ({ node, rect: boundsOf(node.matrix, rectOf(node)) }));
       const held = all.filter(({ node, rect: r }) => r.width > 0 && (r.height > 0 || holdsContext(node)));
       known = (held.length > 0 ? held : all.slice(-1)).map(({ rect }) => rect).reduce<Rect | null>(unite, null);
       this.#rects.set(element, known);
@@ -208,9 +210,11 @@ export class Scene extends Glance {
   }
 
   #part(element: ElementNode, partOf: (node: PaintNode) => Rect | null): Rect | null {
-    if (!this.isVisible(element)) return null;
+    // Areas of an image map are seen on its picture.
+    const shown = element.tag === 'area' ? (pictureOf(element, this) ?? element) : element;
+    if (!this.isVisible(shown)) return null;
     let part: Rect | null = null;
-    for (const node of this.nodes(element)) {
+    for (const node of this.nodes(shown)) {
       const rect = partOf(node);
       if (rect && rect.width >= 1 && rect.height >= 1) part = unite(part, rect);
     }
