@@ -70,6 +70,8 @@ export interface Fragment {
   readonly lineEnds: readonly number[];
   /** How far lines that have any width reach from the corner of the border box: that can be scrolled to. @spec css-overflow-3 §2.2 */
   readonly linesReach: LinesReach;
+  /** Of what stands in a line at whose end spaces hang: how much of its width can be scrolled to; null where all can. */
+  readonly scrollableWidth: number | null;
   /** Of absolute and fixed boxes: their containing block, from the border box; null for boxes in flow. */
   readonly containing: Rect | null;
   /** Of text fragments: what is shown. */
@@ -95,6 +97,7 @@ export function makeFragment(part: Pick<Fragment, 'box' | 'width' | 'height'> & 
     outOfFlow: part.outOfFlow ?? NONE,
     lineEnds: part.lineEnds ?? NONE,
     linesReach: part.linesReach ?? NO_LINES,
+    scrollableWidth: part.scrollableWidth ?? null,
     containing: part.containing ?? null,
     text: part.text ?? '',
   });

@@ -71,6 +71,7 @@ const clipsOwn = ({ box, children }: PaintNode): boolean =>
 
 /** What a node takes with its lines: those that a block is too low or too narrow for reach out of it. */
 function withLines({ fragment, box, rect }: PaintNode): Rect {
+  if (fragment.scrollableWidth !== null) return { ...rect, width: fragment.scrollableWidth };
   const { linesReach, height, width } = fragment;
   const { overflowX, overflowY } = box.computed;
   const tall = linesReach.bottom > height && overflowY === 'visible';

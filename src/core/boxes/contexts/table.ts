@@ -24,7 +24,7 @@ export function layoutTable(job: Job): Fragment {
   const columns = columnsOf(box, layout);
   const gaps = grid.columns > 0 ? spacing.x * (grid.columns + 1) : 0;
   const least = sum(columns.map((column) => leastOf(column, fixedLayout))) + gaps + frameWidth(frame);
-  const outer = Math.max(width, least);
+  const outer = Math.max(width, least, captionsLeast(grid, layout));
   const available = Math.max(0, outer - frameWidth(frame) - gaps);
   const all = inWholeSteps((fixedLayout ? fixedWidths : automaticWidths)(columns, available), available);
   const hidden = grid.columnBoxes.map((column) => column !== undefined && isHidden(column));

@@ -1,5 +1,5 @@
 import type { Box } from '../../box.js';
-import type { Fragment, LinesReach, OutOfFlow, Placed } from '../../fragment.js';
+import { makeFragment, type Fragment, type LinesReach, type OutOfFlow, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
 import { paragraphOf } from './items.js';
@@ -65,7 +65,8 @@ export function emit(emitting: Emitting, run: Running): void {
   if (marker && line.visible && run.baseline === null)
     run.y += Math.max(0, markerExtent(marker, layout).above - placed.baseline);
   const upright = turned ? placed.children.map((c) => turnedOver(c, placed.height)) : placed.children;
-  const shown = line.visible ? upright : upright.map((one) => flattened(one, space));
+  const within = line.hanging > 0 && !backwards ? upright.map((one) => cutOff(one, line.width)) : upright;
+  const shown = line.visible ? within : within.map((one) => flattened(one, space));
   const holdsAtomics = line.pieces.some((piece) => piece.kind === 'atomic');
   for (const { fragment, x, y } of shown) {
     const at = { fragment, x: left + x, y: run.y + y };
@@ -125,6 +126,15 @@ function clearAfter(line: Line, space: InlineSpace, run: Running): void {
   if (clear === 'none') return;
   const bottom = space.floats.clearance(clear === 'inline-start' ? 'left' : clear === 'inline-end' ? 'right' : clear);
   if (bottom !== null) run.y = Math.max(run.y, bottom - space.y);
+}
+
+/** Nothing can be scrolled to beyond the end of a line whose spaces hang. @spec css-text-3 §4.1.3, css-overflow-3 §2.2 */
+function cutOff(placed: Placed, end: number): Placed {
+  const { fragment, x, y } = placed;
+  const room = Math.max(0, end - x);
+  if (fragment.width <= room || fragment.box.outer === 'atomic') return placed;
+  const children = fragment.children.map((child) => cutOff(child, room));
+  return { x, y, fragment: makeFragment({ ...fragment, children, scrollableWidth: room }) };
 }
 
 /** On a line that is not made, inline boxes keep their place but have no height. @spec css2 §9.4.2 */
