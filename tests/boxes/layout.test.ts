@@ -56,6 +56,7 @@ import { cases as looseLines } from './cases/loose-lines.js';
 import { cases as perspective } from './cases/perspective.js';
 import { cases as ratios } from './cases/ratios.js';
 import { cases as sharedBaselines } from './cases/shared-baselines.js';
+import { cases as captions } from './cases/captions.js';
 import { cases as smallCaps } from './cases/small-caps.js';
 import { cases as stretched } from './cases/stretched.js';
 import { cases as tableColumns } from './cases/table-columns.js';
@@ -93,6 +94,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'aligned beside floats': alignedBesideFloats,
   'groups of columns': columnGroups,
   'numbers of older attributes': legacyNumbers,
+  captions,
   'small capitals': smallCaps,
   quirks,
   trimming,

@@ -271,6 +271,17 @@ describe('scrolling', () => {
     expect(sceneAt(hidden).scrollSize.width).toBe(800);
   });
 
+  test.each([
+    ['hanging', 'white-space:pre-wrap', 'aaaa', 800],
+    ['with a ground', 'white-space:pre-wrap', '<i style="background:red">aaaa', 800],
+    ['kept', 'white-space:break-spaces', 'aaaa', 800],
+    ['never broken', 'white-space:pre', 'aaaa', 1400],
+  ])('spaces at the end of a line: %s', (_name, css, text, least) => {
+    const page = styled(`body{margin:0}p{margin:0;font:16px monospace;${css}}`, `<p>${text}${' '.repeat(150)}</i>b`);
+    const { width } = sceneAt(page).scrollSize;
+    expect(least === 800 ? width : Math.min(width, least)).toBe(least);
+  });
+
   test('what is seen of an element', () => {
     const hidden = styled(
       'body{margin:0}#a{overflow:hidden;width:50px;height:20px}#b{width:200px}#c{position:absolute;left:-500px}#d{opacity:0}#e{position:absolute;clip:rect(0 0 0 0)}',

@@ -78,12 +78,19 @@ class Parts {
 }
 
 /** @spec css-tables-3 §3.2 */
-const layCaptions = ({ grid, outer, layout }: Assembling): readonly Fragment[] =>
+const layCaptions = ({ grid, outer, layout }: Pick<Assembling, 'grid' | 'outer' | 'layout'>): readonly Fragment[] =>
   grid.captions.map((caption) => {
     const { left, right } = usedMargins(caption, outer);
     const fixed = caption.style.width === 'auto' ? { fixedWidth: outer - left - right } : {};
     return layout.place(caption, { width: outer, height: NaN, ...fixed });
   });
+
+/** A height that only the parent decides is that of the table with its captions. @spec css-tables-3 §3.3 (the wrapper box) */
+export function withoutCaptions(space: Space, a: Pick<Assembling, 'box' | 'grid' | 'outer' | 'layout'>): Space {
+  if (space.fixedHeight === undefined || a.grid.captions.length === 0 || a.box.style.height !== 'auto') return space;
+  const taken = layCaptions(a).reduce((sum, { height, margin }) => sum + height + vertical(margin), 0);
+  return { ...space, fixedHeight: Math.max(0, space.fixedHeight - taken) };
+}
 
 /** Captions of one side, from a height on; gives where they end. */
 function stackCaptions(captions: readonly Fragment[], side: 'top' | 'bottom', from: number, parts: Parts): number {

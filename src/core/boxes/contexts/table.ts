@@ -9,7 +9,7 @@ import { shareOut } from './table-spare.js';
 import { spacingOf, columnsOf } from './table-columns.js';
 import { automaticWidths, fixedWidths, inWholeSteps, sum } from './table-distribute.js';
 import { leastOf } from './table-intrinsic.js';
-import { assemble } from './table-assemble.js';
+import { assemble, withoutCaptions } from './table-assemble.js';
 import { askedHeight, type ColumnLayout, type RowLayout, tableHeight, offsets, cellWidth } from './table-rows.js';
 
 /**
@@ -17,7 +17,7 @@ import { askedHeight, type ColumnLayout, type RowLayout, tableHeight, offsets, c
  * @spec css-tables-3 §3.10, css2 §17.5.3
  */
 export function layoutTable(job: Job): Fragment {
-  const { box, width, frame, margin, space, layout } = job;
+  const { box, width, frame, margin, layout } = job;
   const grid = tableGrid(box);
   const spacing = grid.columns > 0 ? spacingOf(box) : { x: 0, y: 0 };
   const fixedLayout = hasFixedLayout(box);
@@ -32,9 +32,10 @@ export function layoutTable(job: Job): Fragment {
   const lost = sum(all.map((w, i) => (hidden[i] ? w + spacing.x : 0)));
   // A width that the parent decides stays.
   const shown =
-    lost > 0 && space.fixedWidth === undefined
+    lost > 0 && job.space.fixedWidth === undefined
       ? Math.max(outer - lost, captionsLeast(grid, layout), frameWidth(frame) + spacing.x * 2)
       : outer;
+  const space = withoutCaptions(job.space, { box, grid, outer: shown, layout });
   const mirror = box.style.direction === 'rtl' ? shown - frameWidth(frame) : null;
   const lefts = offsets(widths, spacing.x, mirror, hidden);
   const rows = layoutRows(grid, { widths: all, hidden: [] }, spacing, layout);
