@@ -14,6 +14,7 @@ import { cases as emptyBoxes } from './cases/empty-boxes.js';
 import { cases as floatsInBoxes } from './cases/floats-in-boxes.js';
 import { cases as besideFloats } from './cases/beside-floats.js';
 import { cases as cellHeights } from './cases/cell-heights.js';
+import { cases as clonedEdges } from './cases/cloned-edges.js';
 import { cases as columns } from './cases/columns.js';
 import { cases as content } from './cases/content.js';
 import { cases as controls } from './cases/controls.js';
@@ -95,6 +96,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'groups of columns': columnGroups,
   'numbers of older attributes': legacyNumbers,
   captions,
+  'edges at every break': clonedEdges,
   'small capitals': smallCaps,
   quirks,
   trimming,

@@ -19,11 +19,6 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
   'line-clamp': { harmless: /^none$/, consequence: 'all lines are shown' },
   'shape-outside': { harmless: /^none$/, consequence: 'text flows around the whole box of such floats' },
   'offset-path': { harmless: /^none$/, consequence: 'the box is not moved along the path' },
-  'box-decoration-break': { harmless: /^slice$/, consequence: 'edges are drawn at the ends of inline boxes only' },
-  '-webkit-box-decoration-break': {
-    harmless: /^slice$/,
-    consequence: 'edges are drawn at the ends of inline boxes only',
-  },
   'font-size-adjust': {
     harmless: /^(none|(ex-height |ch-width )?[\d.]+)$/,
     consequence: 'the font keeps its own size',

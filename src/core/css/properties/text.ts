@@ -105,6 +105,7 @@ export const TEXT = {
   textUnderlineOffset: lengthOr('auto', ['auto'], {}, { inherited: true, affects: 'edge' }),
   textShadow: shadows('text', { inherited: true, affects: 'edge' }),
   textOverflow: text('clip'),
+  boxDecorationBreak: keyword(['slice', 'clone']),
   textBoxTrim: keyword(['none', 'trim-start', 'trim-end', 'trim-both']),
   textBoxEdge: text('auto', isTextEdge, { inherited: true }),
   whiteSpaceCollapse: keyword(['collapse', 'preserve', 'preserve-breaks', 'break-spaces'], { inherited: true }),

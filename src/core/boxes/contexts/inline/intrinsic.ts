@@ -5,6 +5,7 @@ import { wraps } from '../../text/index.js';
 import { indentOf } from './indent.js';
 import { paragraphOf } from './items.js';
 import { lostAtEnd, Sum, unitEnd, widthOf } from './lines.js';
+import { clonedWidth } from './cloned-edges.js';
 import { isEmptyHere, piecesOf, textWidth, type Piece } from './pieces.js';
 
 /** Intrinsic widths of inline content. */
@@ -119,7 +120,9 @@ class Narrowest {
     private readonly pieces: readonly Piece[],
     private readonly indent: number,
     private readonly layout: Layout,
-  ) {}
+  ) {
+    this.#cloned = clonedWidth(pieces);
+  }
 
   get value(): number {
     return Math.max(this.#value, this.#line);
@@ -134,7 +137,10 @@ class Narrowest {
     const unit = widthOf(pieces, from, end);
     const own = pieces.slice(from, end);
     const indent = from === 0 ? this.indent : 0;
-    const width = indent + (own.some(breaksInside) ? widestCut(own, layout) : this.#within(own, unit.held));
+    const width =
+      indent +
+      this.#cloned(from, end) +
+      (own.some(breaksInside) ? widestCut(own, layout) : this.#within(own, unit.held));
     // Negative margins may draw a part back so far that it fits on the line before it.
     const joins = this.#reached !== 0 && this.#reached + width <= 0;
     if (!joins) this.least(this.#line);
@@ -145,6 +151,9 @@ class Narrowest {
   endLine(): void {
     this.#reached = 0;
   }
+
+  /** Edges that inline boxes around a unit have on its line as well. */
+  readonly #cloned: (from: number, end: number) => number;
 
   /** Width of a unit of words: browsers take it between two places of its text, each rounded up. */
   #within(own: readonly Piece[], held: number): number {

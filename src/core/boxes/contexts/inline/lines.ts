@@ -1,4 +1,5 @@
 import { isBlankText } from '../../box.js';
+import { clonedEdges } from './cloned-edges.js';
 import type { Layout } from '../../layout.js';
 import { snapUp } from '../../fragment.js';
 import { hangsSpaces, keepsBreaks, keepsSpaces, wraps } from '../../text/index.js';
@@ -234,7 +235,13 @@ export function takeLine(
       break;
     }
   }
+  const cloned = end < work.length ? clonedEdges(work, from, end) : null;
   const taken = asLineEnd(work.slice(from, end), end < work.length, layout);
+  if (cloned) {
+    taken.push(...cloned.closers);
+    work = [...work.slice(0, end), ...cloned.closers, ...cloned.openers, ...heldTogether(work.slice(end))];
+    end += cloned.closers.length;
+  }
   const { whole, held } = widthOf(taken, 0, taken.length);
   return {
     line: {
@@ -248,6 +255,10 @@ export function takeLine(
     pieces: work,
   };
 }
+
+/** What follows the edge of an inline box that is opened again stays with it. */
+const heldTogether = ([first, ...rest]: readonly Piece[]): readonly Piece[] =>
+  first ? [{ ...first, breakBefore: false }, ...rest] : rest;
 
 /** Absolute boxes behind a space or break that reaches out of its line go to the next one: the end of what stays. */
 function beforeStray(pieces: readonly Piece[], from: number, to: number): number {

@@ -33,6 +33,8 @@ export interface Piece {
   readonly breakBefore: boolean;
   /** A line must end after it. */
   readonly forced: boolean;
+  /** False where an inline box only goes on or leaves off, without its edge. */
+  readonly edge?: boolean;
   /** Embedding level: even ones run from left to right. @spec uax9 */
   readonly level: number;
 }

@@ -214,12 +214,12 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
   const { layout, expand } = line.input;
   switch (piece.kind) {
     case 'open':
-      line.open(piece.box, true);
+      line.open(piece.box, piece.edge !== false);
       line.x += piece.width;
       break;
     case 'close':
       line.x += piece.width;
-      line.close(true);
+      line.close(piece.edge !== false);
       break;
     case 'text': {
       const hang = piece === hanging && !hangsSpaces(piece.box.style) ? piece.trailing : 0;

@@ -41,11 +41,11 @@ function leavesOf(pieces: readonly Piece[], open: readonly Box[], base: number):
   pieces.forEach((piece, i) => {
     if (piece.kind === 'open') {
       stack.push(piece.box);
-      starts.add(piece.box);
+      if (piece.edge !== false) starts.add(piece.box);
     } else if (piece.kind === 'close') {
       fill(i);
       stack.pop();
-      ends.add(piece.box);
+      if (piece.edge !== false) ends.add(piece.box);
     } else if (piece.kind !== 'float' && piece.kind !== 'block') add(piece, piece.level);
   });
   while (stack.length > 0) {
