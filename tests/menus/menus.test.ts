@@ -19,6 +19,12 @@ describe('finding menus', () => {
       ['main: Home Fares Times'],
     ],
     [
+      'two links in a list named menu in the head of the page',
+      `<div id=page-header><h1>Pier</h1><ul class="links" id="page-menu">${links('Home', 'Fares')}</ul></div>`,
+      ['main: Home Fares'],
+    ],
+    ['two links in such a list elsewhere', `<div><ul id="page-menu">${links('Home', 'Fares')}</ul><p>text</div>`, []],
+    [
       'a list named menu',
       `<div class="main-menu">${'<a href=a>A</a><a href=b>B</a><a href=c>C</a>'}</div>`,
       ['main: A B C'],

@@ -248,6 +248,20 @@ test.each<[string, string, string | null, string]>([
   expect(on.limits.some(({ subject }) => subject.startsWith('library '))).toBe(text === null);
 });
 
+/** What extensions of the library reach for while they load stops none of them. */
+test.each([
+  '$.Tween.propHooks.scrollTop = {}',
+  "$.event.props.push('dataTransfer')",
+  '$.ajaxSetup({ cache: true })',
+  '$.Callbacks().add(function () {})',
+  "$.fn.init.prototype.extra = 1; $.find('a')",
+  '$.speed(1); $.style(document.body, "top"); $.cleanData([])',
+])('the library has %s', (extension) => {
+  const script = `${extension}; $('#b').click(function () { $('#m').toggleClass('open') })`;
+  const on = pageFrom(PAGE(script).replace('<script>', '<script src="lib/jquery.min.js"></script><script>'));
+  expect(isOpen(on, 'press:#b')).toBe(true);
+});
+
 test.each<[string, string, string, boolean]>([
   ['hover opens', "h.addEventListener('mouseenter', () => m.classList.add('open'))", 'hover:#b', true],
   [

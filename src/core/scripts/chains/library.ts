@@ -82,6 +82,12 @@ function start(reading: Reading, what: Value, context: Value): Value {
   return select(reading, what, context);
 }
 
+/** Functions of the library that change nothing a menu could show, or what they give is not followed. */
+const UNFOLLOWED =
+  'holdReady globalEval parseHTML parseXML getScript error readyException ajaxSetup ajaxPrefilter ajaxTransport param ' +
+  'Callbacks speed style cleanData find filter unique uniqueSort dir sibling acceptData hasData _data _removeData ' +
+  'removeEvent swap nodeName text isXMLDoc escapeSelector curCSS queue dequeue _queueHooks attr prop removeAttr access';
+
 function defineStatics(realm: Realm, dollar: Native): void {
   const { protos } = realm;
   const list = (items: readonly Value[]) => new Arr(protos.array, [...items]);
@@ -137,7 +143,8 @@ function defineStatics(realm: Realm, dollar: Native): void {
     ready(r, fn ?? undefined);
     return undefined;
   });
-  method(realm, dollar, 'holdReady globalEval parseHTML getScript error', () => UNKNOWN);
+  method(realm, dollar, UNFOLLOWED, () => UNKNOWN);
+  method(realm, dollar, 'htmlPrefilter', (_r, _s, [html]) => html);
   method(
     realm,
     dollar,
@@ -169,13 +176,22 @@ function defineStatics(realm: Realm, dollar: Native): void {
     'attrHooks',
     'propHooks',
     'valHooks',
-  ])
+    'Tween',
+    'cssProps',
+    'offset',
+    'fragments',
+    'cache',
+    'timers',
+  ].filter((name) => !dollar.props.has(name)))
     dollar.props.set(name, plain(realm));
   const expr = dollar.props.get('expr') as Obj;
   for (const name of [':', 'pseudos', 'filters', 'match']) expr.props.set(name, plain(realm));
   const event = dollar.props.get('event') as Obj;
   for (const name of ['special', 'handlers', 'fixHooks']) event.props.set(name, plain(realm));
   method(realm, event, 'trigger dispatch add remove', () => undefined);
+  for (const name of ['props', 'mouseHooks', 'keyHooks']) event.props.set(name, list([]));
+  (dollar.props.get('Tween') as Obj).props.set('propHooks', plain(realm));
+  protos.chain.props.set('init', dollar);
   const fx = dollar.props.get('fx') as Obj;
   fx.props.set('off', false);
   for (const name of ['step', 'speeds']) fx.props.set(name, plain(realm));
