@@ -332,4 +332,16 @@ export const cases: readonly LayoutCase[] = [
     body: '<section id=a><b class=l><span class="l r">a timetable c</span></b></section>',
     boxes: { a: [0, 0, 89.25, 61] },
   },
+  {
+    name: 'text that begins a unit goes on from the part before',
+    css: 'table{font:16px sans-serif;border-spacing:2px}td{padding:1px}#i{margin-right:3em;font-size:13px}',
+    body: '<div style="width:300px"><table><tr><td id=a><b>Content_type</b> [<b id=b>Harbour_header</b>]</td></tr><tr><td></td><td><div id=i>Improvement of module String</div></td></tr><tr><td id=c><b>Table</b> [<b>Pier_lib_base.String_base</b>]</td></tr></table></div>',
+    boxes: { a: [2, 2, 210.09, 38], b: [7.45, 21, 123.59, 17], i: [215.09, 43, 75.88, 45], c: [2, 91, 210.09, 38] },
+  },
+  {
+    name: 'units of several boxes',
+    css: 'p{width:min-content;font:13px/20px Arial}',
+    body: '<p id=a>aa [<b>word</b>] and (<i>thing</i>), x</p><p id=b>a b c (<i>longerword</i>) d</p><p id=c>one two <b>three</b>four five <i>six</i>seventy</p>',
+    boxes: { a: [0, 13, 40.48, 100], b: [0, 126, 73, 60], c: [0, 199, 60.7, 80] },
+  },
 ];

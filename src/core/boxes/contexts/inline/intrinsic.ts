@@ -157,15 +157,17 @@ class Narrowest {
 
   /** Width of a unit of words: browsers take it between two places of its text, each rounded up. */
   #within(own: readonly Piece[], held: number): number {
-    const [first] = own;
-    if (own.length !== 1 || first!.kind !== 'text') {
-      this.#text = null;
-      return held;
-    }
-    const { box, width, trailing } = first!;
-    const from = this.#text?.box === box ? this.#text.reached : 0;
-    this.#text = { box, reached: from + width };
-    return between(from, from + width - trailing);
+    const first = own[0]!;
+    const last = own[own.length - 1]!;
+    const from = this.#text?.box === first.box ? this.#text.reached : 0;
+    const alone = own.length === 1;
+    this.#text = last.kind === 'text' ? { box: last.box, reached: (alone ? from : 0) + last.width } : null;
+    if (first.kind !== 'text') return held;
+    if (alone) return between(from, from + first.width - first.trailing);
+    // Only the text at its start goes on from the part before.
+    return from === 0 || own[1]!.box === first.box
+      ? held
+      : held + between(from, from + first.width) - snapUp(first.width);
   }
 }
 
