@@ -23,7 +23,8 @@ import {
   horizontalMargins,
   blockWidth,
 } from './flow-sizes.js';
-import { clearValue, startsWithin, type TopStrut, topStrut, holdsFloats } from './flow-margins.js';
+import { clearValue, holdsFloats } from './float-sides.js';
+import { startsWithin, type TopStrut, topStrut } from './flow-margins.js';
 import { type Flow, placeFloat, widthBeside, besideFloats } from './flow-floats.js';
 
 interface InFlow {
@@ -212,7 +213,16 @@ class BlockRun {
     if (low === null) return { y, cleared: false };
     // A child that clears floats keeps its margin apart from the parent's.
     const own = this.absorbing ? this.cursor + strutSize(top) : y;
-    return low - this.flow.y > own ? { y: low - this.flow.y, cleared: true } : { y, cleared: false };
+    return this.isPast(low, own, clear!) ? { y, cleared: false } : { y: low - this.flow.y, cleared: true };
+  }
+
+  /**
+   * Whether a child at a height stands past the floats it clears. While margins may still move the block itself it is
+   * never past one that moves along, be it without height. @spec css2 §9.5.2 (clearance)
+   */
+  private isPast(low: number, at: number, clear: 'left' | 'right' | 'both'): boolean {
+    const edge = low - this.flow.y;
+    return edge < at || (edge === at && !(this.absorbing && this.flow.floats.standsFlat(clear, low)));
   }
 
   /** A first child further down that has to clear floats keeps its margins to itself. */
@@ -222,9 +232,9 @@ class BlockRun {
     if (!clearing || low === null) return top;
     const joined = this.absorbing ? clearing.strut : joinStruts(this.strut, clearing.strut);
     const { without } = clearing;
-    return low - this.flow.y > this.cursor + strutSize(joined)
-      ? { strut: without, place: without, through: false }
-      : top;
+    return this.isPast(low, this.cursor + strutSize(joined), clearing.clear)
+      ? top
+      : { strut: without, place: without, through: false };
   }
 
   private inFlow(box: Box): void {

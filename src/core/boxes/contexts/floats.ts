@@ -78,6 +78,12 @@ export class Floats {
     return list.length === 0 ? null : list.reduce((low, e) => Math.max(low, e.bottom), -Infinity);
   }
 
+  /** Whether a float without height that `clear` refers to stands at a height. */
+  standsFlat(clear: 'left' | 'right' | 'both', y: number): boolean {
+    const flat = (e: Exclusion) => e.top === y && e.bottom === y;
+    return (clear !== 'right' && this.#left.some(flat)) || (clear !== 'left' && this.#right.some(flat));
+  }
+
   /** Lowest edge of all floats. */
   get bottom(): number {
     return this.clearance('both') ?? 0;

@@ -6,7 +6,7 @@ import { relativeOffset } from '../used/relative.js';
 import { clampWidth, frameWidth, preferredRatio } from '../used/sizes.js';
 import type { Floats, Gap } from './floats.js';
 import { frameOf, horizontalMargins } from './flow-sizes.js';
-import { clearValue } from './flow-margins.js';
+import { clearValue, floatSide } from './float-sides.js';
 
 /** The block formatting context a box takes part in, and where its content box lies in it. */
 export interface Flow {
@@ -56,14 +56,6 @@ export function widthBeside(
   const fragment = layout.place(box, { width, height: basis, shrink: true });
   const needs = fragment.width + horizontal(fragment.margin);
   return { needs, takes: fragment.height + vertical(fragment.margin) > 0 ? needs : 0 };
-}
-
-export function floatSide(box: Box): 'left' | 'right' {
-  const { float } = box.style;
-  const rtl = containerOf(box)?.style.direction === 'rtl';
-  if (float === 'inline-start') return rtl ? 'right' : 'left';
-  if (float === 'inline-end') return rtl ? 'left' : 'right';
-  return float === 'right' ? 'right' : 'left';
 }
 
 /** A formatting context does not overlap floats: it narrows or moves down. @spec css2 §9.5 */

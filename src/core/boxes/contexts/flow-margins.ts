@@ -1,31 +1,12 @@
-import {
-  containerOf,
-  establishesFormattingContext,
-  hasInlineContent,
-  isFloating,
-  isBlankText,
-  isInFlow,
-  type Box,
-} from '../box.js';
+import { establishesFormattingContext, hasInlineContent, isFloating, isBlankText, isInFlow, type Box } from '../box.js';
 import type { Layout } from '../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { frameWidth, preferredRatio, type Frame } from '../used/sizes.js';
 import { trims } from './margin-trim.js';
 import { keepsSpaces } from '../text/index.js';
 import { isByDefault, joinMargin, joinStruts, NO_STRUT, withinEdge, type Strut } from './margins.js';
+import { clearValue, floatSide, sidesHeld, type Clear, type Side } from './float-sides.js';
 import { frameOf, blockWidth } from './flow-sizes.js';
-
-type Clear = 'left' | 'right' | 'both';
-
-export function clearValue(box: Box): Clear | null {
-  if (box.anonymous) return null;
-  const { clear } = box.style;
-  const rtl = containerOf(box)?.style.direction === 'rtl';
-  if (clear === 'none') return null;
-  if (clear === 'inline-start') return rtl ? 'right' : 'left';
-  if (clear === 'inline-end') return rtl ? 'left' : 'right';
-  return clear;
-}
 
 export interface TopStrut {
   /** A first child that clears floats: where clearance moves it, its margins stay out of the strut. */
@@ -68,29 +49,32 @@ function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: L
   if (frame.border.top > 0 || frame.padding.top > 0) return stop();
   const { boxes, blocked } = hasInlineContent(box) ? blocksAmongLines(box) : { boxes: box.children, blocked: false };
   const width = Math.max(0, blockWidth(box, containing, frame, layout) - frameWidth(frame));
-  let inside = false;
+  const inside = new Set<Side>();
   for (const child of boxes) {
-    if (isFloating(child)) inside = true;
+    if (isFloating(child)) inside.add(floatSide(child));
     if (!isInFlow(child)) continue;
     const clear = clearValue(child);
-    if (clear && (inside || (!noFloats && clearing))) return stop();
-    const inner = startsWithin(box, topStrut(child, width, noFloats && !inside, layout), layout);
+    if (clear && (meets(clear, inside) || (!noFloats && clearing))) return stop();
+    const inner = startsWithin(box, topStrut(child, width, noFloats && inside.size === 0, layout), layout);
     if (clear && !noFloats) clearing = { clear, strut: joinStruts(strut, inner.place), without: strut };
     else if (inner.clearing) {
-      if (clearing || inside) {
+      if (clearing || inside.size > 0) {
         strut = joinStruts(strut, inner.clearing.without);
         return stop();
       }
       const { clear: side, strut: met, without } = inner.clearing;
       clearing = { clear: side, strut: joinStruts(strut, met), without: joinStruts(strut, without) };
     }
-    if (holdsFloats(child)) inside = true;
+    for (const side of sidesHeld(child)) inside.add(side);
     strut = joinStruts(strut, inner.strut);
     if (!inner.through) return stop();
   }
   if (blocked) return stop();
   return through(box, frame) ? pass() : stop();
 }
+
+const meets = (clear: Clear, sides: ReadonlySet<Side>): boolean =>
+  clear === 'both' ? sides.size > 0 : sides.has(clear);
 
 /** What a first child's margins are to the box they meet. */
 export function startsWithin(box: Box, top: TopStrut, layout: Layout): TopStrut {
@@ -102,19 +86,6 @@ export function startsWithin(box: Box, top: TopStrut, layout: Layout): TopStrut 
     place: within(place),
     clearing: clearing && { ...clearing, strut: within(clearing.strut), without: within(clearing.without) },
   };
-}
-
-const floating = new WeakMap<Box, boolean>();
-
-/** Whether floats inside a box belong to the formatting context around it. */
-export function holdsFloats(box: Box): boolean {
-  if (establishesFormattingContext(box)) return false;
-  let known = floating.get(box);
-  if (known === undefined) {
-    known = box.children.some((child) => isFloating(child) || holdsFloats(child));
-    floating.set(box, known);
-  }
-  return known;
 }
 
 /** Whether a box without content would let its margins meet. */

@@ -18,7 +18,7 @@ import {
   type Frame,
 } from '../used/sizes.js';
 import { flexIntrinsic } from './flex.js';
-import { floatSide } from './flow-floats.js';
+import { floatSide } from './float-sides.js';
 import { basisWithin } from './flow-sizes.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
 import { inlineIntrinsic } from './inline/intrinsic.js';
