@@ -222,7 +222,17 @@ class BlockRun {
    */
   private isPast(low: number, at: number, clear: 'left' | 'right' | 'both'): boolean {
     const edge = low - this.flow.y;
-    return edge < at || (edge === at && !(this.absorbing && this.flow.floats.standsFlat(clear, low)));
+    return edge < at || (edge === at && !this.flow.floats.standsFlat(clear, low));
+  }
+
+  /**
+   * Whether an empty box that clears floats keeps the margins before it from those behind it, though it stands past the
+   * floats: browsers hold these against the top of the block. @spec css2 §9.5.2 (clearance, as browsers have it)
+   */
+  private separates(box: Box, top: Strut): boolean {
+    const clear = clearValue(box);
+    const low = clear && !this.absorbing ? this.flow.floats.clearance(clear) : null;
+    return low !== null && low > this.flow.y + strutSize(joinStruts(this.strut, top));
   }
 
   /** A first child further down that has to clear floats keeps its margins to itself. */
@@ -245,7 +255,7 @@ class BlockRun {
     const { fragment, end, through } = layoutBlock(box, this, { ...this.flow, y: this.flow.y + y }, this.trimFor(box));
     const at = y + this.besideMarker(fragment);
     this.put(fragment, at);
-    if (through && !cleared) {
+    if (through && !cleared && !this.separates(box, top.place)) {
       const met = joinStruts(top.strut, end);
       if (!this.absorbing) this.strut = joinStruts(this.strut, starting ? withinEdge(parent, met, layout) : met);
       return;
