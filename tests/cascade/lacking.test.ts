@@ -13,6 +13,8 @@ describe('what browsers act on and the engine leaves out is said', () => {
     ['p{line-clamp:2}', 'line-clamp: 2', 'all lines are shown'],
     ['p{POSITION-AREA:Top}', 'position-area: top', 'placed as if it had no anchor'],
     ['p{hyphens:auto}', 'hyphens: auto', 'words are not hyphenated by dictionary'],
+    ['p{field-sizing:content}', 'field-sizing: content', 'fields have the size of their attributes'],
+    ['p{text-emphasis:dot}', 'text-emphasis: dot', 'its marks take no room'],
     ['p{margin-trim:inline}', 'margin-trim: inline', 'margins are trimmed in the block direction only'],
     ['p{font-size-adjust:from-font}', 'font-size-adjust: from-font', 'the font keeps its own size'],
     [
@@ -34,6 +36,7 @@ describe('what browsers act on and the engine leaves out is said', () => {
     'p{font-size-adjust:.5}',
     'p{margin-trim:block}',
     'p{text-box:trim-both cap alphabetic}',
+    'p{box-decoration-break:clone;font-variant:small-caps;field-sizing:fixed}',
     'em{zoom:2}',
     '',
   ])('nothing is said of %s', (css) => {
@@ -51,6 +54,14 @@ describe('what browsers act on and the engine leaves out is said', () => {
     const page = styled(css, body);
     sceneAt(page);
     expect(page.limits.map((limit) => [limit.subject, limit.consequence])).toEqual([['text-box-trim', consequence]]);
+  });
+
+  test('annotations of ruby', () => {
+    const page = styled('', '<p><ruby>1<rt>one</rt></ruby></p>');
+    sceneAt(page);
+    expect(page.limits.map(({ subject, consequence }) => [subject, consequence])).toEqual([
+      ['ruby', 'its annotations stand in the line of the text'],
+    ]);
   });
 
   test('style attributes count, repeats are counted', () => {

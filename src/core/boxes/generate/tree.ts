@@ -185,6 +185,8 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   const firstLine =
     inner === 'flow' && outer !== 'inline' && !replaced ? building.styles.pseudo(element, 'first-line') : null;
   if (leavesPlane(style)) notePerspective(element, building);
+  if (style.display === 'ruby-text')
+    building.limits.add('unsupported', 'ruby', 'its annotations stand in the line of the text', element.startTag);
   if (style.overlay === 'auto') backdrop(parent, element, building);
   const box = make(building, {
     element,
