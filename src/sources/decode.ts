@@ -27,10 +27,9 @@ const decodeAs = (bytes: Uint8Array, charset: string): string =>
 /** Whether more of what is not ASCII is valid UTF-8 than not: single bad bytes make no other charset. */
 function looksUtf8(bytes: Uint8Array): boolean {
   if (isUtf8(bytes)) return true;
-  const [bad, good] = [/\ufffd/g, /[^\0-\x7f\ufffd]/gu].map(
-    (kind) => new TextDecoder('utf-8').decode(bytes).match(kind)?.length ?? 0,
-  );
-  return good! > bad!;
+  const text = new TextDecoder('utf-8').decode(bytes);
+  const times = (kind: RegExp) => text.match(kind)?.length ?? 0;
+  return times(/[^\0-\x7f\ufffd]/gu) > times(/\ufffd/g);
 }
 
 /** What a page without a charset in its first bytes is read in. */

@@ -86,9 +86,7 @@ function wrap(font: Font, settings: FeatureSettings = {}): OpenFont {
     capHeight: os2?.capHeight || font.ascent,
     average: os2?.xAvgCharWidth || font.unitsPerEm / 2,
     widest: head ? head.xMax - head.xMin : font.unitsPerEm,
-    get features() {
-      return new Set(font.availableFeatures as readonly string[]);
-    },
+    holds: (feature) => (font.availableFeatures as readonly string[]).includes(feature),
     featured: (asked) => wrap(font, asked),
     has: (code) => font.hasGlyphForCodePoint(code),
     advance: (text, kerning) => {

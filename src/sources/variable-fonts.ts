@@ -1,4 +1,4 @@
-import type { Font as ShapedFont } from 'harfbuzzjs';
+import type { Feature as ShapedFeature, Font as ShapedFont } from 'harfbuzzjs';
 import type { FeatureSettings, FontAxes, Glyph, OpenFont } from '../core/boxes/index.js';
 
 const WOFF2 = 0x774f4632;
@@ -17,13 +17,11 @@ export async function variableFont(bytes: Uint8Array, plain: OpenFont, axes: Fon
   const unpacked = packing === WOFF2 ? await (await import('woff2-encoder/decompress')).default(bytes) : bytes;
   const { Blob, Buffer, Face, Feature, Font, Variation, shape } = await import('harfbuzzjs');
   const face = new Face(new Blob(unpacked), 0);
-  const unkerned = [new Feature('kern', 0)];
-  const set = (font: ShapedFont, text: string, kerning: boolean, settings: FeatureSettings) => {
+  const set = (font: ShapedFont, text: string, features: readonly ShapedFeature[]) => {
     const buffer = new Buffer();
     buffer.addText(text);
     buffer.guessSegmentProperties();
-    const features = Object.entries(settings).map(([tag, value]) => new Feature(tag, value));
-    shape(font, buffer, kerning ? features : [...features, ...unkerned]);
+    shape(font, buffer, [...features]);
     return buffer.getGlyphInfosAndPositions();
   };
   const known = new Map<string, OpenFont>();
@@ -33,19 +31,22 @@ export async function variableFont(bytes: Uint8Array, plain: OpenFont, axes: Fon
     if (!made) known.set(key, (made = instance(settings)));
     return made;
   };
-  const instance = (settings: Readonly<Record<string, number>>, features: FeatureSettings = {}): OpenFont => {
+  const instance = (settings: Readonly<Record<string, number>>, asked: FeatureSettings = {}): OpenFont => {
+    const kerned = Object.entries(asked).map(([tag, value]) => new Feature(tag, value));
+    const unkerned = [...kerned, new Feature('kern', 0)];
+    const features = (kerning: boolean) => (kerning ? kerned : unkerned);
     const font = new Font(face);
     font.setVariations(Object.entries(settings).map(([tag, value]) => new Variation(tag, value)));
     return {
       ...plain,
       axes,
       at,
-      featured: (asked) => instance(settings, asked),
+      featured: (others) => instance(settings, others),
       advance: (text, kerning) =>
-        set(font, text, kerning, features).reduce((sum, { xAdvance = 0 }) => sum + xAdvance, 0),
+        set(font, text, features(kerning)).reduce((sum, { xAdvance = 0 }) => sum + xAdvance, 0),
       outline: (text, kerning) => {
         let x = 0;
-        return set(font, text, kerning, features).flatMap(
+        return set(font, text, features(kerning)).flatMap(
           ({ codepoint, xAdvance = 0, xOffset = 0, yOffset = 0 }): Glyph[] => {
             const glyph = { path: font.glyphToPath(codepoint), x: x + xOffset, y: yOffset };
             x += xAdvance;

@@ -28,6 +28,7 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
     consequence: 'text keeps the width it has by its weight and size',
   },
   'font-optical-sizing': { harmless: /^auto$/, consequence: 'letters are drawn for the size of their text' },
+  'font-variant': { harmless: /^(?!.*\b(sub|super)\b)/, consequence: 'such letters keep their size and place' },
   'font-variant-position': { harmless: /^normal$/, consequence: 'such letters keep their size and place' },
   'field-sizing': { harmless: /^fixed$/, consequence: 'fields have the size of their attributes' },
   'text-emphasis': { harmless: /^none$/, consequence: 'its marks take no room' },

@@ -120,9 +120,9 @@ const isDropDown = (e: ElementNode): boolean =>
 
 /** Named as a menu; lists may hold whole panels with words of their own. */
 function isNamed(e: ElementNode): boolean {
-  // A drop-down belongs to the control that drops it.
   // Of a list in the head or foot of the page two links are enough.
   const least = LISTS.has(e.tag) && closest(e, (a) => a !== e && isEdge(a)) !== null ? 2 : 3;
+  // A drop-down belongs to the control that drops it.
   if (!hasWord(e, MENU_WORDS) || isDropDown(e) || usable(e) < least) return false;
   if (inContent(e) && closest(e, (a) => hasWord(a, FIXED)) === null) return false;
   return textShare(e).share >= (LISTS.has(e.tag) ? 0.25 : 0.6);

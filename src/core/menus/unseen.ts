@@ -7,7 +7,7 @@ import {
   textContent,
   type ElementNode,
 } from '../html/index.js';
-import { formatPosition, positionOf, type Limit } from '../base/index.js';
+import { formatPosition, grouped, positionOf, type Limit } from '../base/index.js';
 import type { Page } from '../scene/index.js';
 import { isLandmark } from './roots.js';
 import { linksIn } from './links.js';
@@ -51,13 +51,18 @@ function untaken({ document }: Page): readonly Limit[] {
 
 /** Links of an image map where a menu may stand: they are no boxes that could be judged. */
 function mapped({ document }: Page): readonly Limit[] {
-  const areas = (e: ElementNode) => [...descendants(e)].filter((x) => x.tag === 'area' && x.attributes.has('href'));
-  const holders = document.elements.filter((e) => standsLikeMenu(e) && areas(e).length >= FEW);
-  return holders
-    .filter((e) => !holders.some((other) => other !== e && isAncestorOrSelf(e, other)))
-    .map((e) =>
-      limit(selectorOf(e), `the ${areas(e).length} links of an image map in it are not judged: have a look`, e),
-    );
+  const areas = document.elements.filter((e) => e.tag === 'area' && e.attributes.has('href'));
+  return [...grouped(areas, (area) => closest(area, standsLikeMenu))].flatMap(([holder, links]) =>
+    holder === null || links.length < FEW
+      ? []
+      : [
+          limit(
+            selectorOf(holder),
+            `the ${links.length} links of an image map in it are not judged: have a look`,
+            holder,
+          ),
+        ],
+  );
 }
 
 /** A part marked or named as a menu that is empty in the markup, and the script that fills it. */

@@ -69,7 +69,7 @@ function isFilled(node: PaintNode, own: Rect): boolean {
 const clipsOwn = ({ box, children }: PaintNode): boolean =>
   children.some((child) => child.clips.some((clip) => clip.box === box && !clip.paintOnly));
 
-/** What a node takes with its lines: those that a block is too low or too narrow for reach out of it. */
+/** What a node takes with its lines: those that a block is too low or too narrow for reach out of it; what hangs does not count. */
 function withLines({ fragment, box, rect }: PaintNode): Rect {
   if (fragment.scrollableWidth !== null) return { ...rect, width: fragment.scrollableWidth };
   const { linesReach, height, width } = fragment;

@@ -23,7 +23,7 @@ import {
   horizontalMargins,
   blockWidth,
 } from './flow-sizes.js';
-import { clearValue, holdsFloats } from './float-sides.js';
+import { clearValue, holdsFloats, type Clear } from './float-sides.js';
 import { startsWithin, type TopStrut, topStrut } from './flow-margins.js';
 import { type Flow, placeFloat, widthBeside, besideFloats } from './flow-floats.js';
 
@@ -217,10 +217,10 @@ class BlockRun {
   }
 
   /**
-   * Whether a child at a height stands past the floats it clears. While margins may still move the block itself it is
-   * never past one that moves along, be it without height. @spec css2 §9.5.2 (clearance)
+   * Whether a child at a height stands past the floats it clears, the lowest of which ends at `low`; it is never past one
+   * without height that stands there too. @spec css2 §9.5.2 (clearance)
    */
-  private isPast(low: number, at: number, clear: 'left' | 'right' | 'both'): boolean {
+  private isPast(low: number, at: number, clear: Clear): boolean {
     const edge = low - this.flow.y;
     return edge < at || (edge === at && !this.flow.floats.standsFlat(clear, low));
   }

@@ -36,7 +36,7 @@ export function sidesHeld(box: Box): ReadonlySet<Side> {
 }
 
 /** Sides of a box that floats, or of the floats in it. */
-export const sidesOf = (box: Box): ReadonlySet<Side> => (isFloating(box) ? new Set([floatSide(box)]) : sidesHeld(box));
+const sidesOf = (box: Box): ReadonlySet<Side> => (isFloating(box) ? new Set([floatSide(box)]) : sidesHeld(box));
 
 /** Whether floats inside a box belong to the formatting context around it. */
 export const holdsFloats = (box: Box): boolean => sidesHeld(box).size > 0;

@@ -30,8 +30,8 @@ export interface OpenFont {
   /** Axes along which its glyphs vary, by tag, and the same font at values of them. @spec css-fonts-4 §7.12 */
   readonly axes?: FontAxes;
   at?(settings: Readonly<Record<string, number>>): OpenFont;
-  /** Tags of the OpenType features it holds, and the same font with some of them set. @spec css-fonts-4 §7 */
-  readonly features?: ReadonlySet<string>;
+  /** Whether it holds an OpenType feature, by tag, and the same font with some of them set. @spec css-fonts-4 §7 */
+  holds?(feature: string): boolean;
   featured?(settings: FeatureSettings): OpenFont;
   has(codePoint: number): boolean;
   /** Advance of a run shaped as a whole. */
@@ -99,7 +99,7 @@ export function webMetrics(faces: readonly WebFace[], base: TextMetrics): TextMe
     if (!own) return base.face(families, weight, italic, features);
     const cut = bestCut(own, weight, italic);
     const caps = features?.caps;
-    const drawn = !caps || cut.every(({ font }) => caps.tags.every((tag) => font.features?.has(tag)));
+    const drawn = !caps || cut.every(({ font }) => caps.tags.every((tag) => font.holds?.(tag)));
     const settings = {
       ...(caps && drawn ? Object.fromEntries(caps.tags.map((tag) => [tag, 1])) : {}),
       ...features?.settings,

@@ -191,6 +191,8 @@ const READERS: Readonly<Record<string, Reader>> = {
   p: blockAlign,
 };
 
+const anyOther = ({ namespace }: ElementNode): Reader | undefined => (namespace === 'html' ? textAlign : undefined);
+
 /**
  * The declarations an element's attributes stand for, at author level with zero specificity.
  * @spec html §15.3, §15.4 (presentational hints), css-cascade-5 §6.4.3
@@ -200,7 +202,7 @@ export function presentationalHints(
   attributes: ElementNode['attributes'] = element.attributes,
 ): readonly Hint[] {
   const bare = attributes.size === 0 && !/^t[dh]$/.test(element.tag);
-  const reader = bare ? undefined : element.namespace === 'svg' ? svg : (READERS[element.tag] ?? textAlign);
+  const reader = bare ? undefined : element.namespace === 'svg' ? svg : (READERS[element.tag] ?? anyOther(element));
   if (!reader) return NONE;
   const out: Hint[] = [];
   reader(attributes === element.attributes ? element : { ...element, attributes }, out);

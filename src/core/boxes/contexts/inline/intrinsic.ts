@@ -115,6 +115,8 @@ class Narrowest {
   #reached = 0;
   /** The text that is being measured, and how far its words have come. */
   #text: { readonly box: Box; readonly reached: number } | null = null;
+  /** Edges that inline boxes around a unit have on its line as well. */
+  readonly #cloned: (from: number, end: number) => number;
 
   constructor(
     private readonly pieces: readonly Piece[],
@@ -151,9 +153,6 @@ class Narrowest {
   endLine(): void {
     this.#reached = 0;
   }
-
-  /** Edges that inline boxes around a unit have on its line as well. */
-  readonly #cloned: (from: number, end: number) => number;
 
   /** Width of a unit of words: browsers take it between two places of its text, each rounded up. */
   #within(own: readonly Piece[], held: number): number {
