@@ -17,6 +17,17 @@ function draw(page: Page, width = 400, marks: readonly MarkName[] = []): string 
 const NAV = '<nav><ul><li><a href=a>Home</a></li><li><a href=b>Fares</a></li></ul></nav>';
 
 describe('what is drawn', () => {
+  test('small capitals stand as close as they are wide', () => {
+    const css = 'body{margin:0}p{color:#0a0b0c;font:small-caps 20px Arial}';
+    const [, drawn] = /<g fill="#0a0b0c">(.*?)<\/g>/s.exec(draw(styled(css, '<p>Tide Tide</p>')))!;
+    const at = [...drawn!.matchAll(/translate\(([\d.]+)/g)].map(([, x]) => Number(x));
+    const apart = at.filter((_, i) => i % 4 === 0);
+    expect(at.length).toBe(8);
+    // Three letters at 14 px, one and a space at 20; all at 20 px they were 51.
+    expect(apart[1]! - apart[0]!).toBeLessThan(42);
+    expect(apart[1]! - apart[0]!).toBeGreaterThan(40);
+  });
+
   test.each<[string, string, string, RegExp]>([
     ['a ground', '#a{background:#123456}', '<div id=a>x</div>', /<path d="M[^"]*" fill="#123456"/],
     ['a see-through ground', '#a{background:#12345680}', '<div id=a>x</div>', /fill="#123456" fill-opacity="0\.5"/],

@@ -27,7 +27,7 @@ export function drawRun(run: TextRun, outlines: Outlines, definitions: Definitio
   let x = run.x;
   for (const part of face.runs(run.text, size)) {
     glyphs.push(...drawPart(part, x, baseline, size, kerning, outlines, definitions));
-    x += face.width(part.text, size, kerning);
+    x += part.width ?? face.width(part.text, size, kerning);
   }
   return group(glyphs, paint('fill', colour));
 }

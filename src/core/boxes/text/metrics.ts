@@ -16,6 +16,8 @@ export interface FontRun {
   readonly name: string;
   /** Factor on the font size. */
   readonly scale: number;
+  /** Its width, px, where that is not the width of its text at the font size. */
+  readonly width?: number;
 }
 
 /** One face of a font: advances in font units, vertical metrics in px by size. */

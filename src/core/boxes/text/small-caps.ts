@@ -30,11 +30,15 @@ export function smallCapsFace(face: Face, made: SmallCaps): Face {
     average: (size) => face.average(size),
     widest: (size) => face.widest(size),
     runs: (text, size) =>
-      parts(text).flatMap((one) =>
-        face
-          .runs(one.text, size)
-          .map((run): FontRun => (one.small ? { ...run, scale: (run.scale * reduced(size)) / size } : run)),
-      ),
+      parts(text).flatMap((one) => {
+        const at = one.small ? reduced(size) : size;
+        const drawn = (run: FontRun) => ({
+          ...run,
+          scale: (run.scale * at) / size,
+          width: face.width(run.text, at, true),
+        });
+        return face.runs(one.text, size).map(drawn);
+      }),
     reach: (text, size) => face.reach(text, size),
   };
 }
