@@ -74,6 +74,7 @@ import { cases as wideFloats } from './cases/wide-floats.js';
 import { cases as tabs } from './cases/tabs.js';
 import { cases as leastFontSizes } from './cases/least-font-sizes.js';
 import { cases as embedded } from './cases/embedded.js';
+import { cases as sizedPictures } from './cases/sized-pictures.js';
 
 const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   block,
@@ -142,6 +143,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'tab stops': tabs,
   'least font sizes': leastFontSizes,
   'embedded content': embedded,
+  'sized pictures': sizedPictures,
 
   'lines of controls': controlLines,
   'controls without looks': plainControls,

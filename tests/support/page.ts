@@ -1,6 +1,9 @@
+import dataUrl from 'data-urls';
 import type { PossibleChange } from '../../src/core/scene/index.js';
 import type { HtmlDocument } from '../../src/core/html/index.js';
 import { openPageNow, setting, type ElementNode, type Page, type Scene, type Setting } from '../../src/core/index.js';
+import type { NaturalSize } from '../../src/core/boxes/index.js';
+import { imageSizeOf } from '../../src/sources/image-size.js';
 import { compileSelectors, restContext } from '../../src/core/css/index.js';
 
 /** Files a test page refers to, by the reference as written. */
@@ -11,7 +14,13 @@ const URL_BASE = 'file:///site/';
 /** What openings of a page can change, told from its document. */
 export type Changes = (document: HtmlDocument) => readonly PossibleChange[];
 
-/** A page from text, with the sheets it refers to. */
+/** Size of a drawing written into its address. */
+function drawn(url: string): NaturalSize | null {
+  const body = url.startsWith('data:image/svg') ? dataUrl(url)?.body : null;
+  return body ? imageSizeOf(body) : null;
+}
+
+/** A page from text, with the sheets and drawings it refers to. */
 export function pageFrom(
   html: string,
   files: Files = {},
@@ -29,7 +38,7 @@ export function pageFrom(
     isSite && url.startsWith(URL_BASE) ? url === text.url || files[url.replace(URL_BASE, '')] !== undefined : null;
   return openPageNow(
     text,
-    { sheet, script: sheet, answers },
+    { sheet, script: sheet, picture: drawn, answers },
     { scripting: options.scripting ?? true, ...(options.changes ? { changes: options.changes } : {}) },
   );
 }

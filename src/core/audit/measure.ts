@@ -172,9 +172,9 @@ export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Reco
 function keepsAutoMinimum(element: ElementNode, scene: Scene): boolean {
   const box = scene.fragment(element)?.box;
   if (!box) return false;
-  const { aspectRatio, position } = scene.style(element);
+  const { position } = scene.style(element);
   const item = ['flex', 'grid'].includes(box.parent?.inner ?? '') && !['absolute', 'fixed'].includes(position);
-  return item || aspectRatio.ratio !== null;
+  return item || box.style.aspectRatio.ratio !== null;
 }
 
 function used(

@@ -1,6 +1,7 @@
 import { SourceText, type LimitLog, type Span } from '../base/index.js';
 import {
   and,
+  dimensionsOf,
   not,
   or,
   presentationalHints,
@@ -224,16 +225,9 @@ function matchScoped(
 /** What hints and the style attribute say of an element with the given attributes. */
 export function fromAttributes(element: ElementNode, attributes: ElementNode['attributes']): Match[] {
   const out: Match[] = [];
-  const hints = presentationalHints(element, attributes);
-  if (hints.length > 0) {
-    const declarations = hints.map(([name, text]): Declaration => ({
-      name,
-      text,
-      important: false,
-      span: hintSpan(element),
-    }));
-    out.push(fixed(`h:${hints.map((h) => h.join(':')).join(';')}`, 'hint', declarations));
-  }
+  const dimensions = dimensionsOf(element, attributes);
+  if (dimensions.length === 0) out.push(...fromHints(element, attributes, []));
+  for (const one of dimensions) out.push(...fromHints(element, one.attributes, [one.condition]));
   const style = attributes.get('style');
   if (style !== undefined && style.trim() !== '') {
     const declarations = parseStyleAttribute(styleSource(element, style));
@@ -242,6 +236,18 @@ export function fromAttributes(element: ElementNode, attributes: ElementNode['at
       out.push(fixed(own ? `s:${element.index}` : `s:${element.index}:${style}`, 'inline', declarations));
   }
   return out;
+}
+
+function fromHints(
+  element: ElementNode,
+  attributes: ElementNode['attributes'],
+  conditions: readonly MediaCondition[],
+): readonly Match[] {
+  const hints = presentationalHints(element, attributes);
+  if (hints.length === 0) return [];
+  const span = hintSpan(element);
+  const declarations = hints.map(([name, text]): Declaration => ({ name, text, important: false, span }));
+  return [{ ...fixed(`h:${hints.map((h) => h.join(':')).join(';')}`, 'hint', declarations), conditions }];
 }
 
 function fixed(id: string, rank: Rank, declarations: readonly Declaration[]): Match {

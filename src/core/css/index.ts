@@ -4,3 +4,4 @@ export * from './conditions/index.js';
 export * from './properties/index.js';
 export { USER_AGENT_SHEET, SVG_SHEET, QUIRKS_SHEET } from './user-agent.js';
 export { presentationalHints } from './hints/index.js';
+export { candidatesOf, choiceFor, dimensionsOf, hasChoices, referencesOf } from './pictures.js';

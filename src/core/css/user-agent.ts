@@ -164,10 +164,11 @@ hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto; o
 fieldset { margin-inline: 2px; border: 2px groove rgb(192, 192, 192); padding-block: 0.35em 0.625em;
   padding-inline: 0.75em; min-inline-size: min-content }
 legend { padding-inline: 2px }
-iframe { border: 2px inset; width: 300px; height: 150px }
+iframe { border: 2px inset }
 iframe, video, canvas, object, embed { overflow: clip }
 iframe { box-sizing: content-box }
 img, video, canvas { overflow: clip }
+img:is([sizes="auto" i], [sizes^="auto," i]) { contain: size !important; contain-intrinsic-size: 300px 150px }
 video, canvas { object-fit: contain; width: auto }
 audio:not([controls]) { display: none }
 audio { width: 300px; height: 54px }

@@ -9,10 +9,11 @@ import {
   type TextMetrics,
 } from '../boxes/index.js';
 import { differsInColourOnly, type ComputedStyle, type StyleTree } from '../cascade/index.js';
+import { choiceFor, hasChoices } from '../css/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
 import type { RuleSet } from '../sheets/index.js';
 import { changesKey } from './change-keys.js';
-import { choiceFor, hasChoices, shownSize } from './pictures.js';
+import { shownSize } from './pictures.js';
 import type { Scene } from './scene.js';
 
 /** A box tree, and what layout remembers of its boxes. */

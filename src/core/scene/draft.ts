@@ -1,6 +1,6 @@
 import { LimitLog, SourceText } from '../base/index.js';
 import { needsFullBreaks } from '../boxes/index.js';
-import { referencesOf } from './pictures.js';
+import { referencesOf } from '../css/index.js';
 import { parseHtml, type ElementNode, type HtmlDocument } from '../html/index.js';
 import {
   baseUrl,

@@ -128,6 +128,14 @@ export function resolveUrl(reference: string, base: string): string | null {
 function fromElement(element: ElementNode, document: HtmlDocument, base: string, g: Gathering): void {
   if (element.namespace === 'html' && element.tag === 'link') linked(element, base, g);
   else if (element.tag === 'style' && !inTemplate(element)) embedded(element, document, base, g);
+  else if (element.tag === 'source' && element.parent?.tag === 'picture') choosing(element, g);
+}
+
+/** Where another picture is shown. */
+function choosing(source: ElementNode, g: Gathering): void {
+  const media = source.attributes.get('media');
+  const span = source.attributeSpan('media') ?? source.startTag;
+  if (media && span) note(compileMedia(media), span, g);
 }
 
 const inTemplate = (element: ElementNode): boolean => element.parent?.tag === 'template';

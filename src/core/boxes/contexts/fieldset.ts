@@ -2,6 +2,7 @@ import type { Box } from '../box.js';
 import { carriedFrom, type Fragment, type Placed } from '../fragment.js';
 import { isLegend } from '../generate/fieldset.js';
 import { relativeOffset } from '../used/relative.js';
+import { containedHeight } from '../used/containment.js';
 import { specifiedMargins } from '../used/edges.js';
 import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
 import { containerFragment } from './container-fragment.js';
@@ -36,8 +37,10 @@ export function layoutFieldset(job: Job, legend: Box): Fragment {
       ...(fixedHeight === undefined ? {} : { fixedHeight, definite: true }),
     });
   const natural = place();
+  // Where its content does not count, the legend does not either.
+  const contained = containedHeight(box, layout);
   const automatic = Math.max(
-    natural.height + frameHeight(lowered),
+    contained === null ? natural.height + frameHeight(lowered) : contained + frameHeight(frame),
     filledHeight(box, () => margin, space.height, layout),
   );
   const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, () => automatic);

@@ -35,7 +35,8 @@ export function layoutFlowRoot(job: Job): Fragment {
   const { content, floatsBottom } = isMulticol(box)
     ? columnContent(job, contentWidth, basis, specified)
     : rootContent(box, contentWidth, basis, layout);
-  const contained = containedHeight(box, layout);
+  // A list box keeps its rows.
+  const contained = containedHeight(box, layout, () => box.rows * emptyRow(box, layout));
   const natural =
     contained ??
     Math.max(
@@ -63,16 +64,19 @@ export function layoutFlowRoot(job: Job): Fragment {
 }
 
 /** Height of a list box: its rows are as tall as the tallest; null for other boxes. */
-function rowsHeight({ rows, style }: Box, { children }: Content, layout: Layout): number | null {
+function rowsHeight(box: Box, { children }: Content, layout: Layout): number | null {
+  const { rows } = box;
   if (rows === 0) return null;
   const tallest = (list: readonly Placed[]): number =>
     list.reduce((most, { fragment }) => {
       const group = fragment.box.element?.tag === 'optgroup';
       return Math.max(most, group ? tallest(fragment.children) : fragment.height);
     }, 0);
-  const empty = Math.max(1.2 * style.fontSize, lineHeightOf(style, layout));
-  return rows * (children.length > 0 ? tallest(children) : empty);
+  return rows * (children.length > 0 ? tallest(children) : emptyRow(box, layout));
 }
+
+const emptyRow = ({ style }: Box, layout: Layout): number =>
+  Math.max(1.2 * style.fontSize, lineHeightOf(style, layout));
 
 /** Height of the lines a box is clamped to; null where it has no more. @spec css-overflow-4 §4.4 (-webkit-line-clamp) */
 function clamped(box: Box, { lineEnds, height }: Content, { limits }: Layout): number | null {

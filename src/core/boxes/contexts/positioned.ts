@@ -275,10 +275,18 @@ function replacedAbsolute(box: Box, x: Axis, y: Axis, area: Rect, frame: Frame):
     size === 'auto' && (axis.align.to === 'stretch' || (axis.align.to === 'normal' && control))
       ? (stretchOf(axis, box) ?? undefined)
       : undefined;
+  const wide = only(x, style.width) ?? widthByRatio(box, roomOf(x));
   return replacedSize(box, area.width, area.height, frame, {
-    width: only(x, style.width),
+    width: wide,
     height: only(y, style.height),
   });
+}
+
+/** What has a ratio and no size at all is as wide as there is room. */
+function widthByRatio(box: Box, room: number): number | undefined {
+  const { style, natural } = box;
+  const sizeless = style.width === 'auto' && style.height === 'auto' && !natural?.width && !natural?.height;
+  return sizeless && preferredRatio(box) !== null ? Math.max(0, room) : undefined;
 }
 
 /** Size between the insets where an automatic size fills it, or null. */

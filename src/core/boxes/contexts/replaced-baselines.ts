@@ -4,6 +4,7 @@ import { isFormControl, type Box } from '../box.js';
 import { fieldLine } from '../generate/lines.js';
 import { faceIn } from '../text/index.js';
 import type { Layout } from '../layout.js';
+import { EMPTY_FRAME } from '../used/replaced.js';
 import { frameHeight, type Frame } from '../used/sizes.js';
 import { lineHeightOf } from './inline/extents.js';
 
@@ -21,7 +22,8 @@ export function replacedBaseline(box: Box, height: number, frame: Frame, layout:
 function framedBaseline({ style }: Box, height: number, frame: Frame): number | null {
   const { border, padding } = frame;
   const content = height - frameHeight(frame);
-  if (!isLengthPercentage(style.height)) return null;
+  if (!isLengthPercentage(style.height))
+    return style.aspectRatio.ratio === null ? null : border.top + padding.top + Math.min(content, EMPTY_FRAME);
   const most = isLengthPercentage(style.maxHeight) ? resolveLength(style.maxHeight, content) : Infinity;
   return border.top + padding.top + Math.min(resolveLength(style.height, content), most);
 }

@@ -31,7 +31,7 @@ export interface MissingImage {
 
 /**
  * What becomes of an image whose file is missing; null of other elements. It stays a replaced box where it has no text
- * (in quirks mode: whatever its text) and both sizes are given, or where it has neither text nor an address.
+ * (in quirks mode: whatever its text) and both sizes are given or follow from a ratio, or where it has neither text nor an address.
  * @spec html §15.4.2, §15.4.3
  */
 export function missingImage(
@@ -52,8 +52,9 @@ export function missingImage(
   const kept = { alternative: null, style, framed: asks || Boolean(text) };
   const sizes = [style.width, style.height].filter((size) => size !== 'auto').length;
   if (sizes === 2 && (quirks || !alt)) return kept;
-  // Where quirks rule, one with one size is as wide as high.
-  if (quirks && sizes === 1 && (text || (asks && alt === undefined))) return { ...kept, style: squared(style) };
+  // Where quirks rule, one with one size is as wide as high; elsewhere a ratio gives the other.
+  if (quirks && sizes === 1 && (text || asks)) return { ...kept, style: squared(style) };
+  if (sizes === 1 && !alt && style.aspectRatio.ratio !== null) return kept;
   // Where no file is asked for none is missing.
   if (!text && !asks && !button) return kept;
   const nothing = text === '' || (source === undefined && text === undefined);

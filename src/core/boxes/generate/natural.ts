@@ -145,18 +145,20 @@ function pictureSize(element: ElementNode, { markup, images, pictures }: Sources
     case 'video': {
       const poster = markup.attribute(element, 'poster');
       const size = poster ? images(poster) : null;
-      return size ?? fixed(300, 150);
+      return size ?? NONE;
     }
     case 'canvas':
       return fixed(
         number(markup.attribute(element, 'width')) ?? 300,
         number(markup.attribute(element, 'height')) ?? 150,
       );
-    case 'embed':
+    case 'embed': {
+      const source = markup.attribute(element, 'src') ?? '';
+      const raster = !/svg/i.test(source) && PICTURE_NAME.test(source);
+      return images(source) ?? (raster ? sized(0, 0) : NONE);
+    }
     case 'object':
-      return images(markup.attribute(element, element.tag === 'embed' ? 'src' : 'data') ?? '') ?? sized(300, 150);
-    case 'iframe':
-      return sized(300, 150);
+      return images(markup.attribute(element, 'data') ?? '') ?? NONE;
     case 'audio':
       return sized(300, 54);
     default:

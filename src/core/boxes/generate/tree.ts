@@ -14,6 +14,7 @@ import { insideMarker, outsideMarker } from './markers.js';
 import { NOTHING, picture, pictureOf } from './pictures.js';
 import { text } from './text-boxes.js';
 import { missingImage, type Alternative, fillWithAlternative } from './alternative.js';
+import { containedNatural } from './contained.js';
 import { isPlain, isReplaced, naturalSize, type Part, type ImageSizes, type PictureSizes } from './natural.js';
 import { groupLabel, isListBox, labelOf, rowsOf } from './list-box.js';
 import { type Building, make, push } from './make.js';
@@ -274,7 +275,7 @@ function replacementOf(
   const { alternative, style: own } = missing ?? { alternative: null, style };
   const replaced = !alternative && isReplaced(element, style, sources, document.scripting);
   if (!replaced) return { natural: null, alternative, own };
-  const size = naturalSize(element, own, sources);
+  const size = containedNatural(element, own, naturalSize(element, own, sources), sources.markup);
   return { natural: missing?.framed ? { ...size, framed: true } : size, alternative, own };
 }
 

@@ -4,6 +4,9 @@ import { horizontal, snap } from '../fragment.js';
 import { usedMargins } from './edges.js';
 import { frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from './sizes.js';
 
+/** Height of the frame in an image without file or text: its icon and what is around it, px. */
+export const EMPTY_FRAME = 20;
+
 const DEFAULT = { width: 300, height: 150 };
 
 /**
@@ -36,7 +39,8 @@ export function replacedSize(
   const room = width - horizontal(usedMargins(box, width));
   const read = (value: Sizing) =>
     box.anonymous || fixed.byContent === 'width' ? null : widthFor(box, value, width, room, frame, intrinsic);
-  const minH = Math.max(fy, readY(style.minHeight) ?? 0);
+  const framed = natural.framed && style.height === 'auto' && style.minHeight === 'auto' && ratio !== null;
+  const minH = Math.max(framed ? EMPTY_FRAME + fy : fy, readY(style.minHeight) ?? 0);
   const maxH = Math.max(minH, readY(style.maxHeight) ?? Infinity);
   const clampH = (v: number) => Math.max(minH, Math.min(maxH, v));
   // A ratio the page asks for holds for the box that box-sizing names.

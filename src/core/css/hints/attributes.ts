@@ -60,6 +60,13 @@ export const size =
     }
   };
 
+/** The ratio that two lengths give a picture until its file tells. @spec html §15.4.3 */
+export const ratio: Reader = (e, out) => {
+  const [width, height] = ['width', 'height'].map((name) => dimension(e.attributes.get(name)));
+  if (width?.endsWith('px') && height?.endsWith('px'))
+    out.push(['aspect-ratio', `auto ${width.slice(0, -2)} / ${height.slice(0, -2)}`]);
+};
+
 /** Room around an element: `hspace`, `vspace`. */
 export const room: Reader = (e, out) => {
   const across = dimension(e.attributes.get('hspace'));

@@ -6,6 +6,7 @@ import {
   dimension,
   leadingInteger,
   legacyColour,
+  ratio,
   room,
   SIDES,
   size,
@@ -35,6 +36,7 @@ const STANDS: ReadonlyMap<string, string> = new Map([
 /** @spec html §15.4.3 (images and embedded content) */
 const embedded: Reader = (e, out) => {
   size('width', 'height')(e, out);
+  if (e.tag === 'img' || e.tag === 'input') ratio(e, out);
   const align = (e.attributes.get('align') ?? '').toLowerCase();
   if (align === 'left' || align === 'right') out.push(['float', align]);
   const stands = STANDS.get(align);
@@ -176,8 +178,11 @@ const READERS: Readonly<Record<string, Reader>> = {
   iframe: frame,
   embed: embedded,
   object: embedded,
-  video: size('width', 'height'),
-  canvas: () => undefined,
+  video: (e, out) => {
+    size('width', 'height')(e, out);
+    ratio(e, out);
+  },
+  canvas: ratio,
   marquee,
   input: imageInput,
   font,

@@ -1,4 +1,4 @@
-import { candidatesOf, choiceFor, referencesOf } from '../../src/core/scene/pictures.js';
+import { candidatesOf, choiceFor, referencesOf } from '../../src/core/css/index.js';
 import { mediumOf, setting } from '../../src/core/scene/setting.js';
 import { find, styled } from '../support/page.js';
 
