@@ -6,6 +6,8 @@ export interface Share {
   readonly to: number;
   /** Where the column ends: boxes that go on in the next one reach down to there. */
   readonly floor: number;
+  /** Whether it ends where the content asks not to be divided; browsers overlook widows here. */
+  readonly strained: boolean;
 }
 
 /** Heights within this of each other are the same, px. */
@@ -24,10 +26,12 @@ export function divide(strip: Strip, height: number): readonly Share[] {
     breaks = breaks.filter((b) => Math.max(b.start, b.until) > from + SAME);
     const chosen = nextBreak(breaks, strip.bottom, from, from + height);
     if (!chosen) break;
-    shares.push({ from, to: chosen.end, floor: Math.max(chosen.end, from + height) });
+    const floor = Math.max(chosen.end, from + height);
+    const strained = chosen.kind === 'avoided' || linesBefore(chosen, from) < (chosen.among?.orphans ?? 0);
+    shares.push({ from, to: chosen.end, floor, strained });
     from = chosen.start;
   }
-  return [...shares, { from, to: strip.bottom, floor: from + height }];
+  return [...shares, { from, to: strip.bottom, floor: from + height, strained: false }];
 }
 
 /** Where a column that begins at a height ends; null where it holds all that is left. @param ahead breaks behind `from` */
@@ -48,12 +52,15 @@ function nextBreak(ahead: readonly Break[], bottom: number, from: number, limit:
 }
 
 /** Whether a break leaves too few lines on one of its sides. @spec css-break-3 §3.3 */
-function isLonely({ among, end }: Break, from: number): boolean {
+function isLonely(at: Break, from: number): boolean {
+  const { among, end } = at;
   if (!among) return false;
-  const before = among.ends.filter((e) => e > from + SAME && e <= end).length;
   const after = among.ends.filter((e) => e > end).length;
-  return before < among.orphans || after < among.widows;
+  return linesBefore(at, from) < among.orphans || after < among.widows;
 }
+
+const linesBefore = ({ among, end }: Break, from: number): number =>
+  among ? among.ends.filter((e) => e > from + SAME && e <= end).length : 0;
 
 const cutAt = (at: Break, y: number): Break => ({ ...at, end: y, start: y });
 
@@ -62,7 +69,8 @@ export function balancedHeight(strip: Strip, count: number): number {
   let height = Math.max(strip.tallest, firstGuess(strip, count));
   for (let step = 0; step < MOST_STEPS; step++) {
     const shares = divide(strip, height);
-    if (shares.length <= count && shares.every(({ from, to }) => to - from <= height + SAME)) return height;
+    const fits = shares.every(({ from, to, strained }) => to - from <= height + SAME && !strained);
+    if (shares.length <= count && fits) return height;
     const more = shortage(strip, shares, height);
     if (!Number.isFinite(more)) return height;
     height += more;
