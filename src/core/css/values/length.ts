@@ -17,9 +17,11 @@ export interface LengthPercentage {
 
 export const ZERO: LengthPercentage = Object.freeze({ px: 0, percent: 0, curve: null });
 export const ZERO_PERCENT: LengthPercentage = Object.freeze({ ...ZERO, zeroPercent: true });
+/** The longest length browsers lay out, px. */
+const LONGEST = 33_554_428;
 /** Browsers keep lengths and percentages as 32-bit floats: it decides on which side of a 64th a length falls. */
 export const px = (value: number): LengthPercentage =>
-  value === 0 ? ZERO : { px: Math.fround(value), percent: 0, curve: null };
+  value === 0 ? ZERO : { px: Math.fround(Math.max(-LONGEST, Math.min(LONGEST, value))), percent: 0, curve: null };
 
 /** The used length for a basis in px; percentages of an unknown (NaN) basis give NaN. */
 export function resolveLength(value: LengthPercentage, basis: number): number {
@@ -128,8 +130,11 @@ function read(text: string): MathResult | null {
     censorIntoStandardRepresentableValues: true,
     rawPercentages: true,
   });
-  const match = /^([+-]?(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)([a-z]*|%)$/i.exec(out.trim());
-  return match ? { value: Number(match[1]), unit: match[2]!.toLowerCase() } : null;
+  const match = /^([+-]?)(infinity|nan|(?:\d+\.?\d*|\.\d+)(?:e[+-]?\d+)?)([a-z]*|%)$/i.exec(out.trim());
+  if (!match) return null;
+  const size = /^inf/i.test(match[2]!) ? Number.MAX_VALUE : Number(match[2]);
+  // What is no number counts as zero. @spec css-values-4 §10.9
+  return { value: Number.isNaN(size) ? 0 : Number(`${match[1]}1`) * size, unit: match[3]!.toLowerCase() };
 }
 
 /** The tokens of a function; one that the end of the text closes has no last one. */

@@ -2,6 +2,7 @@ import type { Box } from '../../box.js';
 import { horizontal, makeFragment, NO_LINES, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
+import { balancedWidths } from './balance.js';
 import { paragraphOf } from './items.js';
 import { indentOf } from './indent.js';
 import {
@@ -35,6 +36,8 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
   let pieces: readonly Piece[] = piecesOf(paragraphOf(container, layout), space.width, layout, atomicWidth);
   const run = newRun();
   const indent = indentOf(container, space.width);
+  const widths = balancedWidths(container, pieces, space.width, indent, layout);
+  let lines = 0;
   const estimate = lineHeightOf(container.style, layout);
   let from = 0;
   let first = true;
@@ -70,7 +73,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     const room = start.right - start.left - offset;
     const styled = first ? firstLineOf(container, pieces, from, room, space.width, atomicWidth, layout) : null;
     const floats = new LineFloats(start, run, space);
-    const taken = styled ?? takeLine(pieces, from, room, layout, floats);
+    const taken = styled ?? takeLine(pieces, from, Math.min(room, widths[lines] ?? Infinity), layout, floats);
     if (!styled) pieces = taken.pieces;
     else floats.placeAll(taken.line.pieces);
     emit(
@@ -91,7 +94,10 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
     );
     floats.placeLater();
     from = Math.max(taken.next, from + 1);
-    if (taken.line.visible) first = false;
+    if (taken.line.visible) {
+      first = false;
+      lines++;
+    }
   }
   return resultOf(run);
 }
