@@ -2,7 +2,7 @@ import type { Box } from '../../box.js';
 import { horizontal, makeFragment, NO_LINES, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
-import { balancedWidths } from './balance.js';
+import { chosenWidths } from './balance.js';
 import { paragraphOf } from './items.js';
 import { indentOf } from './indent.js';
 import {
@@ -36,7 +36,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
   let pieces: readonly Piece[] = piecesOf(paragraphOf(container, layout), space.width, layout, atomicWidth);
   const run = newRun();
   const indent = indentOf(container, space.width);
-  const widths = balancedWidths(container, pieces, space.width, indent, layout);
+  const widths = chosenWidths(container, pieces, space.width, indent, layout);
   let lines = 0;
   const estimate = lineHeightOf(container.style, layout);
   let from = 0;
