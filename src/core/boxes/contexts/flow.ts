@@ -19,6 +19,7 @@ import { layoutColumns } from './columns/container.js';
 import { isMulticol } from './columns/count.js';
 import { layoutContent } from './block-run.js';
 import { type Content, endSize, finish } from './content.js';
+import { clamped } from './line-clamp.js';
 import { scrolledBy } from './list-box.js';
 import { besideNoLine } from './marker.js';
 import { NO_TRIM, noteUntrimmed, trimOf } from './text-box.js';
@@ -32,17 +33,16 @@ export function layoutFlowRoot(job: Job): Fragment {
   const contentWidth = Math.max(0, width - frameWidth(frame));
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
   const basis = percentBasis(box, specified, frame, space, margin, layout);
-  const { content, floatsBottom } = isMulticol(box)
+  const { content: whole, floatsBottom } = isMulticol(box)
     ? columnContent(job, contentWidth, basis, specified)
     : rootContent(box, contentWidth, basis, layout);
+  const content = clamped(box, whole, mostOf(job, specified), layout);
   // A list box keeps its rows.
   const contained = containedHeight(box, layout, () => box.rows * emptyRow(box, layout));
   const natural =
     contained ??
     Math.max(
-      rowsHeight(box, content, layout) ??
-        clamped(box, content, layout) ??
-        content.height + endSize(box, content, layout),
+      rowsHeight(box, content, layout) ?? content.height + endSize(box, content, layout),
       floatsBottom,
       besideNoLine(box, content, layout),
       0,
@@ -78,24 +78,16 @@ function rowsHeight(box: Box, { children }: Content, layout: Layout): number | n
 const emptyRow = ({ style }: Box, layout: Layout): number =>
   Math.max(1.2 * style.fontSize, lineHeightOf(style, layout));
 
-/** Height of the lines a box is clamped to; null where it has no more. @spec css-overflow-4 §4.4 (-webkit-line-clamp) */
-function clamped(box: Box, { lineEnds, height }: Content, { limits }: Layout): number | null {
-  const { webkitLineClamp, specifiedDisplay } = box.style;
-  const most = Number.parseInt(webkitLineClamp, 10);
-  // What was declared an old flexible box is a block container for this alone.
-  if (box.anonymous || !(most > 0) || !/flex$/.test(specifiedDisplay)) return null;
-  if (lineEnds) return lineEnds[most - 1] ?? null;
-  if (height > 0)
-    limits.add('unsupported', 'line-clamp', 'lines of blocks inside are all shown', box.element?.startTag ?? null);
-  return null;
+/** Content in columns, which may be no higher than the container. */
+function columnContent(job: Job, width: number, basis: number, specified: number | null) {
+  const { box, layout } = job;
+  if (box.style.textBoxTrim !== 'none') noteUntrimmed(box, 'lines in columns are not trimmed', layout);
+  return { content: layoutColumns(box, { width, basis, height: mostOf(job, specified) }, layout), floatsBottom: 0 };
 }
 
-/** Content in columns, which may be no higher than the container. */
-function columnContent({ box, frame, space, layout }: Job, width: number, basis: number, specified: number | null) {
-  if (box.style.textBoxTrim !== 'none') noteUntrimmed(box, 'lines in columns are not trimmed', layout);
-  const most = clampHeight(box, specified ?? Infinity, space.height, frame) - frameHeight(frame);
-  return { content: layoutColumns(box, { width, basis, height: Math.max(0, most) }, layout), floatsBottom: 0 };
-}
+/** How high its content may be at most, px. */
+const mostOf = ({ box, frame, space }: Job, specified: number | null): number =>
+  Math.max(0, clampHeight(box, specified ?? Infinity, space.height, frame) - frameHeight(frame));
 
 interface RootContent {
   readonly content: Content;
