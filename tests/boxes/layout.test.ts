@@ -74,6 +74,7 @@ import { cases as wideFloats } from './cases/wide-floats.js';
 import { cases as tabs } from './cases/tabs.js';
 import { cases as leastFontSizes } from './cases/least-font-sizes.js';
 import { cases as embedded } from './cases/embedded.js';
+import { cases as anchors } from './cases/anchors.js';
 import { cases as clampedBlocks } from './cases/clamped-blocks.js';
 import { cases as chosenLines } from './cases/chosen-lines.js';
 import { cases as columnsTogether } from './cases/columns-together.js';
@@ -147,6 +148,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'least font sizes': leastFontSizes,
   'embedded content': embedded,
   'sized pictures': sizedPictures,
+  anchors: anchors,
   'clamped blocks': clampedBlocks,
   'chosen lines': chosenLines,
   'columns that keep lines together': columnsTogether,

@@ -11,7 +11,11 @@ describe('what browsers act on and the engine leaves out is said', () => {
     ['p{zoom:1.5}', 'zoom: 1.5', 'boxes are laid out as if not zoomed'],
     ['p::first-letter{initial-letter:2}', 'initial-letter: 2', 'such letters keep the size of their text'],
     ['p{line-clamp:2}', 'line-clamp: 2', 'all lines are shown'],
-    ['p{POSITION-AREA:Top}', 'position-area: top', 'placed as if it had no anchor'],
+    [
+      'p{POSITION-TRY-FALLBACKS:Flip-Block}',
+      'position-try-fallbacks: flip-block',
+      'only the first placement is looked at',
+    ],
     ['p{hyphens:auto}', 'hyphens: auto', 'words are not hyphenated by dictionary'],
     ['p{field-sizing:content}', 'field-sizing: content', 'fields have the size of their attributes'],
     ['p{text-emphasis:dot}', 'text-emphasis: dot', 'its marks take no room'],

@@ -13,7 +13,6 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
   'column-rule': { harmless: /^none$/, consequence: 'the lines between columns are not drawn' },
   'column-rule-style': { harmless: /^(none|hidden)$/, consequence: 'the lines between columns are not drawn' },
   'text-combine-upright': { harmless: /^none$/, consequence: 'the characters are set one below the other' },
-  'position-area': { harmless: /^none$/, consequence: 'placed as if it had no anchor' },
   'position-try': { harmless: /^none$/, consequence: 'only the first placement is looked at' },
   'position-try-fallbacks': { harmless: /^none$/, consequence: 'only the first placement is looked at' },
   'line-clamp': { harmless: /^none$/, consequence: 'all lines are shown' },

@@ -307,7 +307,7 @@ export function layoutDocument(root: Box, layout: Layout): DocumentLayout {
   const viewport: Rect = { x: gutter.left, y: 0, width: width - horizontal(gutter), height };
   const first = isInFlow(root) ? rootInFlow(root, viewport, layout) : rootOutOfFlow(root, viewport, layout);
   const lifted = makeFragment({ ...first.fragment, outOfFlow: carriedFrom(first) });
-  const placed: Placed[] = [first, ...adoptAtRoot(lifted, viewport, layout)];
+  const placed: Placed[] = [first, ...adoptAtRoot({ ...first, fragment: lifted }, viewport, layout)];
   return {
     width: page.width - horizontal(gutter),
     placed: placed.map((one) => turnPlaced(one, { width, height }, root.mode, 'horizontal-tb')),

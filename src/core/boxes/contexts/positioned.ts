@@ -3,7 +3,7 @@ import type { Rect } from '../../base/index.js';
 import { containsAbsolute, containsFixed, isFormControl, isInTopLayer, type Box } from '../box.js';
 import { makeFragment, paddingBox, snap, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Layout } from '../layout.js';
-import { isOrthogonal } from '../flows/modes.js';
+import { isOrthogonal, isVertical } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
 import { specifiedMargins, usedBorder, usedPadding } from '../used/edges.js';
 import {
@@ -29,6 +29,8 @@ import {
   type Frame,
 } from '../used/sizes.js';
 import { replacedSize } from '../used/replaced.js';
+import { anchored, refersToAnchor } from './anchored.js';
+import { Anchors } from './anchors.js';
 
 /**
  * Lays out the absolute and fixed boxes whose containing block is this fragment; the rest is handed on.
@@ -47,13 +49,14 @@ export function adoptOutOfFlow(fragment: Fragment, layout: Layout): Fragment {
   // What stands in one of them may be held by this fragment as well: a fixed box in an absolute one.
   for (let pending: readonly OutOfFlow[] = fragment.outOfFlow; pending.length > 0;) {
     const next: OutOfFlow[] = [];
-    for (const entry of pending) {
+    for (const entry of anchorsFirst(pending)) {
       if (isInTopLayer(entry.box) || !holds(entry)) {
         rest.push(entry);
         continue;
       }
       const inline = entry.inlineContainer ? inlineArea(fragment, entry.inlineContainer) : null;
-      const { placed, outOfFlow } = layoutAbsolute(entry, inline ?? entry.area ?? area, box, layout);
+      const around = new Anchors(() => [{ fragment, x: 0, y: 0 }, ...added]);
+      const { placed, outOfFlow } = layoutAbsolute(entry, inline ?? entry.area ?? area, box, layout, around);
       added.push(placed);
       next.push(...outOfFlow);
     }
@@ -63,14 +66,23 @@ export function adoptOutOfFlow(fragment: Fragment, layout: Layout): Fragment {
   return makeFragment({ ...fragment, children: [...fragment.children, ...added], outOfFlow: rest });
 }
 
+/** Boxes that are placed by others come behind them, in the order of the document. */
+function anchorsFirst(entries: readonly OutOfFlow[]): readonly OutOfFlow[] {
+  const later = entries.filter(({ box }) => refersToAnchor(box));
+  if (later.length === 0) return entries;
+  return [...entries.filter(({ box }) => !refersToAnchor(box)), ...later.sort((a, b) => a.box.id - b.box.id)];
+}
+
 /** Absolute boxes of the root: their containing block is the viewport-sized initial one. */
-export function adoptAtRoot(root: Fragment, viewport: Rect, layout: Layout): readonly Placed[] {
+export function adoptAtRoot(rootPlaced: Placed, viewport: Rect, layout: Layout): readonly Placed[] {
+  const { fragment: root } = rootPlaced;
   const added: Placed[] = [];
   let pending = root.outOfFlow;
   for (let round = 0; pending.length > 0 && round < 50; round++) {
     const next: OutOfFlow[] = [];
-    for (const entry of pending) {
-      const { placed, outOfFlow } = layoutAbsolute(entry, viewport, root.box, layout);
+    for (const entry of anchorsFirst(pending)) {
+      const around = new Anchors(() => [rootPlaced, ...added]);
+      const { placed, outOfFlow } = layoutAbsolute(entry, viewport, root.box, layout, around);
       added.push(placed);
       next.push(...outOfFlow);
     }
@@ -111,15 +123,21 @@ interface Solved {
   readonly marginEnd: number;
 }
 
+/** @param anchors where others it refers to are found; none for the root */
 export function layoutAbsolute(
   entry: OutOfFlow,
-  area: Rect,
+  containing: Rect,
   container: Box,
   layout: Layout,
+  anchors?: Anchors,
 ): { placed: Placed; outOfFlow: readonly OutOfFlow[] } {
-  const box = boxInFlow(entry.box, container.mode);
-  const x = axisOf(entry, box, area, container, 'inline');
-  const y = axisOf(entry, box, area, container, 'block');
+  const plain = boxInFlow(entry.box, container.mode);
+  const refers = anchors && !isVertical(container.mode) && refersToAnchor(plain);
+  const { box, area, middle } = refers
+    ? anchored(plain, containing, anchors)
+    : { box: plain, area: containing, middle: null };
+  const x = axisOf(entry, box, area, container, 'inline', { middle: middle?.x, containing });
+  const y = axisOf(entry, box, area, container, 'block', { middle: middle?.y, containing });
   const frame: Frame = { border: usedBorder(box), padding: usedPadding(box, area.width) };
   const size = absoluteSize(box, x, y, area, frame, layout);
   const fragment = layout.place(box, {
@@ -162,21 +180,38 @@ interface Axis {
   readonly containing: number;
   readonly flowStart: 'low' | 'high';
   readonly align: Alignment;
+  /** Ends of the containing block, from the start of the part of it the box is placed in. */
+  readonly bounds: { readonly low: number; readonly high: number };
+  /** Where the middle of the box is to be, as far as it stays between the insets; null where its alignment says. */
+  readonly middle: number | null;
 }
 
 const inset = (value: LengthPercentage | 'auto', basis: number): number | null =>
-  value === 'auto' ? null : snap(resolveLength(value, basis));
+  value === 'auto' || value.anchored ? null : snap(resolveLength(value, basis));
 
-function axisOf(entry: OutOfFlow, box: Box, area: Rect, container: Box, axis: AxisName): Axis {
+function axisOf(
+  entry: OutOfFlow,
+  box: Box,
+  area: Rect,
+  container: Box,
+  axis: AxisName,
+  { middle, containing }: { readonly middle: number | undefined; readonly containing: Rect },
+): Axis {
   const { style } = box;
   const flow = aligningOf(container);
   const margins = specifiedMargins(box, area.width);
   const inline = axis === 'inline';
   const self = inline ? style.justifySelf : style.alignSelf;
+  const centred = middle !== undefined && self === 'anchor-center';
+  const [low, high, basis] = inline ? [style.left, style.right, area.width] : [style.top, style.bottom, area.height];
+  const [start, end] = [inset(low, basis), inset(high, basis)];
   return {
-    ...(inline
-      ? { start: inset(style.left, area.width), end: inset(style.right, area.width) }
-      : { start: inset(style.top, area.height), end: inset(style.bottom, area.height) }),
+    start: centred ? (start ?? 0) : start,
+    end: centred ? (end ?? 0) : end,
+    middle: centred ? middle : null,
+    bounds: inline
+      ? { low: containing.x - area.x, high: containing.x + containing.width - area.x }
+      : { low: containing.y - area.y, high: containing.y + containing.height - area.y },
     ...(inline
       ? { marginStart: margins.left, marginEnd: margins.right, static: entry.x - area.x, staticAlign: entry.alignX }
       : { marginStart: margins.top, marginEnd: margins.bottom, static: entry.y - area.y, staticAlign: entry.alignY }),
@@ -197,6 +232,7 @@ function solve(axis: Axis, size: number): Solved {
   if (start === null) return used(containing - end! - outer);
   if (end === null) return used(start);
   const spare = containing - start - end - outer;
+  if (axis.middle !== null) return used(Math.max(start, Math.min(axis.middle - outer / 2, start + spare)));
   if (axis.marginStart === null || axis.marginEnd === null) return withAutoMargins(axis, spare, start);
   const edge = axis.align.safe && spare < 0 ? flowStart : edgeOf(axis.align, flowStart);
   const at = start + offsetTo(edge, spare);
@@ -215,10 +251,11 @@ function withAutoMargins({ marginStart, marginEnd, flowStart }: Axis, spare: num
 }
 
 /** An overflowing box keeps inside its containing block where it can. @spec css-align-3 §4.4 (default overflow) */
-function within(at: number, outer: number, spare: number, { align, containing, flowStart, start, end }: Axis): number {
+function within(at: number, outer: number, spare: number, axis: Axis): number {
+  const { align, containing, flowStart, start, end, bounds } = axis;
   if (spare >= 0 || align.safe !== null) return at;
-  const low = Math.min(0, start ?? 0);
-  const high = Math.max(containing, containing - (end ?? 0));
+  const low = Math.min(bounds.low, start ?? 0);
+  const high = Math.max(bounds.high, containing - (end ?? 0));
   const held = (v: number) => Math.max(low, Math.min(v, high - outer));
   if (outer <= high - low) return held(at);
   return flowStart === 'low' ? low : high - outer;

@@ -2,6 +2,7 @@ import {
   isIdent,
   printLength,
   printNumber,
+  readAnchored,
   readLength,
   readNumber,
   type Component,
@@ -121,7 +122,13 @@ const display = row<Display>(
 
 const margin = () => lengthOr(0, ['auto'], {}, { percent: 'inline-size', turns: 'margin-{side}' });
 const padding = () => length(0, { negative: false }, { percent: 'inline-size', turns: 'padding-{side}' });
-const inset = (percent: 'inline-size' | 'block-size') => lengthOr('auto', ['auto'], {}, { percent, turns: '{side}' });
+/** @spec css-position-3 §3.1, css-anchor-position-1 §3 */
+const inset = (percent: 'inline-size' | 'block-size') => {
+  const plain = lengthOr('auto', ['auto'], {}, { percent, turns: '{side}' });
+  const parse: typeof plain.parse = (items, source) =>
+    plain.parse(items, source) ?? single((item) => readAnchored(item))(items, source);
+  return Object.freeze({ ...plain, parse });
+};
 const scrollPadding = () =>
   lengthOr('auto', ['auto'], { negative: false }, { affects: 'nothing', turns: 'scroll-padding-{side}' });
 const scrollMargin = () => length(0, { percent: false }, { affects: 'nothing', turns: 'scroll-margin-{side}' });
@@ -188,6 +195,10 @@ export const BOX = {
   right: inset('inline-size'),
   bottom: inset('block-size'),
   left: inset('inline-size'),
+  anchorName: text('none'),
+  anchorScope: text('none'),
+  positionAnchor: text('normal'),
+  positionArea: text('none'),
   scrollbarGutter: words('auto', ['stable', 'both-edges']),
   scrollbarWidth: keyword(['auto', 'thin', 'none']),
   overflowX: overflow(),

@@ -5,6 +5,7 @@ import {
   printLength,
   printNumber,
   px,
+  readAnchored,
   readColour,
   readLength,
   readNumber,
@@ -214,7 +215,7 @@ export function sizing(
       const inner = readLength(item.args[0], { negative: false });
       return inner ? (c) => ({ fit: inner(c) }) : null;
     }
-    return readLength(item, { negative: false });
+    return readLength(item, { negative: false }) ?? readAnchored(item, { negative: false });
   };
   return row<Sizing>(initial, single(read), printSizing, { percent, ...(turns ? { turns } : {}) });
 }

@@ -28,3 +28,35 @@ export interface ComputeContext {
 
 /** Gives the computed value once the context is known. */
 export type Computation<T> = (context: ComputeContext) => T;
+
+/** A context whose values are read now, for curves that are asked later. */
+export function freeze(c: ComputeContext): ComputeContext {
+  return {
+    fontSize: c.fontSize,
+    rootFontSize: c.rootFontSize,
+    lineHeight: c.lineHeight,
+    rootLineHeight: c.rootLineHeight,
+    xHeight: c.xHeight,
+    capHeight: c.capHeight,
+    zeroAdvance: c.zeroAdvance,
+    viewportWidth: c.viewportWidth,
+    viewportHeight: c.viewportHeight,
+    containerWidth: c.containerWidth,
+    containerHeight: c.containerHeight,
+    currentColor: c.currentColor,
+    dark: c.dark,
+    parentFontWeight: c.parentFontWeight,
+  };
+}
+
+/** What `anchor()` or `anchor-size()` asks. */
+export interface AnchorQuery {
+  readonly asks: 'edge' | 'size';
+  /** Name of the anchor; null for the default one. */
+  readonly name: string | null;
+  /** The side, percentage or dimension asked for; empty where none is named. */
+  readonly word: string;
+}
+
+/** Answers what is asked of an anchor, px; null where there is none. */
+export type AnchorFinder = (query: AnchorQuery) => number | null;

@@ -1,3 +1,4 @@
+export { readAnchored } from './anchor.js';
 export * from './components.js';
 export * from './context.js';
 export * from './length.js';

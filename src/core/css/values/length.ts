@@ -2,7 +2,7 @@ import { calc } from '@csstools/css-calc';
 import type { FunctionNode } from '@csstools/css-parser-algorithms';
 import { TokenType, type CSSToken } from '@csstools/css-tokenizer';
 import type { Component } from './components.js';
-import type { Computation, ComputeContext } from './context.js';
+import { freeze, type AnchorFinder, type Computation, type ComputeContext } from './context.js';
 
 /** `px + percent % of the basis`; `curve` replaces both where math functions bend the relation. */
 export interface LengthPercentage {
@@ -13,6 +13,8 @@ export interface LengthPercentage {
   readonly sum?: { readonly px: number; readonly percent: number };
   /** Written as 0%: nothing is known of it either where the basis is not. */
   readonly zeroPercent?: true;
+  /** The length it comes to once its anchors are found; null without them. */
+  readonly anchored?: (find: AnchorFinder) => LengthPercentage | null;
 }
 
 export const ZERO: LengthPercentage = Object.freeze({ px: 0, percent: 0, curve: null });
@@ -210,26 +212,6 @@ function mathLength(node: FunctionNode, percent: boolean, negative: boolean): Co
     if (!onlySums(node)) return { px: 0, percent: 0, curve };
     const base = at(frozen, 0);
     return { px: 0, percent: 0, curve, sum: { px: base, percent: at(frozen, 100) - base } };
-  };
-}
-
-/** A context whose values are read now, for curves that are asked later. */
-function freeze(c: ComputeContext): ComputeContext {
-  return {
-    fontSize: c.fontSize,
-    rootFontSize: c.rootFontSize,
-    lineHeight: c.lineHeight,
-    rootLineHeight: c.rootLineHeight,
-    xHeight: c.xHeight,
-    capHeight: c.capHeight,
-    zeroAdvance: c.zeroAdvance,
-    viewportWidth: c.viewportWidth,
-    viewportHeight: c.viewportHeight,
-    containerWidth: c.containerWidth,
-    containerHeight: c.containerHeight,
-    currentColor: c.currentColor,
-    dark: c.dark,
-    parentFontWeight: c.parentFontWeight,
   };
 }
 
