@@ -1,3 +1,4 @@
+import { hasPercent, isLengthPercentage } from '../../css/index.js';
 import { containerOf, isFloating, isInFlow, isOutOfFlow, isPage, type Box } from '../box.js';
 import { horizontal, vertical, type Edges } from '../fragment.js';
 import type { Across, Intrinsic, Layout, Space } from '../layout.js';
@@ -44,12 +45,29 @@ export function refersToHeight(box: Box): boolean {
   return style.position === 'relative' && (inset(style.top) || inset(style.bottom));
 }
 
+/** Border-box height a box is given by its style or its ratio, px; null where it is that of its content. */
 export function specifiedHeight(box: Box, space: Space, frame: Frame, width: number): number | null {
   if (box.anonymous) return null;
   const height = space.byContent === 'height' ? null : heightFor(box, box.style.height, space.height, frame);
   if (height !== null) return height;
+  if (space.byContent !== 'height' && yieldsToCell(box)) return frameHeight(frame);
   const ratio = preferredRatio(box);
   return ratio === null ? null : alongRatio(box, width, ratio, frame);
+}
+
+/**
+ * Whether a block asks a cell for no height of its own: it scrolls, its height is a share of the cell's, and the cell or
+ * the table is told a height. @spec css-tables-3 §3.9.3 (as browsers have it)
+ */
+function yieldsToCell({ style, parent, outer, ...box }: Box): boolean {
+  if (outer !== 'block' || parent?.outer !== 'table-part' || parent.inner !== 'flow') return false;
+  if (box.anonymous || !isLengthPercentage(style.height) || !hasPercent(style.height)) return false;
+  if ((style.overflowY !== 'auto' && style.overflowY !== 'scroll') || style.float !== 'none') return false;
+  const told = (at: Box) => !at.anonymous && at.style.height !== 'auto';
+  if (told(parent)) return true;
+  let table: Box | null = parent;
+  while (table && table.inner !== 'table') table = table.parent;
+  return table !== null && told(table);
 }
 
 /** What percentage heights inside refer to. @spec css2 §10.5 */
@@ -61,7 +79,7 @@ export function percentBasis(
   margin: Edges,
   layout: Layout,
 ): number {
-  if (box.anonymous) return space.height;
+  if (box.anonymous && (box.outer !== 'table-part' || space.fixedHeight === undefined)) return space.height;
   if (space.fixedHeight !== undefined) return space.definite === false ? NaN : space.fixedHeight - frameHeight(frame);
   if (specified === null) return passesHeight(box, layout) ? heightPassed(box, space.height, margin, frame) : NaN;
   return Math.max(0, clampHeight(box, specified, space.height, frame) - frameHeight(frame));

@@ -47,6 +47,7 @@ import { adoptAtRoot, layoutAbsolute } from './positioned.js';
 import { replacedBaseline } from './replaced-baselines.js';
 import { layoutTable } from './table.js';
 import { tableIntrinsic } from './table-intrinsic.js';
+import { askedHeight } from './table-rows.js';
 
 type Shared = Pick<Layout, 'metrics' | 'breaks' | 'limits' | 'quirks' | 'looseLines' | 'viewport' | 'near'>;
 
@@ -275,7 +276,8 @@ const acrossOf = ({ height, fixedHeight, definite }: Space): Across => ({
 });
 
 function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): Fragment {
-  const size = replacedSize(box, space.width, space.height, frame, {
+  const basis = Number.isNaN(space.height) ? heightOfCell(box, layout) : space.height;
+  const size = replacedSize(box, space.width, basis, frame, {
     width: space.fixedWidth,
     height: space.fixedHeight,
   });
@@ -290,6 +292,14 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
     baseline,
     lastBaseline: baseline,
   });
+}
+
+/** Shares of a height that is not known yet refer to that of the cell, where this asks for one; px, NaN without. */
+function heightOfCell(box: Box, layout: Layout): number {
+  let around = box.parent;
+  while (around && !around.anonymous && around.outer === 'inline' && around.inner === 'flow') around = around.parent;
+  const asked = around?.outer === 'table-part' && around.inner === 'flow' ? askedHeight(around, layout) : null;
+  return asked === null ? NaN : Math.max(0, asked - frameHeight(frameOf(around!, 0)));
 }
 
 export interface DocumentLayout {

@@ -134,6 +134,9 @@ function placeGroup(group: Box, tops: readonly number[], a: Assembling): Placed 
   return { fragment: adoptOutOfFlow(fragment, a.layout), x: x0, y: y0 };
 }
 
+/** Heights within this of each other are the same, px. */
+const SAME = 1 / 128;
+
 /** A cell that begins in a hidden row is hidden with it. */
 function cellHeight(
   { rowSpan }: Cell,
@@ -155,9 +158,11 @@ function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, w
     const w = cellWidth(cell, a, a.spacing.x);
     const definite = knowsHeight || askedHeight(cell.box, a.layout) !== null;
     const space: Space = { width: w, height: NaN, fixedWidth: w, fixedHeight: height, definite };
-    const stretched = a.layout.place(cell.box, space);
-    const content =
-      definite && dependsOnHeight(cell.box) ? a.layout.place(cell.box, { ...space, byContent: 'height' }) : natural;
+    // What is as high as its content stays as it was measured: percentages inside are not asked again.
+    const grown = Math.abs(height - natural.height) > SAME || Math.abs(w - natural.width) > SAME;
+    const stretched = grown ? a.layout.place(cell.box, space) : natural;
+    const asksAgain = grown && definite && dependsOnHeight(cell.box);
+    const content = asksAgain ? a.layout.place(cell.box, { ...space, byContent: 'height' }) : natural;
     const fragment = shifted(stretched, content, cell, baseline ?? 0);
     const last = Math.min(cell.column + cell.columnSpan, a.lefts.length) - 1;
     const offset = relativeOffset(cell.box, width, askedOf(box));
