@@ -16,7 +16,7 @@ import { dependsOnHeight } from './flow-sizes.js';
 import { adoptOutOfFlow } from './positioned.js';
 import { placeColumns } from './table-column-boxes.js';
 import type { Cell, TableGrid } from './table-grid.js';
-import { askedHeight, type RowLayout, tableHeight, cellWidth } from './table-rows.js';
+import { alignsBaseline, askedHeight, cellBaseline, type RowLayout, tableHeight, cellWidth } from './table-rows.js';
 import { isHidden, type Stack } from './table-sections.js';
 
 export interface Assembling {
@@ -148,27 +148,41 @@ function cellHeight(
   return tops[last]! + heights[last]! - tops[index]!;
 }
 
+/** A cell at its height, and its content at its own. */
+interface Grown {
+  readonly cell: Cell;
+  readonly stretched: Fragment;
+  readonly content: Fragment;
+  /** Whether percentages inside were asked again: the content may be higher than it was measured. */
+  readonly again: boolean;
+}
+
+function grow(cell: Cell, index: number, a: Assembling): Grown {
+  const natural = a.rows.fragments.get(cell)!;
+  const height = cellHeight(cell, index, a);
+  const w = cellWidth(cell, a, a.spacing.x);
+  const definite = tableHeight(a.box, a.space, a.frame) !== null || askedHeight(cell.box, a.layout) !== null;
+  const space: Space = { width: w, height: NaN, fixedWidth: w, fixedHeight: height, definite };
+  // What is as high as its content stays as it was measured: percentages inside are not asked again.
+  if (Math.abs(height - natural.height) <= SAME && Math.abs(w - natural.width) <= SAME)
+    return { cell, stretched: natural, content: natural, again: false };
+  const again = definite && dependsOnHeight(cell.box);
+  const content = again ? a.layout.place(cell.box, { ...space, byContent: 'height' }) : natural;
+  return { cell, stretched: a.layout.place(cell.box, space), content, again };
+}
+
 function placeRow(cells: readonly Cell[], index: number, box: Box, x0: number, width: number, a: Assembling): Fragment {
-  const placed: Placed[] = [];
-  const knowsHeight = tableHeight(a.box, a.space, a.frame) !== null;
-  const baseline = a.rows.baselines[index] ?? null;
-  for (const cell of cells) {
-    const natural = a.rows.fragments.get(cell)!;
-    const height = cellHeight(cell, index, a);
-    const w = cellWidth(cell, a, a.spacing.x);
-    const definite = knowsHeight || askedHeight(cell.box, a.layout) !== null;
-    const space: Space = { width: w, height: NaN, fixedWidth: w, fixedHeight: height, definite };
-    // What is as high as its content stays as it was measured: percentages inside are not asked again.
-    const grown = Math.abs(height - natural.height) > SAME || Math.abs(w - natural.width) > SAME;
-    const stretched = grown ? a.layout.place(cell.box, space) : natural;
-    const asksAgain = grown && definite && dependsOnHeight(cell.box);
-    const content = asksAgain ? a.layout.place(cell.box, { ...space, byContent: 'height' }) : natural;
+  const grown = cells.map((cell) => grow(cell, index, a));
+  const lines = grown.flatMap((g) => (g.again && alignsBaseline(g.cell) ? [cellBaseline(g.content)] : []));
+  const measured = a.rows.baselines[index] ?? null;
+  const baseline = lines.length > 0 ? Math.max(measured ?? 0, ...lines) : measured;
+  const placed = grown.map(({ cell, stretched, content }): Placed => {
     const fragment = shifted(stretched, content, cell, baseline ?? 0);
     const last = Math.min(cell.column + cell.columnSpan, a.lefts.length) - 1;
     const offset = relativeOffset(cell.box, width, askedOf(box));
     const x = Math.min(a.lefts[cell.column] ?? 0, a.lefts[last] ?? 0) - x0;
-    placed.push({ fragment, x: x + offset.x, y: offset.y });
-  }
+    return { fragment, x: x + offset.x, y: offset.y };
+  });
   const fragment = makeFragment({
     box,
     width,
@@ -195,7 +209,7 @@ function shifted(fragment: Fragment, natural: Fragment, cell: Cell, rowBaseline:
         ? spare
         : align === 'top'
           ? 0
-          : Math.max(0, Math.min(spare, rowBaseline - (natural.baseline ?? rowBaseline)));
+          : Math.max(0, Math.min(spare, rowBaseline - cellBaseline(natural)));
   if (by <= 0) return fragment;
   return makeFragment({
     ...fragment,

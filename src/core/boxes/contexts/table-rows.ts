@@ -54,3 +54,10 @@ export function cellWidth(cell: Cell, { widths, hidden }: ColumnLayout, gap: num
   }
   return width;
 }
+
+/** What a cell stands on: its first line, or the lower edge of its content. @spec css2 §17.5.3 */
+export const cellBaseline = ({ baseline, height, border, padding }: Fragment): number =>
+  baseline ?? height - border.bottom - padding.bottom;
+
+export const alignsBaseline = ({ box }: Cell): boolean =>
+  box.anonymous || !['top', 'middle', 'bottom'].includes(String(box.style.verticalAlign));

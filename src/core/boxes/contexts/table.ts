@@ -10,7 +10,16 @@ import { spacingOf, columnsOf } from './table-columns.js';
 import { automaticWidths, fixedWidths, inWholeSteps, sum } from './table-distribute.js';
 import { leastOf } from './table-intrinsic.js';
 import { assemble, withoutCaptions } from './table-assemble.js';
-import { askedHeight, type ColumnLayout, type RowLayout, tableHeight, offsets, cellWidth } from './table-rows.js';
+import {
+  alignsBaseline,
+  askedHeight,
+  cellBaseline,
+  type ColumnLayout,
+  type RowLayout,
+  tableHeight,
+  offsets,
+  cellWidth,
+} from './table-rows.js';
 
 /**
  * Lays out a table: columns, rows, captions.
@@ -94,9 +103,10 @@ function layoutRows(
       fragments.set(cell, fragment);
       if (cell.rowSpan > 1) continue;
       heights[r] = Math.max(heights[r]!, fragment.height, askedHeight(cell.box, layout) ?? 0);
-      if (alignsBaseline(cell) && fragment.baseline !== null) {
-        baselines[r] = Math.max(baselines[r] ?? -Infinity, fragment.baseline);
-        below = Math.max(below, fragment.height - fragment.baseline);
+      if (alignsBaseline(cell)) {
+        const line = cellBaseline(fragment);
+        baselines[r] = Math.max(baselines[r] ?? -Infinity, line);
+        below = Math.max(below, fragment.height - line);
       }
     }
     heights[r] = Math.max(heights[r]!, (baselines[r] ?? 0) + below);
@@ -112,9 +122,6 @@ function layoutRows(
   growSections({ rows: heights, bare }, grid, spacing.y);
   return { heights: heights.map(snap), bare, fragments, baselines };
 }
-
-const alignsBaseline = (cell: Cell): boolean =>
-  cell.box.anonymous || !['top', 'middle', 'bottom'].includes(String(cell.box.style.verticalAlign));
 
 /** A table taller than its rows gives them the rest. */
 function growRows(

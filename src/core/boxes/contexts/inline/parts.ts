@@ -33,8 +33,16 @@ export function shiftFor(style: ComputedStyle, parent: ComputedStyle, extent: Ex
   }
 }
 
-export function textPart(piece: Piece, x: number, width: number, level: Level, layout: Layout): Part {
-  const { above, below } = contentExtent(piece.box.style, layout);
+/** @param style of the text on this line */
+export function textPart(
+  piece: Piece,
+  x: number,
+  width: number,
+  level: Level,
+  layout: Layout,
+  style: ComputedStyle = piece.box.style,
+): Part {
+  const { above, below } = contentExtent(style, layout);
   const fragment = makeFragment({
     kind: 'text',
     box: piece.box,
