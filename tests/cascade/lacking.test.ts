@@ -9,7 +9,11 @@ describe('what browsers act on and the engine leaves out is said', () => {
   test.each([
     ['p{column-rule:1px solid}', 'column-rule: 1px solid', 'the lines between columns are not drawn'],
     ['p{zoom:1.5}', 'zoom: 1.5', 'boxes are laid out as if not zoomed'],
-    ['p::first-letter{initial-letter:2}', 'initial-letter: 2', 'such letters keep the size of their text'],
+    [
+      'p::first-letter{initial-letter:2}',
+      'initial-letter: 2',
+      'such letters are as wide as their advance, not as their ink',
+    ],
     ['p{line-clamp:2}', 'line-clamp: 2', 'all lines are shown'],
     [
       'p{POSITION-TRY-FALLBACKS:Flip-Block}',

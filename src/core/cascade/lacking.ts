@@ -9,7 +9,10 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
     consequence: 'taken as not clipped',
   },
   zoom: { harmless: /^(1|1\.0+|100%|normal)$/, consequence: 'boxes are laid out as if not zoomed' },
-  'initial-letter': { harmless: /^normal$/, consequence: 'such letters keep the size of their text' },
+  'initial-letter': {
+    harmless: /^normal$/,
+    consequence: 'such letters are as wide as their advance, not as their ink',
+  },
   'column-rule': { harmless: /^none$/, consequence: 'the lines between columns are not drawn' },
   'column-rule-style': { harmless: /^(none|hidden)$/, consequence: 'the lines between columns are not drawn' },
   'text-combine-upright': { harmless: /^none$/, consequence: 'the characters are set one below the other' },

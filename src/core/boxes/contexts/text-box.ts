@@ -45,7 +45,9 @@ export function trimmed<R extends InlineResult>(lines: R, style: ComputedStyle, 
   if ((!trim.start && !trim.end) || baseline === null || lastBaseline === null) return lines;
   const { above, below } = edgesOf(style, layout);
   const up = trim.start ? baseline - above : 0;
-  const cut = trim.end ? height - lastBaseline - below : 0;
+  // What a break clears behind the last line stays.
+  const cleared = height > (lines.lineEnds.at(-1) ?? height);
+  const cut = trim.end && !cleared ? height - lastBaseline - below : 0;
   return {
     ...lines,
     children: lines.children.map((child) => ({ ...child, y: child.y - up })),

@@ -1,6 +1,8 @@
 import type { ElementNode } from '../../html/index.js';
 import { isInFlow, type Box } from '../box.js';
 import { transformText } from '../text/index.js';
+import { withValues } from '../../cascade/index.js';
+import { initialLetter } from './initial-letter.js';
 import { make, push, type Building } from './make.js';
 
 /** Punctuation that belongs to a first letter before and after it: all of it but dashes and connectors. */
@@ -40,11 +42,13 @@ export function splitFirstLetter(
 
 /** Puts the first letter of a block container into a box of its own where the page styles it. @spec css-pseudo-4 §2.2 */
 export function firstLetter(box: Box, element: ElementNode, building: Building): void {
-  const style = building.styles.pseudo(element, 'first-letter');
-  const text = style && style.display !== 'none' ? firstTextOf(box) : null;
+  const given = building.styles.pseudo(element, 'first-letter');
+  const text = given && given.display !== 'none' ? firstTextOf(box) : null;
   const parts = text ? splitFirstLetter(text.text) : null;
-  if (!style || !text || !parts) return;
+  if (!given || !text || !parts) return;
   const parent = text.parent!;
+  const initial = initialLetter(parts.letter, given, box.computed, building.metrics);
+  const style = initial?.style ?? given;
   const floats = style.float !== 'none';
   const part = make(building, {
     element,
@@ -60,5 +64,18 @@ export function firstLetter(box: Box, element: ElementNode, building: Building):
     content === ''
       ? []
       : [make(building, { style: text.computed, outer: 'inline', inner: 'text', parent, text: content })];
-  parent.children.splice(parent.children.indexOf(text), 1, ...plain(parts.space), part, ...plain(parts.rest));
+  const lowering = initial?.lowered == null ? [] : [strut(parent, initial.lowered, building)];
+  const made = [...plain(parts.space), part, ...lowering, ...plain(parts.rest)];
+  parent.children.splice(parent.children.indexOf(text), 1, ...made);
 }
+
+/** Holds the baseline of its line down. */
+const strut = (parent: Box, height: number, building: Building): Box =>
+  make(building, {
+    style: withValues(parent.computed, { verticalAlign: 'baseline' }),
+    outer: 'atomic',
+    inner: 'replaced',
+    parent,
+    anonymous: true,
+    natural: { width: 0, height, ratio: null },
+  });

@@ -10,3 +10,4 @@ export { usedFontSize } from './size.js';
 export { faceIn } from './typeface.js';
 export { featuresOf, type FeatureSettings } from './features.js';
 export { scriptAtEnd, scriptOf } from './scripts.js';
+export { inkOf } from './ink.js';

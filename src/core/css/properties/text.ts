@@ -142,6 +142,7 @@ export const TEXT = {
   counterIncrement: counterChanges(1),
   counterSet: counterChanges(0),
   cursor,
+  initialLetter: text('normal'),
   orphans: text('2', undefined, { inherited: true }),
   widows: text('2', undefined, { inherited: true }),
 } as const;

@@ -50,7 +50,6 @@ export function emit(emitting: Emitting, run: Running): void {
   const placed = placeLine({
     pieces: line.pieces,
     container,
-    around: first && first.from.style,
     basis: space.width,
     height: space.height,
     layout,

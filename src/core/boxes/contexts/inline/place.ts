@@ -7,15 +7,13 @@ import { hangsSpaces } from '../../text/index.js';
 import { mergeText } from './lines.js';
 import { edgeWidth, faceOf, separatorsIn, sizeOf, type Piece } from './pieces.js';
 import { visualSteps, withEndReset, type Step } from './visual.js';
-import { type Extent, aboutMiddle, isCentral, leadedExtent, lineHeightOf } from './extents.js';
+import { type Extent, aboutMiddle, isCentral, leadedExtent } from './extents.js';
 import { type Level, NOTHING, hasEdge, type Open, type Part, type Static, levelOf } from './levels.js';
 import { flat, shiftFor, textPart, inlinePart, atomicBaseline } from './parts.js';
 
 export interface LineInput {
   readonly pieces: readonly Piece[];
   readonly container: Box;
-  /** The container's own style where the line has one of its own: it makes room too where its lines are higher. */
-  readonly around: ComputedStyle | null;
   /** Width of the block container's content box, for percentages. */
   readonly basis: number;
   /** Its height, NaN where that is not definite. */
@@ -53,13 +51,7 @@ class LineBuilder {
 
   constructor(readonly input: LineInput) {
     const { style, anonymous } = input.container;
-    const shows = !anonymous && /list-item/.test(style.display);
-    this.root = levelOf(style, null, this.strut(style, shows));
-    if (input.around && lineHeightOf(input.around, input.layout) > lineHeightOf(style, input.layout)) {
-      const { above, below } = this.strut(input.around, shows);
-      this.root.above = Math.max(this.root.above, above);
-      this.root.below = Math.max(this.root.below, below);
-    }
+    this.root = levelOf(style, null, this.strut(style, !anonymous && /list-item/.test(style.display)));
     if (input.base === null) for (const box of input.open) this.open(box, false);
   }
 
