@@ -43,7 +43,11 @@ export class Floats {
     return next;
   }
 
-  /** Places a margin box as high and as far to its side as the rules allow. @spec css2 §9.5.1 (rules 1 to 9) */
+  /**
+   * Places a margin box as high and as far to its side as the rules allow.
+   * @param free whether it may stand higher than floats before it, as initial letters do
+   * @spec css2 §9.5.1 (rules 1 to 9)
+   */
   place(
     side: 'left' | 'right',
     width: number,
@@ -51,8 +55,9 @@ export class Floats {
     top: number,
     left: number,
     right: number,
+    free = false,
   ): { x: number; y: number } {
-    let y = Math.max(top, this.#lastTop);
+    let y = free ? top : Math.max(top, this.#lastTop);
     for (;;) {
       const room = this.gap(y, y + height, left, right);
       const next = this.nextBottom(y);
@@ -60,7 +65,7 @@ export class Floats {
         const x = side === 'left' ? room.left : room.right - width;
         const box = { left: x, top: y, right: x + width, bottom: y + height };
         (side === 'left' ? this.#left : this.#right).push(box);
-        this.#lastTop = y;
+        this.#lastTop = Math.max(y, this.#lastTop);
         return { x, y };
       }
       y = next;

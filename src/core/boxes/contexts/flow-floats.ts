@@ -30,6 +30,7 @@ export function placeFloat(box: Box, top: number, width: number, basis: number, 
     from,
     flow.x,
     flow.x + width,
+    box.pseudo === 'first-letter' && box.style.initialLetter !== 'normal',
   );
   const offset = relativeOffset(box, width, basis);
   return { fragment, x: at.x - flow.x + margin.left + offset.x, y: at.y - flow.y + margin.top + offset.y };

@@ -1,0 +1,42 @@
+import type { LayoutCase } from '../../support/layout-case.js';
+
+/** Initial letters that sink and rise */
+export const cases: readonly LayoutCase[] = [
+  {
+    name: 'initial letters',
+    css: '',
+    body: '<style id=a>p{width:200px;margin:10px 0}.a::first-letter{initial-letter:3}.b::first-letter{initial-letter:2;font-size:40px;line-height:90px}.c::first-letter{initial-letter:3 1}.d::first-letter{initial-letter:3 raise}.e::first-letter{initial-letter:3 2}.i::first-letter{initial-letter:2 3}b{float:none}.r{text-align:right}</style><p id=b class="a r">Ox <b id=c>x</b><br><b id=d>y</b><br><b id=e>z</b><br><b id=f>w</b></p><p id=g class="b r">Ox <b id=h>x</b><br><b id=i>y</b><br><b id=j>z</b></p><p id=k class="c r">Ox <b id=l>x</b><br><b id=m>y</b><br><b id=n>z</b></p><p id=o class="d r">Ox <b id=p>x</b><br><b id=q>y</b></p><p id=r class="e r">Ox <b id=s>x</b><br><b id=t>y</b><br><b id=u>z</b></p><p id=v class="i r">Ox <b id=w>x</b><br><b id=x>y</b><br><b id=y>z</b></p><p id=z class="a">Ox<br>b<br>c<br><b id={>at the start</b></p><p id=| class=a>Ox</p><p id=} class=r>next <b id=~>one</b></p>',
+    boxes: {
+      a: null,
+      b: [0, 10, 200, 80],
+      c: [191.09, 11, 8.91, 17],
+      d: [191.09, 31, 8.91, 17],
+      e: [192, 51, 8, 17],
+      f: [187.55, 71, 12.45, 17],
+      g: [0, 100, 200, 60],
+      h: [191.09, 101, 8.91, 17],
+      i: [191.09, 121, 8.91, 17],
+      j: [192, 141, 8, 17],
+      k: [0, 170, 200, 100],
+      l: [191.09, 211, 8.91, 17],
+      m: [191.09, 231, 8.91, 17],
+      n: [192, 251, 8, 17],
+      o: [0, 280, 200, 80],
+      p: [191.09, 321, 8.91, 17],
+      q: [191.09, 341, 8.91, 17],
+      r: [0, 370, 200, 80],
+      s: [191.09, 391, 8.91, 17],
+      t: [191.09, 411, 8.91, 17],
+      u: [192, 431, 8, 17],
+      v: [0, 460, 200, 60],
+      w: [191.09, 461, 8.91, 17],
+      x: [191.09, 481, 8.91, 17],
+      y: [192, 501, 8, 17],
+      z: [0, 530, 200, 80],
+      '{': [0, 591, 81.8, 17],
+      '|': [0, 620, 200, 20],
+      '}': [0, 650, 200, 20],
+      '~': [171.55, 651, 28.45, 17],
+    },
+  },
+];
