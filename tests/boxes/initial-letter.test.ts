@@ -28,5 +28,8 @@ test('its capitals are as high as the lines it stands for', () => {
 
 test('what its box has around it stands off the lines', () => {
   const plain = at('initial-letter:2', LINES)('b').x;
-  expect(at('initial-letter:2;margin-right:10px;padding:2px;border:1px solid', LINES)('b').x - plain).toBeCloseTo(16, 1);
+  expect(at('initial-letter:2;margin-right:10px;padding:2px;border:1px solid', LINES)('b').x - plain).toBeCloseTo(
+    16,
+    1,
+  );
 });

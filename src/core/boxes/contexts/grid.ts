@@ -67,7 +67,7 @@ const acrossIn =
   };
 
 function noteSubgrid({ style, element }: Box, { limits }: Layout): void {
-  const asked = [style.gridTemplateColumns, style.gridTemplateRows].some(({ text }) => /^(subgrid|masonry)/.test(text));
+  const asked = [style.gridTemplateColumns, style.gridTemplateRows].some(({ text }) => /^subgrid/.test(text));
   if (asked)
     limits.add(
       'unsupported',

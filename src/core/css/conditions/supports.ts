@@ -1,4 +1,4 @@
-import { expandDeclaration } from '../properties/index.js';
+import { expandDeclaration, isElsewhere } from '../properties/index.js';
 import { compileSelectors, SelectorError } from '../selectors/index.js';
 
 /**
@@ -12,6 +12,10 @@ export function supports(condition: string): boolean {
   skipSpace(reader);
   return value === true && reader.at === reader.text.length;
 }
+
+/** At-rules current browsers have. @spec css-conditional-5 §3 */
+const AT_RULES =
+  /^@(charset|container|counter-style|font-face|font-feature-values|font-palette-values|import|keyframes|layer|media|namespace|page|position-try|property|scope|starting-style|supports|view-transition)$/i;
 
 interface Reader {
   readonly text: string;
@@ -64,8 +68,9 @@ function readInParens(reader: Reader): Outcome {
   if (call === 'font-tech')
     return /^(features-opentype|variations|color-colrv[01]|palettes|color-svg)$/i.test(inside.trim());
   if (call === 'font-format') return /^"?(woff2?|opentype|truetype|collection)"?$/i.test(inside.trim());
+  if (call === 'at-rule') return AT_RULES.test(inside.trim());
   if (call !== '') return false;
-  if (/^\s*(\(|not\b|selector\(|font-)/i.test(inside)) {
+  if (/^\s*(\(|not\b|(selector|font-tech|font-format|at-rule)\()/i.test(inside)) {
     const inner: Reader = { text: inside, at: 0 };
     const value = readCondition(inner);
     skipSpace(inner);
@@ -107,5 +112,9 @@ function supportsDeclaration(text: string): boolean {
     .trim();
   if (name.startsWith('--')) return true;
   if (value === '') return false;
-  return /\bvar\(|\benv\(/i.test(value) || typeof expandDeclaration(name.toLowerCase(), value) !== 'string';
+  if (/\bvar\(|\benv\(/i.test(value)) return true;
+  const known = name.toLowerCase();
+  return (
+    typeof expandDeclaration(known, value) !== 'string' || (isElsewhere(known) && /^[\w\s%.,()/"'#+-]+$/.test(value))
+  );
 }

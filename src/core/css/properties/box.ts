@@ -172,7 +172,7 @@ function parseAspectRatio(items: readonly Component[]): Computation<AspectRatio>
 
 export const BOX = {
   display,
-  position: keyword(['static', 'relative', 'absolute', 'fixed', 'sticky'], {}, { '-webkit-sticky': 'sticky' }),
+  position: keyword(['static', 'relative', 'absolute', 'fixed', 'sticky']),
   float: keyword(['none', 'left', 'right', 'inline-start', 'inline-end']),
   clear: keyword(['none', 'left', 'right', 'both', 'inline-start', 'inline-end']),
   visibility: keyword(['visible', 'hidden', 'collapse'], { inherited: true, affects: 'layout' }),

@@ -103,7 +103,7 @@ function readRepeat(item: Extract<Component, { type: 'function' }>): Computation
 /** @spec css-grid-2 §7.2 */
 function parseTrackList(items: readonly Component[], text: string): Computation<TrackList> | null {
   if (items.length === 1 && isIdent(items[0], 'none')) return () => NONE;
-  if (isIdent(items[0], 'subgrid', 'masonry')) return () => ({ parts: [], text });
+  if (isIdent(items[0], 'subgrid')) return () => ({ parts: [], text });
   const parts: Computation<TrackRun | TrackRepeat>[] = [];
   let run: Component[] = [];
   const flush = (): boolean => {

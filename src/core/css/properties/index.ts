@@ -27,3 +27,4 @@ export type { Area, Areas, Breadth, GridLine, TrackList, TrackRepeat, TrackRun, 
 export { printWhiteSpace } from './shorthands.js';
 export type { BackgroundRepeat, BackgroundSize, Repeating } from './backgrounds.js';
 export type { BasicShape, ClipPath } from './clip-path.js';
+export { isElsewhere } from './elsewhere.js';

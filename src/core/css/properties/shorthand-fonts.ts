@@ -20,6 +20,8 @@ const FONT_LONGHANDS = [
   'font-optical-sizing',
 ];
 
+/** Size of the fonts of the system where the browser shows no window, px. */
+const SYSTEM_SIZE = 16;
 const SYSTEM_FONTS = ['caption', 'icon', 'menu', 'message-box', 'small-caption', 'status-bar'];
 
 const STRETCHES =
@@ -29,7 +31,7 @@ export const font: Shorthand = {
   longhands: FONT_LONGHANDS,
   expand: (items) => {
     if (items.length === 1 && isIdent(items[0], ...SYSTEM_FONTS))
-      return { 'font-size': () => 40 / 3, 'font-family': () => [{ name: 'sans-serif', generic: true }] };
+      return { 'font-size': () => SYSTEM_SIZE, 'font-family': () => [{ name: 'Arial', generic: false }] };
     const pieces: Record<string, Piece> = {};
     let i = 0;
     for (; i < items.length && i < 4; i++) {

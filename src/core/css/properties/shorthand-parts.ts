@@ -76,3 +76,14 @@ export function place(first: string, second: string): Shorthand {
     },
   };
 }
+
+/** Name of a container, and what it answers. @spec css-conditional-5 §2.3 */
+export const container: Shorthand = {
+  longhands: ['container-name', 'container-type'],
+  expand: (items) => {
+    const slash = items.findIndex((item) => item.type === 'delim' && item.value === '/');
+    const [name, type] = slash < 0 ? [items, []] : [items.slice(0, slash), items.slice(slash + 1)];
+    if (!accepts('container-name', name) || (slash >= 0 && !accepts('container-type', type))) return null;
+    return { 'container-name': name, ...(slash < 0 ? {} : { 'container-type': type }) };
+  },
+};

@@ -1,6 +1,17 @@
 import { isIdent, readLength, readNumber, splitAt, ZERO_PERCENT, type Component } from '../values/index.js';
 import type { PropertyKey } from './table.js';
-import { type Piece, type Shorthand, accepts, sides, ends, anyOrder, SIDES, ident, place } from './shorthand-parts.js';
+import {
+  type Piece,
+  type Shorthand,
+  accepts,
+  sides,
+  ends,
+  anyOrder,
+  SIDES,
+  ident,
+  place,
+  container,
+} from './shorthand-parts.js';
 import { background } from './shorthand-backgrounds.js';
 import { isTextEdge } from './text.js';
 import { timeline } from './shorthand-timelines.js';
@@ -248,6 +259,7 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   'text-wrap': anyOrder(['text-wrap-mode', 'text-wrap-style']),
   'overscroll-behavior': ends('overscroll-behavior-x', 'overscroll-behavior-y'),
   columns,
+  container,
 };
 
 const OLD_SIDES = [
