@@ -10,7 +10,7 @@ describe('computed values', () => {
     ['display: inline flex', 'display', 'inline-flex'],
     ['display: -webkit-box', 'display', 'flex'],
     ['display: inline flow-root', 'display', 'inline-block'],
-    ['position: -webkit-sticky', 'position', 'sticky'],
+    ['position: -webkit-sticky', 'position', 'static'],
     ['width: 10em', 'width', '160px'],
     ['width: calc(1px + 1em)', 'width', '17px'],
     ['width: fit-content', 'width', 'fit-content'],

@@ -23,7 +23,33 @@ export interface Space {
   readonly byContent?: 'width' | 'height';
   /** Whether a fixed height counts as definite for percentages inside. */
   readonly definite?: boolean;
+  /** The tracks a grid takes from the one it is an item of. */
+  readonly subgrid?: Subgrid;
 }
+
+/** Tracks of the grid around a subgrid along one axis. Lengths in px. */
+export interface GivenTracks {
+  readonly count: number;
+  readonly names: ReadonlyMap<string, readonly number[]>;
+  /** Gap between them. */
+  readonly gap: number;
+  /** Where they lie in the subgrid's content box; null before they are sized. */
+  readonly lines: {
+    readonly starts: readonly number[];
+    readonly sizes: readonly number[];
+    readonly total: number;
+  } | null;
+}
+
+export interface Subgrid {
+  readonly columns: GivenTracks | null;
+  readonly rows: GivenTracks | null;
+}
+
+const keyOf = ({ columns, rows }: Subgrid): string =>
+  [columns, rows]
+    .map((t) => (t ? `${t.count}:${t.gap}:${t.lines?.starts.join()}:${t.lines?.sizes.join()}` : ''))
+    .join('|');
 
 /** Minimum and maximum content widths, px. @spec css-sizing-3 §2.1 */
 export interface Intrinsic {
@@ -67,4 +93,4 @@ export interface Layout {
 }
 
 export const spaceKey = (space: Space): string =>
-  `${space.width}/${space.height}/${space.fixedWidth ?? ''}/${space.fixedHeight ?? ''}/${space.shrink ? 's' : ''}${space.definite ? 'd' : ''}${space.byContent ?? ''}${space.edges === undefined ? '' : `e${space.edges}`}${space.basis === undefined ? '' : `b${space.basis}`}`;
+  `${space.width}/${space.height}/${space.fixedWidth ?? ''}/${space.fixedHeight ?? ''}/${space.shrink ? 's' : ''}${space.definite ? 'd' : ''}${space.byContent ?? ''}${space.edges === undefined ? '' : `e${space.edges}`}${space.basis === undefined ? '' : `b${space.basis}`}${space.subgrid ? `g${keyOf(space.subgrid)}` : ''}`;

@@ -11,7 +11,7 @@ import { containerFragment } from './container-fragment.js';
 import type { Job } from './job.js';
 import { alignedIn } from './static-position.js';
 import { leastByRatio } from './flow-sizes.js';
-import type { Grid } from './grid-build.js';
+import { subgridOf, type Grid } from './grid-build.js';
 
 interface Assembling extends Job {
   readonly grid: Grid;
@@ -45,7 +45,7 @@ export function assemble(a: Assembling): Fragment {
   for (const item of grid.items) {
     const across = spanOf(columns, item.columns);
     const down = spanOf(rows, item.rows);
-    const placed = placeInArea(item.box, across.size, down.size, box, layout);
+    const placed = placeInArea(item.box, across.size, down.size, box, layout, subgridOf(item, grid, columns, rows));
     const { fragment } = placed;
     const x = a.sideways.offset(item, fragment, across.size) ?? placed.x;
     const y = a.shares.offset(item, fragment, down.size) ?? placed.y;

@@ -1,15 +1,27 @@
 import { isLengthPercentage, resolveLength, type TrackSize } from '../../css/index.js';
 import { isInFlow, type Box } from '../box.js';
 import { horizontal, snap } from '../fragment.js';
-import type { Across, Intrinsic, Layout } from '../layout.js';
+import type { Across, GivenTracks, Intrinsic, Layout, Subgrid } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
 import { frameHeight, frameWidth, heightFor, widthFor } from '../used/sizes.js';
 import { distribute } from './distribute.js';
 import { frameOf } from './flow-sizes.js';
-import type { GridBaselines } from './grid-baselines.js';
+import { columnBaselines, type GridBaselines } from './grid-baselines.js';
+import {
+  aroundOf,
+  givenAxis,
+  heldIn,
+  isSubgrid,
+  linesWithin,
+  passedOn,
+  takesTracks,
+  tracksFor,
+  type GridAxis,
+} from './grid-subgrid.js';
 import {
   expandTracks,
   placeItems,
+  spanOf,
   type Axis,
   type LineAxis,
   type Lines,
@@ -27,6 +39,9 @@ export interface Grid {
   /** Named lines and where the explicit grid begins, for absolute children. */
   readonly rowAxis: LineAxis;
   readonly columnAxis: LineAxis;
+  /** Gaps between its tracks, px. */
+  readonly rowGap: number;
+  readonly columnGap: number;
 }
 
 export const gapOf = (value: Box['style']['rowGap'], basis: number): number =>
@@ -34,28 +49,40 @@ export const gapOf = (value: Box['style']['rowGap'], basis: number): number =>
 
 const NO_CONTENT: Intrinsic = Object.freeze({ min: 0, max: 0 });
 
-/** Builds the grid: explicit tracks, items in their slots, implicit tracks around. @spec css-grid-2 §7, §8 */
-export function buildGrid(box: Box, width: number, height: number): Grid {
+/**
+ * Builds the grid: explicit tracks, items in their slots, implicit tracks around.
+ * @param given tracks it takes from the grid around it
+ * @spec css-grid-2 §7, §8
+ */
+export function buildGrid(box: Box, width: number, height: number, given?: Subgrid): Grid {
   const { style } = box;
   const { least, most } = limitsOf(box);
-  const columns = expandTracks(
-    style.gridTemplateColumns,
-    style.gridTemplateAreas,
-    'columns',
-    repetitions(width, gapOf(style.columnGap, width), least.x, most.x),
-  );
-  const rows = expandTracks(
-    style.gridTemplateRows,
-    style.gridTemplateAreas,
-    'rows',
-    repetitions(height, gapOf(style.rowGap, height), least.y, most.y),
-  );
+  const columns = given?.columns
+    ? givenAxis(given.columns)
+    : expandTracks(
+        style.gridTemplateColumns,
+        style.gridTemplateAreas,
+        'columns',
+        repetitions(width, gapOf(style.columnGap, width), least.x, most.x),
+      );
+  const rows = given?.rows
+    ? givenAxis(given.rows)
+    : expandTracks(
+        style.gridTemplateRows,
+        style.gridTemplateAreas,
+        'rows',
+        repetitions(height, gapOf(style.rowGap, height), least.y, most.y),
+      );
   const boxes = box.children.filter(isInFlow).sort((a, b) => orderOf(a) - orderOf(b));
-  const { items, rowOffset, columnOffset } = placeItems(boxes, rows, columns, style.gridAutoFlow);
-  const moved = items.map((item): PlacedItem => ({
+  const placed = placeItems(boxes, rows, columns, style.gridAutoFlow);
+  const rowOffset = given?.rows ? 0 : placed.rowOffset;
+  const columnOffset = given?.columns ? 0 : placed.columnOffset;
+  const held = (slot: Slot, tracks: GivenTracks | null | undefined, offset: number) =>
+    tracks ? heldIn(slot, tracks.count) : shift(slot, -offset);
+  const moved = placed.items.map((item): PlacedItem => ({
     box: item.box,
-    rows: shift(item.rows, -rowOffset),
-    columns: shift(item.columns, -columnOffset),
+    rows: held(item.rows, given?.rows, rowOffset),
+    columns: held(item.columns, given?.columns, columnOffset),
   }));
   const across = implicitTracks(
     rows,
@@ -77,6 +104,8 @@ export function buildGrid(box: Box, width: number, height: number): Grid {
     emptyColumns: along.empty,
     rowAxis: { axis: rows, offset: rowOffset, count: across.sizes.length },
     columnAxis: { axis: columns, offset: columnOffset, count: along.sizes.length },
+    rowGap: gapWithin(box, 'rows', height, given?.rows),
+    columnGap: gapWithin(box, 'columns', width, given?.columns),
   };
 }
 
@@ -177,8 +206,9 @@ export function columnDemands(
   shares: GridBaselines,
   acrossOf?: (item: PlacedItem) => Across,
 ): Demand[] {
-  return grid.items.map((item): Demand => {
+  return grid.items.flatMap((item): readonly Demand[] => {
     const { box, columns } = item;
+    if (isSubgrid(box, 'columns')) return demandsWithin(item, grid, layout);
     const across = acrossOf?.(item);
     const { width: size, minWidth: minSize, overflowX: overflow } = box.style;
     const margins = horizontal(usedMargins(box, 0));
@@ -188,17 +218,40 @@ export function columnDemands(
     const own = box.anonymous ? null : widthFor(box, least, NaN, NaN, frame, () => layout.intrinsic(box, across));
     const { min, max } = layout.contribution(box, across);
     const shim = shares.shim(item);
-    return demandOf(box, columns, {
-      min: min + shim,
-      max: max + shim,
-      floor,
-      margins,
-      size,
-      minSize,
-      own,
-      overflow,
-    });
+    const asking = { min: min + shim, max: max + shim, floor, margins, size, minSize, own, overflow };
+    return [demandOf(box, columns, asking)];
   });
+}
+
+/** Gap of a grid along an axis; a subgrid without one of its own has that of the tracks it takes. */
+export function gapWithin(
+  { style }: Box,
+  axis: GridAxis,
+  basis: number,
+  given: GivenTracks | null | undefined,
+): number {
+  const gap = axis === 'columns' ? style.columnGap : style.rowGap;
+  return given && gap === 'normal' ? given.gap : gapOf(gap, basis);
+}
+
+/** The tracks an item takes from its grid, not yet sized. */
+export function tracksOf(item: PlacedItem, grid: Grid): Subgrid {
+  const { box } = item;
+  return {
+    columns: isSubgrid(box, 'columns')
+      ? tracksFor(box, 'columns', item.columns, grid.columnAxis, grid.columnGap)
+      : null,
+    rows: isSubgrid(box, 'rows') ? tracksFor(box, 'rows', item.rows, grid.rowAxis, grid.rowGap) : null,
+  };
+}
+
+/** Widths the items of a subgrid ask of the columns of the grid around it. */
+function demandsWithin(item: PlacedItem, grid: Grid, layout: Layout): readonly Demand[] {
+  const given = tracksOf(item, grid);
+  const inside = buildGrid(item.box, NaN, NaN, given);
+  const spread = inside.columnGap - grid.columnGap;
+  const demands = columnDemands(inside, layout, columnBaselines(inside.items, item.box, layout));
+  return passedOn(demands, item.columns, aroundOf(item.box, 'columns', 0), spread);
 }
 
 const dependsOnContent = (size: Box['style']['width']): boolean =>
@@ -232,4 +285,24 @@ export function linesOf(
     return start;
   });
   return { starts, sizes, total: used };
+}
+
+/**
+ * The tracks an item takes from its grid, and where they lie in it; undefined where it takes none.
+ * @param rows null before they are sized
+ */
+export function subgridOf(item: PlacedItem, grid: Grid, columns: Lines, rows: Lines | null): Subgrid | undefined {
+  if (!takesTracks(item.box)) return undefined;
+  const tracks = tracksOf(item, grid);
+  const { columnGap, rowGap } = buildGrid({ ...item.box, children: [] }, NaN, NaN, tracks);
+  const width = spanOf(columns, item.columns).size;
+  const within = (axis: GridAxis, lines: Lines | null, slot: Slot, gap: number): GivenTracks | null => {
+    const given = tracks[axis];
+    if (!given || !lines) return given;
+    return { ...given, lines: linesWithin(lines, slot, aroundOf(item.box, axis, width), gap - given.gap) };
+  };
+  return {
+    columns: within('columns', columns, item.columns, columnGap),
+    rows: within('rows', rows, item.rows, rowGap),
+  };
 }

@@ -1,6 +1,6 @@
 import { isFormControl, type Box } from '../box.js';
 import { horizontal, vertical, type Fragment } from '../fragment.js';
-import type { Layout, Space } from '../layout.js';
+import type { Layout, Space, Subgrid } from '../layout.js';
 import {
   alignmentIn,
   aligningOf,
@@ -43,8 +43,18 @@ export function heightInArea(
   return clampHeight(box, Math.max(0, height - top - bottom), height, frameOf(box, width), natural);
 }
 
-/** Lays an item out in an area; a height of NaN leaves it to the content. */
-export function placeInArea(box: Box, width: number, height: number, container: Box, layout: Layout): InArea {
+/**
+ * Lays an item out in an area; a height of NaN leaves it to the content.
+ * @param subgrid the tracks it takes from its grid: it fills them
+ */
+export function placeInArea(
+  box: Box,
+  width: number,
+  height: number,
+  container: Box,
+  layout: Layout,
+  subgrid?: Subgrid,
+): InArea {
   const justify = alignmentIn(box, container, 'inline');
   const align = alignmentIn(box, container, 'block');
   const margins = specifiedMargins(box, width);
@@ -54,18 +64,24 @@ export function placeInArea(box: Box, width: number, height: number, container: 
     fills(justify, keepsSize(box)) &&
     margins.left !== null &&
     margins.right !== null;
-  const fixedHeight = heightInArea(box, width, height, container, layout);
+  const given = (axis: keyof Subgrid, size: number) => (subgrid?.[axis] && !Number.isNaN(size) ? size : undefined);
+  const takenWidth = given('columns', Math.max(0, width - horizontal(used)));
+  const fixedHeight =
+    given('rows', Math.max(0, height - vertical(used))) ?? heightInArea(box, width, height, container, layout);
   const space: Space = {
     width,
     height,
     shrink: true,
-    ...(fillsX
-      ? {
-          fixedWidth: clampWidth(box, Math.max(0, width - horizontal(used)), width, width, frameOf(box, width), () =>
-            layout.intrinsic(box),
-          ),
-        }
-      : {}),
+    ...(subgrid ? { subgrid } : {}),
+    ...(takenWidth !== undefined
+      ? { fixedWidth: takenWidth }
+      : fillsX
+        ? {
+            fixedWidth: clampWidth(box, Math.max(0, width - horizontal(used)), width, width, frameOf(box, width), () =>
+              layout.intrinsic(box),
+            ),
+          }
+        : {}),
     ...(fixedHeight === undefined ? {} : { fixedHeight, definite: true }),
   };
   const fragment = layout.place(box, space);

@@ -1,6 +1,6 @@
 import type { Job } from './job.js';
 import type { Box } from '../box.js';
-import { vertical, type Fragment } from '../fragment.js';
+import { horizontal, vertical, type Fragment } from '../fragment.js';
 import type { Across, Intrinsic, Layout } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
@@ -9,6 +9,7 @@ import { dependsOnHeight, frameOf, refersToHeight, specifiedHeight } from './flo
 import { columnBaselines, rowBaselines, type GridBaselines } from './grid-baselines.js';
 import { heightInArea, placeInArea } from './grid-items.js';
 import { spanOf, type Lines, type PlacedItem } from './grid-place.js';
+import { aroundOf, isSubgrid, passedOn } from './grid-subgrid.js';
 import { sizeTracks, type Demand } from './grid-tracks.js';
 import {
   type Grid,
@@ -20,6 +21,7 @@ import {
   stretches,
   lengthOf,
   linesOf,
+  subgridOf,
 } from './grid-build.js';
 import { assemble } from './grid-assemble.js';
 
@@ -30,7 +32,6 @@ import { assemble } from './grid-assemble.js';
 export function layoutGrid(job: Job): Fragment {
   const { box, width, frame, space, layout } = job;
   const { style } = box;
-  noteSubgrid(box, layout);
   const inner = Math.max(0, width - frameWidth(frame));
   const specified = space.fixedHeight ?? specifiedHeight(box, space, frame, width);
   const height =
@@ -40,18 +41,24 @@ export function layoutGrid(job: Job): Fragment {
           0,
           (space.fixedHeight ?? clampHeight(box, specified, space.height, frame, job.natural)) - frameHeight(frame),
         );
-  const grid = buildGrid(box, inner, height);
-  const gap = gapOf(style.rowGap, height);
+  const taken = space.subgrid;
+  const grid = buildGrid(box, inner, height, taken);
+  const gap = grid.rowGap;
   const sized = (columns: Lines) => {
     const shares = rowBaselines(grid.items, columns, box, layout);
+    const given = taken?.rows?.lines;
+    if (given) return { columns, shares, heights: given.sizes, available: height, rows: given };
     const { heights, available } = rowHeights(job, grid, height, rowDemands(grid, columns, shares, box, layout));
     const rows = linesOf(heights, grid.emptyRows, gap, available, style.alignContent);
     return { columns, shares, heights, available, rows };
   };
   const sideways = columnBaselines(grid.items, box, layout);
-  const first = sized(columnLines(grid, box, inner, layout, sideways));
+  const first = sized(taken?.columns?.lines ?? columnLines(grid, box, inner, layout, sideways));
   const depends = grid.items.some((item) => refersToHeight(item.box) || dependsOnHeight(item.box));
-  const again = depends ? columnLines(grid, box, inner, layout, sideways, acrossIn(first, box, layout)) : first.columns;
+  const again =
+    depends && !taken?.columns?.lines
+      ? columnLines(grid, box, inner, layout, sideways, acrossIn(first, box, layout))
+      : first.columns;
   const same = again.sizes.every((size, i) => size === first.columns.sizes[i]);
   const { columns, shares, heights, available, rows } = same ? first : sized(again);
   const content = lengthOf(heights, grid.emptyRows, gap);
@@ -66,17 +73,6 @@ const acrossIn =
     return { basis, fixed: heightInArea(item.box, spanOf(columns, item.columns).size, basis, container, layout) };
   };
 
-function noteSubgrid({ style, element }: Box, { limits }: Layout): void {
-  const asked = [style.gridTemplateColumns, style.gridTemplateRows].some(({ text }) => /^subgrid/.test(text));
-  if (asked)
-    limits.add(
-      'unsupported',
-      'subgrid',
-      'the tracks of such a grid are sized by its own items',
-      element?.startTag ?? null,
-    );
-}
-
 /** Sizes and places of the columns. @spec css-grid-1 §12.1 step 1 */
 function columnLines(
   grid: Grid,
@@ -86,7 +82,7 @@ function columnLines(
   shares: GridBaselines,
   acrossOf?: (item: PlacedItem) => Across,
 ): Lines {
-  const gap = gapOf(style.columnGap, inner);
+  const gap = grid.columnGap;
   const widths = sizeTracks({
     sizes: grid.columns,
     collapsed: grid.emptyColumns,
@@ -107,7 +103,7 @@ function rowHeights(
   demands: ReturnType<typeof rowDemands>,
 ): { readonly heights: readonly number[]; readonly available: number } {
   const { style } = box;
-  const gap = gapOf(style.rowGap, height);
+  const gap = grid.rowGap;
   const rowsIn = (available: number) =>
     sizeTracks({
       sizes: grid.rows,
@@ -146,17 +142,33 @@ function emptyHeight(box: Box, gap: number): number {
 
 /** Heights the items ask of the rows. */
 function rowDemands(grid: Grid, columns: Lines, shares: GridBaselines, container: Box, layout: Layout): Demand[] {
-  return grid.items.map((item): Demand => {
+  return grid.items.flatMap((item): readonly Demand[] => {
     const { box } = item;
+    if (isSubgrid(box, 'rows')) return demandsWithin(item, grid, columns, layout);
     const { height: size, minHeight: minSize, overflowY: overflow } = box.style;
     const area = spanOf(columns, item.columns).size;
     const margins = vertical(usedMargins(box, area));
     const frame = frameOf(box, area);
     const floor = margins + frameHeight(frame);
-    const tall = placeInArea(box, area, NaN, container, layout).fragment.height + margins + shares.shim(item);
+    const taken = subgridOf(item, grid, columns, null);
+    const placed = placeInArea(box, area, NaN, container, layout, taken);
+    const tall = placed.fragment.height + margins + shares.shim(item);
     const own = box.anonymous ? null : heightFor(box, minSize, NaN, frame);
-    return demandOf(box, item.rows, { min: tall, max: tall, floor, margins, size, minSize, own, overflow });
+    return [demandOf(box, item.rows, { min: tall, max: tall, floor, margins, size, minSize, own, overflow })];
   });
+}
+
+/** Heights the items of a subgrid ask of the rows of the grid around it. */
+function demandsWithin(item: PlacedItem, around: Grid, columns: Lines, layout: Layout): readonly Demand[] {
+  const { box } = item;
+  const taken = subgridOf(item, around, columns, null)!;
+  const width = spanOf(columns, item.columns).size;
+  const inner = Math.max(0, width - horizontal(usedMargins(box, width)) - frameWidth(frameOf(box, width)));
+  const grid = buildGrid(box, inner, NaN, taken);
+  const sideways = columnBaselines(grid.items, box, layout);
+  const own = taken.columns?.lines ?? columnLines(grid, box, inner, layout, sideways);
+  const demands = rowDemands(grid, own, rowBaselines(grid.items, own, box, layout), box, layout);
+  return passedOn(demands, item.rows, aroundOf(box, 'rows', width), grid.rowGap - around.rowGap);
 }
 
 /** Content-box widths: the columns under both constraints. @spec css-grid-2 §5.2 */
