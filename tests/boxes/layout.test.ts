@@ -151,7 +151,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'least font sizes': leastFontSizes,
   'embedded content': embedded,
   'sized pictures': sizedPictures,
-  'subgrids': subgrids,
+  subgrids: subgrids,
   'initial letters': initialLetters,
   'cells laid out again': cellsAgain,
   anchors: anchors,
