@@ -1,4 +1,4 @@
-import { sceneAt, styled } from '../support/page.js';
+import { pageFrom, sceneAt, styled } from '../support/page.js';
 
 const unsupported = (css: string, body = '<p id=x>1</p>') =>
   styled(css, body)
@@ -76,4 +76,12 @@ describe('what browsers act on and the engine leaves out is said', () => {
     const page = styled('', '<p style="zoom:2">1</p><p style="zoom:2">2</p>');
     expect(page.limits.map(({ subject, count }) => [subject, count])).toEqual([['zoom: 2', 2]]);
   });
+});
+
+test('trees that the markup hangs on elements are said, other templates are not', () => {
+  const page = pageFrom(
+    '<!doctype html><site-head><template shadowrootmode=open><nav><a href=a>A</a></nav></template></site-head><template><p>x</p></template>',
+  );
+  const told = page.limits.map(({ subject }) => subject).filter((subject) => subject.includes('shadow'));
+  expect(told).toEqual(['shadow tree of site-head']);
 });

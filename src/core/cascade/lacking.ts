@@ -1,4 +1,5 @@
 import type { LimitLog } from '../base/index.js';
+import type { HtmlDocument } from '../html/index.js';
 import type { Declaration } from '../sheets/index.js';
 import type { ElementMatches } from './match.js';
 
@@ -63,4 +64,18 @@ function noteDeclaration({ name, text, span }: Declaration, limits: LimitLog): v
   const value = text.trim().toLowerCase();
   if (lacking && !lacking.harmless.test(value) && !WIDE.test(value))
     limits.add('unsupported', `${name}: ${value}`, lacking.consequence, span);
+}
+
+/** Notes trees that the markup hangs on elements: nothing of them is in the page's own tree. @spec html §4.12.3 (declarative shadow trees) */
+export function noteShadowTrees({ elements }: HtmlDocument, limits: LimitLog): void {
+  for (const { tag, namespace, attributes, parent, startTag } of elements) {
+    if (tag !== 'template' || namespace !== 'html' || !parent) continue;
+    if (!/^(open|closed)$/i.test(attributes.get('shadowrootmode') ?? '')) continue;
+    limits.add(
+      'unsupported',
+      `shadow tree of ${parent.tag}`,
+      'what it holds has no boxes, and links in it are in no menu; what it shows elsewhere stays in its place',
+      startTag,
+    );
+  }
 }

@@ -24,7 +24,7 @@ import {
   type RuleSet,
   type StyleRule,
 } from '../sheets/index.js';
-import { noteLacking } from './lacking.js';
+import { noteLacking, noteShadowTrees } from './lacking.js';
 
 /** Strength classes within one origin and importance. @spec css-cascade-5 §6.1 */
 export type Rank = 'hint' | 'sheet' | 'inline' | 'animation';
@@ -109,6 +109,7 @@ export function matchDocument(
   };
   const byElement = document.elements.map((element) => matchElement(element, buckets, context));
   noteLacking(byElement, limits);
+  noteShadowTrees(document, limits);
   if (context.budget.left < 0)
     limits.add(
       'budget',
