@@ -95,6 +95,14 @@ describe('menus', () => {
     expect(out).toContain('No navigation landmark');
   });
 
+  test('links of a shadow tree in the markup are said', () => {
+    site.put(
+      'shadow.html',
+      '<!doctype html><site-head><template shadowrootmode="open"><nav><a href="a">A</a><a href="b">B</a><a href="c">C</a></nav></template></site-head><main>x</main>',
+    );
+    expect(site.run(['menus', 'shadow.html']).out).toContain('the 3 links of the shadow tree in it are not judged');
+  });
+
   test('the links of an image map are said, and seen on its picture', () => {
     site.put(
       'map.html',

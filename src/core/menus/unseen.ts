@@ -29,6 +29,7 @@ const limit = (subject: string, consequence: string, e: ElementNode): Limit => (
 export const unseenMenus = (page: Page, menus: readonly Menu[]): readonly Limit[] => [
   ...(menus.length === 0 ? untaken(page) : []),
   ...mapped(page),
+  ...shadowed(page),
   ...filled(page, menus),
   ...added(page, menus),
 ];
@@ -63,6 +64,21 @@ function mapped({ document }: Page): readonly Limit[] {
           ),
         ],
   );
+}
+
+/** Links in trees that the markup hangs on elements: they are in no tree of the page. @spec html §4.12.3 */
+function shadowed({ document }: Page): readonly Limit[] {
+  const trees = document.elements.filter((e) => e.tag === 'template' && e.attributes.has('shadowrootmode'));
+  return trees.flatMap((tree) => {
+    // The parser keeps what a template holds apart: its source tells as much as is needed.
+    const start = tree.startTag?.end ?? 0;
+    const inside = document.source.text.slice(start, document.source.text.indexOf('</template', start));
+    const links = inside.match(/<a\s[^>]*\bhref\s*=/gi)?.length ?? 0;
+    const holder = tree.parent ?? tree;
+    return links < FEW
+      ? []
+      : [limit(selectorOf(holder), `the ${links} links of the shadow tree in it are not judged: have a look`, holder)];
+  });
 }
 
 /** A part marked or named as a menu that is empty in the markup, and the script that fills it. */
