@@ -74,6 +74,7 @@ import { cases as wideFloats } from './cases/wide-floats.js';
 import { cases as tabs } from './cases/tabs.js';
 import { cases as leastFontSizes } from './cases/least-font-sizes.js';
 import { cases as embedded } from './cases/embedded.js';
+import { cases as ratioByContent } from './cases/ratio-by-content.js';
 import { cases as subgrids } from './cases/subgrids.js';
 import { cases as initialLetters } from './cases/initial-letters.js';
 import { cases as cellsAgain } from './cases/cells-again.js';
@@ -151,6 +152,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'least font sizes': leastFontSizes,
   'embedded content': embedded,
   'sized pictures': sizedPictures,
+  'ratios and sizes by content': ratioByContent,
   subgrids: subgrids,
   'initial letters': initialLetters,
   'cells laid out again': cellsAgain,

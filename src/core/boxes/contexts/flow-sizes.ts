@@ -195,7 +195,10 @@ function widthByRatio(box: Box, frame: Frame, intrinsic: () => Intrinsic): numbe
 
 /** The height that follows from a ratio, which words of limits such as max-content mean then; null without one. */
 export const heightByRatio = (box: Box, specified: number | null): number | null =>
-  !box.anonymous && preferredRatio(box) !== null && box.style.height === 'auto' ? specified : null;
+  !box.anonymous && preferredRatio(box) !== null && isAutomatic(box.style.height) ? specified : null;
+
+/** Words for sizes by content mean what follows from the ratio too. @spec css-sizing-4 §5.1 */
+const isAutomatic = (height: Box['style']['height']): boolean => height === 'auto' || isByContent(height);
 
 /** The least height of a box whose height follows from a ratio: that of its content, where it may not be cut. @spec css-sizing-4 §4.3 */
 export function leastByRatio(
@@ -206,7 +209,7 @@ export function leastByRatio(
   byRatio: number | null = null,
 ): number {
   if (box.anonymous || space.fixedHeight !== undefined || preferredRatio(box) === null) return 0;
-  if (box.style.height !== 'auto' || !yieldsToContent(box, box.style.minHeight)) return 0;
+  if (!isAutomatic(box.style.height) || !yieldsToContent(box, box.style.minHeight)) return 0;
   const { maxHeight } = box.style;
   const most = heightFor(box, maxHeight, space.height, frame) ?? (isByContent(maxHeight) ? byRatio : null);
   return Math.min(natural, most ?? Infinity);

@@ -194,6 +194,7 @@ const NUMBERS: Readonly<Record<string, number>> = {
   '-webkit-device-pixel-ratio': 1,
   'horizontal-viewport-segments': 1,
   'vertical-viewport-segments': 1,
+  '-webkit-transform-3d': 1,
 };
 const KEYWORDS: Readonly<Record<string, { values: readonly string[]; is: (m: Medium) => string | readonly string[] }>> =
   {
