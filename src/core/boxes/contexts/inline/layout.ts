@@ -42,7 +42,9 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
   let from = 0;
   let first = true;
   while (from < pieces.length) {
+    const before = from;
     ({ from, pieces } = leadingOutOfLine(pieces, from, run, space, container));
+    const led = from > before;
     if (from >= pieces.length) break;
     if (pieces[from]!.kind === 'block') {
       blockInInline(pieces[from]!, run, space);
@@ -51,7 +53,7 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
       continue;
     }
     const settled = hoistFloats(pieces, from, run, space);
-    const hoisted = settled !== pieces;
+    const hoisted = led || settled !== pieces;
     pieces = settled;
     const offset = first ? indent : 0;
     const start = findRoom(

@@ -61,11 +61,9 @@ const isBare = (piece: Piece): boolean => piece.width === 0 && (piece.kind === '
 /** The piece behind the inline boxes that end, and the absolute boxes that stand, before a line has any content. */
 export function closedBefore(pieces: readonly Piece[], from: number): number {
   let end = from;
-  let [depth, closed] = [0, from];
-  for (; end < pieces.length && isBare(pieces[end]!); end++) {
-    depth += pieces[end]!.kind === 'open' ? 1 : pieces[end]!.kind === 'close' ? -1 : 0;
-    if (/^(close|out)$/.test(pieces[end]!.kind) && depth >= 0) closed = end + 1;
-  }
+  let closed = from;
+  for (; end < pieces.length && isBare(pieces[end]!); end++)
+    if (/^(close|out)$/.test(pieces[end]!.kind)) closed = end + 1;
   return end < pieces.length ? closed : from;
 }
 
