@@ -3,6 +3,9 @@ import type { HtmlDocument } from '../html/index.js';
 import type { Declaration } from '../sheets/index.js';
 import type { ElementMatches } from './match.js';
 
+const KNOWN_TRIES = /^(?!.*(--|flip-start|most-))/;
+const TRIES = 'such placements are left out: flips and areas are tried in the order they stand';
+
 /** Properties browsers act on and this engine does not, and what follows. Values in the pattern change nothing. */
 const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly consequence: string }>> = {
   'clip-path': {
@@ -17,8 +20,8 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
   'column-rule': { harmless: /^none$/, consequence: 'the lines between columns are not drawn' },
   'column-rule-style': { harmless: /^(none|hidden)$/, consequence: 'the lines between columns are not drawn' },
   'text-combine-upright': { harmless: /^none$/, consequence: 'the characters are set one below the other' },
-  'position-try': { harmless: /^none$/, consequence: 'only the first placement is looked at' },
-  'position-try-fallbacks': { harmless: /^none$/, consequence: 'only the first placement is looked at' },
+  'position-try': { harmless: KNOWN_TRIES, consequence: TRIES },
+  'position-try-fallbacks': { harmless: KNOWN_TRIES, consequence: TRIES },
   'line-clamp': { harmless: /^none$/, consequence: 'all lines are shown' },
   'shape-outside': { harmless: /^none$/, consequence: 'text flows around the whole box of such floats' },
   'offset-path': { harmless: /^none$/, consequence: 'the box is not moved along the path' },

@@ -29,7 +29,8 @@ import {
   type Frame,
 } from '../used/sizes.js';
 import { replacedSize } from '../used/replaced.js';
-import { anchored, refersToAnchor } from './anchored.js';
+import { placementsOf } from './anchor-fallbacks.js';
+import { anchored, refersToAnchor, type Anchored } from './anchored.js';
 import { Anchors } from './anchors.js';
 
 /**
@@ -133,9 +134,32 @@ export function layoutAbsolute(
 ): { placed: Placed; outOfFlow: readonly OutOfFlow[] } {
   const plain = boxInFlow(entry.box, container.mode);
   const refers = anchors && !isVertical(container.mode) && refersToAnchor(plain);
-  const { box, area, middle } = refers
-    ? anchored(plain, containing, anchors)
-    : { box: plain, area: containing, middle: null };
+  const attempt = (made: Anchored) => attemptOf(entry, made, containing, container, layout);
+  if (!refers) return placedBy(entry, attempt({ box: plain, area: containing, middle: null }));
+  let first: Attempt | null = null;
+  for (const box of placementsOf(plain)) {
+    const made = attempt(anchored(box, containing, anchors));
+    if (fits(made)) return placedBy(entry, made);
+    first ??= made;
+  }
+  return placedBy(entry, first!);
+}
+
+/** An absolute box laid out in an area, and where it goes there. */
+interface Attempt {
+  readonly area: Rect;
+  readonly x: Axis;
+  readonly y: Axis;
+  readonly fragment: Fragment;
+}
+
+function attemptOf(
+  entry: OutOfFlow,
+  { box, area, middle }: Anchored,
+  containing: Rect,
+  container: Box,
+  layout: Layout,
+): Attempt {
   const x = axisOf(entry, box, area, container, 'inline', { middle: middle?.x, containing });
   const y = axisOf(entry, box, area, container, 'block', { middle: middle?.y, containing });
   const frame: Frame = { border: usedBorder(box), padding: usedPadding(box, area.width) };
@@ -147,6 +171,18 @@ export function layoutAbsolute(
     ...(size.width === null ? {} : { fixedWidth: size.width }),
     ...(size.height === null ? {} : { fixedHeight: size.height, definite: true }),
   });
+  return { area, x, y, fragment };
+}
+
+/** Whether a box stays within its insets. @spec css-anchor-position-1 §6 (overflow of the inset-modified containing block) */
+const fits = ({ x, y, fragment: { width, height } }: Attempt): boolean =>
+  [[x, width] as const, [y, height] as const].every(([axis, size]) => {
+    if (axis.start === null && axis.end === null) return true;
+    const outer = size + (axis.marginStart ?? 0) + (axis.marginEnd ?? 0);
+    return outer <= axis.containing - (axis.start ?? 0) - (axis.end ?? 0) + 1 / 64;
+  });
+
+function placedBy(entry: OutOfFlow, { area, x, y, fragment }: Attempt) {
   const solvedX = solve(x, fragment.width);
   const solvedY = solve(y, fragment.height);
   const margin = {

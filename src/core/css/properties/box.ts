@@ -199,6 +199,8 @@ export const BOX = {
   anchorScope: text('none'),
   positionAnchor: text('normal'),
   positionArea: text('none'),
+  positionTryFallbacks: text('none'),
+  positionTryOrder: text('normal'),
   scrollbarGutter: words('auto', ['stable', 'both-edges']),
   scrollbarWidth: keyword(['auto', 'thin', 'none']),
   overflowX: overflow(),

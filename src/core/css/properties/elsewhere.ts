@@ -12,7 +12,7 @@ const NAMES = `animation-composition animation-range animation-range-end animati
   image-orientation image-rendering interpolate-size lighting-color marker marker-end marker-mid marker-start mask
   mask-clip mask-composite mask-mode mask-origin mask-position mask-repeat mask-size mask-type math-depth math-shift
   math-style object-view-box offset offset-anchor offset-distance offset-path offset-position offset-rotate
-  overflow-anchor page paint-order position-try position-try-fallbacks position-try-order position-visibility
+  overflow-anchor page paint-order position-visibility
   print-color-adjust r reading-flow reading-order ruby-align ruby-position rx ry scroll-initial-target
   scroll-marker-group scroll-snap-align scroll-snap-stop scroll-snap-type scroll-target-group scroll-timeline
   scroll-timeline-axis scroll-timeline-name scrollbar-color shape-image-threshold shape-margin shape-outside

@@ -1,4 +1,4 @@
-import { sourceOf, type Component, type Computation } from '../values/index.js';
+import { isIdent, sourceOf, type Component, type Computation } from '../values/index.js';
 import { PROPERTIES, propertyIndex, PROPERTY_KEYS } from './table.js';
 import { logicalProperty } from './logical.js';
 
@@ -85,5 +85,16 @@ export const container: Shorthand = {
     const [name, type] = slash < 0 ? [items, []] : [items.slice(0, slash), items.slice(slash + 1)];
     if (!accepts('container-name', name) || (slash >= 0 && !accepts('container-type', type))) return null;
     return { 'container-name': name, ...(slash < 0 ? {} : { 'container-type': type }) };
+  },
+};
+
+/** What an anchored box tries in turn; which way it is chosen comes first. @spec css-anchor-position-1 §6.3 */
+export const positionTry: Shorthand = {
+  longhands: ['position-try-order', 'position-try-fallbacks'],
+  expand: (items) => {
+    const order = isIdent(items[0], 'normal', 'most-width', 'most-height', 'most-block-size', 'most-inline-size');
+    const fallbacks = order ? items.slice(1) : items;
+    if (!accepts('position-try-fallbacks', fallbacks)) return null;
+    return { ...(order ? { 'position-try-order': [items[0]!] } : {}), 'position-try-fallbacks': fallbacks };
   },
 };

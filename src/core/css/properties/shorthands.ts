@@ -11,6 +11,7 @@ import {
   ident,
   place,
   container,
+  positionTry,
 } from './shorthand-parts.js';
 import { background } from './shorthand-backgrounds.js';
 import { isTextEdge } from './text.js';
@@ -260,6 +261,7 @@ export const SHORTHANDS: Readonly<Record<string, Shorthand>> = {
   'overscroll-behavior': ends('overscroll-behavior-x', 'overscroll-behavior-y'),
   columns,
   container,
+  'position-try': positionTry,
 };
 
 const OLD_SIDES = [
