@@ -16,9 +16,9 @@ describe('what browsers act on and the engine leaves out is said', () => {
     ],
     ['p{line-clamp:2}', 'line-clamp: 2', 'all lines are shown'],
     [
-      'p{POSITION-TRY-FALLBACKS:Flip-Block}',
-      'position-try-fallbacks: flip-block',
-      'only the first placement is looked at',
+      'p{POSITION-TRY-FALLBACKS:Flip-Block,--Other}',
+      'position-try-fallbacks: flip-block,--other',
+      'such placements are left out: flips and areas are tried in the order they stand',
     ],
     ['p{hyphens:auto}', 'hyphens: auto', 'words are not hyphenated by dictionary'],
     ['p{field-sizing:content}', 'field-sizing: content', 'fields have the size of their attributes'],
