@@ -1,34 +1,13 @@
-import { resolveLength, type LengthPercentage } from '../../css/index.js';
 import type { Rect } from '../../base/index.js';
-import { containsAbsolute, containsFixed, isFormControl, isInTopLayer, type Box } from '../box.js';
-import { makeFragment, paddingBox, snap, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
+import { containsAbsolute, containsFixed, isInTopLayer, type Box } from '../box.js';
+import { makeFragment, paddingBox, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Layout } from '../layout.js';
-import { isOrthogonal, isVertical } from '../flows/modes.js';
+import { isVertical } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
-import { specifiedMargins, usedBorder, usedPadding } from '../used/edges.js';
-import {
-  alignmentOf,
-  aligningOf,
-  edgeOf,
-  offsetTo,
-  startEdge,
-  type Alignment,
-  type AxisName,
-} from '../used/alignment.js';
-import {
-  acrossRatio,
-  alongRatio,
-  clampHeight,
-  clampWidth,
-  frameWidth,
-  heightFor,
-  preferredRatio,
-  shrinkToFit,
-  widthFor,
-  yieldsToContent,
-  type Frame,
-} from '../used/sizes.js';
-import { replacedSize } from '../used/replaced.js';
+import { usedBorder, usedPadding } from '../used/edges.js';
+import type { Frame } from '../used/sizes.js';
+import { absoluteSize } from './absolute-size.js';
+import { axisOf, solve, type Axis } from './absolute-axis.js';
 import { placementsOf } from './anchor-fallbacks.js';
 import { anchored, refersToAnchor, type Anchored } from './anchored.js';
 import { Anchors } from './anchors.js';
@@ -117,13 +96,6 @@ function inlineArea(fragment: Fragment, inline: Box): Rect | null {
   };
 }
 
-/** Offset of the border box in the containing block, and how its margins were used. */
-interface Solved {
-  readonly at: number;
-  readonly marginStart: number;
-  readonly marginEnd: number;
-}
-
 /** @param anchors where others it refers to are found; none for the root */
 export function layoutAbsolute(
   entry: OutOfFlow,
@@ -203,184 +175,4 @@ function placedBy(entry: OutOfFlow, { area, x, y, fragment }: Attempt) {
   };
   const outOfFlow = fragment.outOfFlow.map((o): OutOfFlow => ({ ...o, x: o.x + placed.x, y: o.y + placed.y }));
   return { placed, outOfFlow };
-}
-
-/** Insets, margins and alignment of an absolute box along one axis of its containing block's flow; px. */
-interface Axis {
-  readonly start: number | null;
-  readonly end: number | null;
-  readonly marginStart: number | null;
-  readonly marginEnd: number | null;
-  readonly static: number;
-  readonly staticAlign: OutOfFlow['alignX'];
-  readonly containing: number;
-  readonly flowStart: 'low' | 'high';
-  readonly align: Alignment;
-  /** Ends of the containing block, from the start of the part of it the box is placed in. */
-  readonly bounds: { readonly low: number; readonly high: number };
-  /** Where the middle of the box is to be, as far as it stays between the insets; null where its alignment says. */
-  readonly middle: number | null;
-}
-
-const inset = (value: LengthPercentage | 'auto', basis: number): number | null =>
-  value === 'auto' || value.anchored ? null : snap(resolveLength(value, basis));
-
-function axisOf(
-  entry: OutOfFlow,
-  box: Box,
-  area: Rect,
-  container: Box,
-  axis: AxisName,
-  { middle, containing }: { readonly middle: number | undefined; readonly containing: Rect },
-): Axis {
-  const { style } = box;
-  const flow = aligningOf(container);
-  const margins = specifiedMargins(box, area.width);
-  const inline = axis === 'inline';
-  const self = inline ? style.justifySelf : style.alignSelf;
-  const centred = middle !== undefined && self === 'anchor-center';
-  const [low, high, basis] = inline ? [style.left, style.right, area.width] : [style.top, style.bottom, area.height];
-  const [start, end] = [inset(low, basis), inset(high, basis)];
-  return {
-    start: centred ? (start ?? 0) : start,
-    end: centred ? (end ?? 0) : end,
-    middle: centred ? middle : null,
-    bounds: inline
-      ? { low: containing.x - area.x, high: containing.x + containing.width - area.x }
-      : { low: containing.y - area.y, high: containing.y + containing.height - area.y },
-    ...(inline
-      ? { marginStart: margins.left, marginEnd: margins.right, static: entry.x - area.x, staticAlign: entry.alignX }
-      : { marginStart: margins.top, marginEnd: margins.bottom, static: entry.y - area.y, staticAlign: entry.alignY }),
-    containing: inline ? area.width : area.height,
-    flowStart: startEdge(axis, flow),
-    align: alignmentOf(self === 'auto' ? 'normal' : self, axis, flow, aligningOf(box)),
-  };
-}
-
-/** @spec css-position-3 §3.5, css-align-3 §4.4 (absolutely-positioned boxes), css2 §10.3.7 */
-function solve(axis: Axis, size: number): Solved {
-  const { start, end, containing, flowStart } = axis;
-  const marginStart = axis.marginStart ?? 0;
-  const marginEnd = axis.marginEnd ?? 0;
-  const outer = size + marginStart + marginEnd;
-  const used = (at: number): Solved => ({ at: at + marginStart, marginStart, marginEnd });
-  if (start === null && end === null) return used(axis.static - offsetTo(STATIC_EDGE[axis.staticAlign], outer));
-  if (start === null) return used(containing - end! - outer);
-  if (end === null) return used(start);
-  const spare = containing - start - end - outer;
-  if (axis.middle !== null) return used(Math.max(start, Math.min(axis.middle - outer / 2, start + spare)));
-  if (axis.marginStart === null || axis.marginEnd === null) return withAutoMargins(axis, spare, start);
-  const edge = axis.align.safe && spare < 0 ? flowStart : edgeOf(axis.align, flowStart);
-  const at = start + offsetTo(edge, spare);
-  return used(axis.align.to === 'normal' ? at : within(at, outer, spare, axis));
-}
-
-const STATIC_EDGE = { start: 'low', center: 'center', end: 'high' } as const;
-
-function withAutoMargins({ marginStart, marginEnd, flowStart }: Axis, spare: number, start: number): Solved {
-  if (marginStart === null && marginEnd === null) {
-    const half = spare < 0 ? (flowStart === 'high' ? spare : 0) : spare / 2;
-    return { at: start + half, marginStart: half, marginEnd: spare - half };
-  }
-  if (marginStart === null) return { at: start + spare, marginStart: spare, marginEnd: marginEnd! };
-  return { at: start + marginStart, marginStart, marginEnd: spare };
-}
-
-/** An overflowing box keeps inside its containing block where it can. @spec css-align-3 §4.4 (default overflow) */
-function within(at: number, outer: number, spare: number, axis: Axis): number {
-  const { align, containing, flowStart, start, end, bounds } = axis;
-  if (spare >= 0 || align.safe !== null) return at;
-  const low = Math.min(bounds.low, start ?? 0);
-  const high = Math.max(bounds.high, containing - (end ?? 0));
-  const held = (v: number) => Math.max(low, Math.min(v, high - outer));
-  if (outer <= high - low) return held(at);
-  return flowStart === 'low' ? low : high - outer;
-}
-
-/** Border-box size of an absolutely positioned box; null is that of its content. @spec css2 §10.3.7, §10.3.8, §10.6.4 */
-function absoluteSize(
-  box: Box,
-  x: Axis,
-  y: Axis,
-  area: Rect,
-  frame: Frame,
-  layout: Layout,
-): { width: number | null; height: number | null } {
-  const { style } = box;
-  if (box.inner === 'replaced') return replacedAbsolute(box, x, y, area, frame);
-  const crossed = isOrthogonal(box.frame, box.mode);
-  const stretchX = stretchOf(x, box);
-  const stretchY = stretchOf(y, box);
-  const ratio = preferredRatio(box);
-  const intrinsic = () => layout.intrinsic(box, { basis: area.height, fixed: stretchY ?? undefined });
-  const extraX = frameWidth(frame);
-  const availableX = roomOf(x);
-  const asked = widthFor(box, style.width, area.width, availableX, frame, intrinsic);
-  const askedY = heightFor(box, style.height, area.height, frame);
-  let width = asked;
-  if (width === null && style.width === 'auto') {
-    const tall = askedY ?? (stretchX === null ? stretchY : null);
-    if (ratio !== null && tall !== null) width = acrossRatio(box, tall, ratio, frame);
-    else width = stretchX;
-  }
-  if (width === null && !crossed) {
-    const { min, max } = intrinsic();
-    width = shrinkToFit(min + extraX, max + extraX, Math.max(0, availableX));
-  }
-  if (width !== null) width = clampWidth(box, width, area.width, availableX, frame, intrinsic);
-  const natural = () => {
-    const fixed = width === null ? { shrink: true } : { fixedWidth: width };
-    return layout.place(box, { width: area.width, height: area.height, ...fixed, byContent: 'height' }).height;
-  };
-  let height = askedY;
-  if (height === null && style.height === 'auto') {
-    if (ratio !== null && width !== null && (stretchY === null || asked !== null || stretchX !== null))
-      height = Math.max(alongRatio(box, width, ratio, frame), yieldsToContent(box, style.minHeight) ? natural() : 0);
-    else height = stretchY;
-  }
-  return { width, height: height === null ? null : clampHeight(box, height, area.height, frame, natural) };
-}
-
-function replacedAbsolute(box: Box, x: Axis, y: Axis, area: Rect, frame: Frame): { width: number; height: number } {
-  const { style } = box;
-  const control = isFormControl(box);
-  const only = (axis: Axis, size: typeof style.width) =>
-    size === 'auto' && (axis.align.to === 'stretch' || (axis.align.to === 'normal' && control))
-      ? (stretchOf(axis, box) ?? undefined)
-      : undefined;
-  const wide = only(x, style.width) ?? widthByRatio(box, roomOf(x));
-  return replacedSize(box, area.width, area.height, frame, {
-    width: wide,
-    height: only(y, style.height),
-  });
-}
-
-/** What has a ratio and no size at all is as wide as there is room. */
-function widthByRatio(box: Box, room: number): number | undefined {
-  const { style, natural } = box;
-  const sizeless = style.width === 'auto' && style.height === 'auto' && !natural?.width && !natural?.height;
-  return sizeless && preferredRatio(box) !== null ? Math.max(0, room) : undefined;
-}
-
-/** Size between the insets where an automatic size fills it, or null. */
-function stretchOf(axis: Axis, box: Box): number | null {
-  const { start, end, containing, align } = axis;
-  const fills = align.to === 'stretch' || (align.to === 'normal' && box.inner !== 'table');
-  if (start === null || end === null || !fills) return null;
-  return Math.max(0, containing - start - end - (axis.marginStart ?? 0) - (axis.marginEnd ?? 0));
-}
-
-/** What is left of the containing block for the box's border box. */
-function roomOf(axis: Axis): number {
-  const { containing, start, end } = axis;
-  const margins = (axis.marginStart ?? 0) + (axis.marginEnd ?? 0);
-  if (start !== null || end !== null) return containing - (start ?? 0) - (end ?? 0) - margins;
-  const at = axis.static;
-  const room =
-    axis.staticAlign === 'start'
-      ? containing - at
-      : axis.staticAlign === 'end'
-        ? at
-        : 2 * Math.min(at, containing - at);
-  return room - margins;
 }
