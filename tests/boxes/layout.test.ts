@@ -74,6 +74,7 @@ import { cases as wideFloats } from './cases/wide-floats.js';
 import { cases as tabs } from './cases/tabs.js';
 import { cases as leastFontSizes } from './cases/least-font-sizes.js';
 import { cases as embedded } from './cases/embedded.js';
+import { cases as zoomed } from './cases/zoomed.js';
 import { cases as anchorFallbacks } from './cases/anchor-fallbacks.js';
 import { cases as endedBesideFloats } from './cases/ended-beside-floats.js';
 import { cases as ratioByContent } from './cases/ratio-by-content.js';
@@ -154,6 +155,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'least font sizes': leastFontSizes,
   'embedded content': embedded,
   'sized pictures': sizedPictures,
+  'zoomed boxes': zoomed,
   'fallbacks of anchors': anchorFallbacks,
   'inline boxes that end beside floats': endedBesideFloats,
   'ratios and sizes by content': ratioByContent,

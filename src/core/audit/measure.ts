@@ -197,8 +197,10 @@ function used(
     const content = style.boxSizing === 'border-box';
     const width = fragment.width - (content ? 0 : padding.left + padding.right + border.left + border.right);
     const height = fragment.height - (content ? 0 : padding.top + padding.bottom + border.top + border.bottom);
-    out.width = printPx(round(Math.max(0, width)));
-    out.height = printPx(round(Math.max(0, height)));
+    // Values are told as if nothing were zoomed. @spec css-viewport-1 §4
+    const zoom = box.computed.fontSize / style.fontSize || 1;
+    out.width = printPx(round(Math.max(0, width) / zoom));
+    out.height = printPx(round(Math.max(0, height) / zoom));
   }
   insets(out, style, element, scene);
   if (style.transform.length > 0) out.transform = printMatrix(style, fragment.width, fragment.height);

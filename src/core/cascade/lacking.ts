@@ -12,7 +12,6 @@ const LACKING: Readonly<Record<string, { readonly harmless: RegExp; readonly con
     harmless: /^(?!.*(path|shape|url)\()/,
     consequence: 'taken as not clipped',
   },
-  zoom: { harmless: /^(1|1\.0+|100%|normal)$/, consequence: 'boxes are laid out as if not zoomed' },
   'initial-letter': {
     harmless: /^normal$/,
     consequence: 'such letters are as wide as their advance, not as their ink',

@@ -1,6 +1,6 @@
 import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
 import type { LimitLog } from '../../base/index.js';
-import type { HtmlDocument } from '../../html/index.js';
+import type { ElementNode, HtmlDocument } from '../../html/index.js';
 import type { Box, Inner } from '../box.js';
 import { isVertical, styleInFlow, type Mode } from '../flows/modes.js';
 import { naturalTurned } from '../flows/turn.js';
@@ -11,6 +11,8 @@ import type { ImageSizes, PictureSizes } from './natural.js';
 
 export interface Building {
   readonly styles: StyleTree;
+  /** How much an element is zoomed. */
+  readonly zoom: (element: ElementNode) => number;
   readonly images: ImageSizes;
   readonly pictures: PictureSizes;
   readonly document: HtmlDocument;

@@ -15,6 +15,7 @@ import { NOTHING, picture, pictureOf } from './pictures.js';
 import { text } from './text-boxes.js';
 import { missingImage, type Alternative, fillWithAlternative } from './alternative.js';
 import { containedNatural } from './contained.js';
+import { magnifiedSize, zoomed } from './zoom.js';
 import { isPlain, isReplaced, naturalSize, type Part, type ImageSizes, type PictureSizes } from './natural.js';
 import { groupLabel, isListBox, labelOf, rowsOf } from './list-box.js';
 import { type Building, make, push } from './make.js';
@@ -60,13 +61,15 @@ const TYPES: Partial<Readonly<Record<Display, readonly [Outer, Inner]>>> = {
  */
 export function generateBoxes(
   document: HtmlDocument,
-  styles: StyleTree,
+  given: StyleTree,
   { images, pictures }: { readonly images: ImageSizes; readonly pictures: PictureSizes },
   metrics: TextMetrics,
   limits: LimitLog,
 ): BoxTree {
+  const { styles, of: zoom } = zoomed(document, given);
   const building: Building = {
     styles,
+    zoom,
     images,
     pictures,
     metrics,
@@ -275,7 +278,8 @@ function replacementOf(
   const { alternative, style: own } = missing ?? { alternative: null, style };
   const replaced = !alternative && isReplaced(element, style, sources, document.scripting);
   if (!replaced) return { natural: null, alternative, own };
-  const size = containedNatural(element, own, naturalSize(element, own, sources), sources.markup);
+  const shown = magnifiedSize(element, naturalSize(element, own, sources), building.zoom(element));
+  const size = containedNatural(element, own, shown, sources.markup);
   return { natural: missing?.framed ? { ...size, framed: true } : size, alternative, own };
 }
 
