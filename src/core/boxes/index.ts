@@ -43,3 +43,4 @@ export {
   webMetrics,
 } from './text/index.js';
 export type { Layout } from './layout.js';
+export { inPseudo, magnified } from './generate/zoom.js';

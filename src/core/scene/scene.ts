@@ -1,7 +1,9 @@
 import { unite, type Rect } from '../base/index.js';
 import {
   establishesFormattingContext,
+  inPseudo,
   isSkipped,
+  magnified,
   type Box,
   type BoxTree,
   type DocumentLayout,
@@ -106,7 +108,10 @@ export class Scene extends Glance {
     if (box.inner === 'text') return box.parent ? this.paintStyle(box.parent) : box.style;
     if (box.anonymous && box.parent) return this.paintStyle(box.parent);
     if (!box.element) return box.style;
-    return (box.pseudo ? this.styles.pseudo(box.element, box.pseudo) : this.styles.of(box.element)) ?? box.style;
+    const zoom = this.boxes.zoom(box.element);
+    if (!box.pseudo) return magnified(this.styles.of(box.element), zoom);
+    const style = this.styles.pseudo(box.element, box.pseudo);
+    return style ? inPseudo(style, zoom) : box.style;
   };
 
   /** Principal box of an element; null without one, and where it is skipped. */

@@ -29,6 +29,8 @@ export interface BoxTree {
   readonly deferring: readonly Box[];
   /** All boxes of an element, pseudo-elements left out: more than one only for parts the engine splits. */
   readonly count: number;
+  /** How much an element is zoomed. */
+  readonly zoom: (element: ElementNode) => number;
 }
 
 /** Inner and outer type by display. @spec css-display-3 §2 */
@@ -102,7 +104,7 @@ export function generateBoxes(
     complete(root, building);
   }
   const deferring = building.principal.filter((box) => box?.computed.contentVisibility === 'auto');
-  return { root, principal: building.principal, count: building.next, deferring: deferring as Box[] };
+  return { root, principal: building.principal, count: building.next, deferring: deferring as Box[], zoom };
 }
 
 /** An inline box with a flow of its own is one piece in its line. @spec css-writing-modes-4 §3.2 */

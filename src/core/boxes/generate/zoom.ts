@@ -40,17 +40,21 @@ export function zoomed(document: HtmlDocument, styles: StyleTree): Zoomed {
       of: (element) => magnified(styles.of(element), of(element)),
       pseudo: (element, name) => {
         const style = styles.pseudo(element, name);
-        return style && magnified(style, of(element) * factorOf(style.zoom));
+        return style && inPseudo(style, of(element));
       },
       hasPseudo: (element) => styles.hasPseudo(element),
     },
   };
 }
 
+/** The style of a pseudo-element, which may be zoomed by itself. */
+export const inPseudo = (style: ComputedStyle, around: number): ComputedStyle =>
+  magnified(style, around * factorOf(style.zoom));
+
 const known = new WeakMap<ComputedStyle, Map<number, ComputedStyle>>();
 
 /** One style for each style and factor: what is made from the same style stays the same. */
-function magnified(style: ComputedStyle, factor: number): ComputedStyle {
+export function magnified(style: ComputedStyle, factor: number): ComputedStyle {
   if (factor === 1) return style;
   let made = known.get(style);
   if (!made) known.set(style, (made = new Map()));
