@@ -74,6 +74,7 @@ import { cases as wideFloats } from './cases/wide-floats.js';
 import { cases as tabs } from './cases/tabs.js';
 import { cases as leastFontSizes } from './cases/least-font-sizes.js';
 import { cases as embedded } from './cases/embedded.js';
+import { cases as containerQueries } from './cases/container-queries.js';
 import { cases as zoomed } from './cases/zoomed.js';
 import { cases as anchorFallbacks } from './cases/anchor-fallbacks.js';
 import { cases as endedBesideFloats } from './cases/ended-beside-floats.js';
@@ -155,6 +156,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'least font sizes': leastFontSizes,
   'embedded content': embedded,
   'sized pictures': sizedPictures,
+  'container queries': containerQueries,
   'zoomed boxes': zoomed,
   'fallbacks of anchors': anchorFallbacks,
   'inline boxes that end beside floats': endedBesideFloats,

@@ -34,6 +34,20 @@ function containerFor(query: ContainerQuery, element: ElementNode, styles: Style
   return null;
 }
 
+/** What a query asks of a custom property: its name, and the value where one is asked for. @spec css-conditional-5 §4.3 */
+const STYLE = /\bstyle\(\s*(--[-\w]+)\s*(?::((?:[^()]|\([^()]*\))*))?\)/gi;
+const ALWAYS = '(min-width: 0px)';
+const NEVER = '(max-width: -1px)';
+const NO_SIZE = { width: 0, height: 0 };
+
+const plain = (value: string): string => value.trim().replace(/\s+/g, ' ');
+
+function namedAncestor({ name }: ContainerQuery, element: ElementNode, styles: Styles): ElementNode | null {
+  let e = element.parent;
+  while (e && name !== null && !styles(e.index).containerName.includes(name)) e = e.parent;
+  return e;
+}
+
 /** Size of the nearest container container lengths refer to. @spec css-contain-3 §7 */
 export function nearestSize(
   element: ElementNode,
@@ -56,9 +70,19 @@ export function containerHolds(
   { styles, sizes, medium }: { readonly styles: Styles; readonly sizes: ContainerSizes; readonly medium: Medium },
 ): boolean {
   if (query.text === '') return containerFor(query, element, styles) !== null;
-  const container = containerFor(query, element, styles);
-  const size = container && sizes.get(container);
+  const rest = query.text.replace(STYLE, '');
+  const asksStyle = rest !== query.text;
+  // Every element answers for its custom properties.
+  const container =
+    asksStyle && !rest.includes('(') ? namedAncestor(query, element, styles) : containerFor(query, element, styles);
+  if (!container) return false;
+  const { custom } = styles(container.index);
+  const answered = query.text.replace(STYLE, (_, name: string, value?: string) => {
+    const has = custom.get(name);
+    return has !== undefined && (value === undefined || plain(has) === plain(value)) ? ALWAYS : NEVER;
+  });
+  const size = sizes.get(container) ?? (rest.includes('(') ? null : NO_SIZE);
   if (!size) return false;
-  const text = query.text.replace(/\binline-size\b/gi, 'width').replace(/\bblock-size\b/gi, 'height');
+  const text = answered.replace(/\binline-size\b/gi, 'width').replace(/\bblock-size\b/gi, 'height');
   return compileMedia(text).evaluate({ ...medium, width: size.width, height: size.height });
 }

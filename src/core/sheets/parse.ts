@@ -303,8 +303,9 @@ function containerRule(node: AtRule, params: string, frame: Frame, work: Work, d
   const match = /^(?!not\b|style\(|scroll-state\()([a-z_-][\w-]*)?\s*([^]*)$/i.exec(params);
   const text = (match?.[2] ?? params).trim();
   const span = spanOf(node, work.out.source);
-  if (/\b(style|scroll-state)\(/i.test(text)) {
-    work.limits.add('unsupported', '@container style() and scroll-state()', 'such queries are taken as false', span);
+  if (/\b(style\((?!\s*--[-\w]+\s*[:)])|scroll-state\()/i.test(text)) {
+    const asked = '@container scroll-state(), and style() of other than custom properties';
+    work.limits.add('unsupported', asked, 'such queries are taken as false', span);
   }
   walk(node, { ...frame, containers: [...frame.containers, { name: match?.[1] ?? null, text }] }, work, depth + 1);
 }
