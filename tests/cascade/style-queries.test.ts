@@ -22,3 +22,13 @@ test('queries of custom properties need no size: nothing is said of them', () =>
   sceneAt(PAGE, 800);
   expect(PAGE.limits).toEqual([]);
 });
+
+test.each([
+  ['(style(--tide:low))', true],
+  ['not (style(--tide:high))', true],
+  ['(style(--tide:low)) or (width > 9999px)', false],
+  ['style(--tide-height)', false],
+])('@container %s without any size container is %s', (query, expected) => {
+  const page = styled(`div{--tide:low}@container ${query}{p{padding-left:5px}}`, '<div><p>1</p></div>');
+  expect(sceneAt(page, 800).style(find(page, 'p')).paddingLeft.px === 5).toBe(expected);
+});

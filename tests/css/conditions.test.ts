@@ -1,3 +1,4 @@
+import { computedOf } from '../support/computed.js';
 import { compileMedia, supports, type Medium } from '../../src/core/css/index.js';
 
 const medium: Medium = {
@@ -129,4 +130,12 @@ describe('@supports', () => {
   ])('%s is %s', (text, expected) => {
     expect(supports(text)).toBe(expected);
   });
+});
+
+test('what is nested beyond measure is malformed', () => {
+  const deep = (inner: string) => '('.repeat(20_000) + inner + ')'.repeat(20_000);
+  expect(holds(deep('min-width: 1px'))).toBe(false);
+  expect(supports(deep('color: red'))).toBe(false);
+  expect(supports(`(width: ${'calc('.repeat(20_000)}1px${')'.repeat(20_000)})`)).toBe(false);
+  expect(computedOf(`width: ${'calc('.repeat(20_000)}1px${')'.repeat(20_000)}`).width).toBe('auto');
 });

@@ -19,11 +19,12 @@ function sizesOf(style: ComputedStyle): 'none' | 'inline' | 'both' {
 
 export const isContainer = (style: ComputedStyle): boolean => sizesOf(style) !== 'none';
 
+const ASKS_SIZE = /\b(width|height|inline-size|block-size|aspect-ratio|orientation)\b/i;
 const ASKS_HEIGHT = /\b(block-size|height|aspect-ratio|orientation)\b/i;
 
 /** The nearest ancestor that can answer a query. @spec css-contain-3 §3.1 */
 function containerFor(query: ContainerQuery, element: ElementNode, styles: Styles): ElementNode | null {
-  const needsHeight = ASKS_HEIGHT.test(query.text);
+  const needsHeight = ASKS_HEIGHT.test(query.text.replace(STYLE, ''));
   for (let e = element.parent; e; e = e.parent) {
     const style = styles(e.index);
     const kind = sizesOf(style);
@@ -70,18 +71,16 @@ export function containerHolds(
   { styles, sizes, medium }: { readonly styles: Styles; readonly sizes: ContainerSizes; readonly medium: Medium },
 ): boolean {
   if (query.text === '') return containerFor(query, element, styles) !== null;
-  const rest = query.text.replace(STYLE, '');
-  const asksStyle = rest !== query.text;
+  const asksSize = ASKS_SIZE.test(query.text.replace(STYLE, ''));
   // Every element answers for its custom properties.
-  const container =
-    asksStyle && !rest.includes('(') ? namedAncestor(query, element, styles) : containerFor(query, element, styles);
+  const container = asksSize ? containerFor(query, element, styles) : namedAncestor(query, element, styles);
   if (!container) return false;
   const { custom } = styles(container.index);
   const answered = query.text.replace(STYLE, (_, name: string, value?: string) => {
     const has = custom.get(name);
     return has !== undefined && (value === undefined || plain(has) === plain(value)) ? ALWAYS : NEVER;
   });
-  const size = sizes.get(container) ?? (rest.includes('(') ? null : NO_SIZE);
+  const size = asksSize ? sizes.get(container) : NO_SIZE;
   if (!size) return false;
   const text = answered.replace(/\binline-size\b/gi, 'width').replace(/\bblock-size\b/gi, 'height');
   return compileMedia(text).evaluate({ ...medium, width: size.width, height: size.height });

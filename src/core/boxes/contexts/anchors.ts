@@ -1,5 +1,5 @@
 import type { Rect } from '../../base/index.js';
-import type { ElementNode } from '../../html/index.js';
+import { descendants, type ElementNode } from '../../html/index.js';
 import type { Box } from '../box.js';
 import type { Fragment, Placed } from '../fragment.js';
 
@@ -100,13 +100,7 @@ function invokerOf(popover: ElementNode): ElementNode | null {
   if (!id) return null;
   let root = popover;
   while (root.parent) root = root.parent;
-  const search = (e: ElementNode): ElementNode | null => {
+  for (const e of descendants(root))
     if (e.attributes.get('popovertarget') === id || e.attributes.get('commandfor') === id) return e;
-    for (const child of e.elements) {
-      const found = search(child);
-      if (found) return found;
-    }
-    return null;
-  };
-  return search(root);
+  return null;
 }

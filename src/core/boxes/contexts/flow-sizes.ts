@@ -59,9 +59,9 @@ export function specifiedHeight(box: Box, space: Space, frame: Frame, width: num
  * Whether a block asks a cell for no height of its own: it scrolls, its height is a share of the cell's, and the cell or
  * the table is told a height. @spec css-tables-3 §3.9.3 (as browsers have it)
  */
-function yieldsToCell({ style, parent, outer, ...box }: Box): boolean {
+function yieldsToCell({ anonymous, style, parent, outer }: Box): boolean {
   if (outer !== 'block' || parent?.outer !== 'table-part' || parent.inner !== 'flow') return false;
-  if (box.anonymous || !isLengthPercentage(style.height) || !hasPercent(style.height)) return false;
+  if (anonymous || !isLengthPercentage(style.height) || !hasPercent(style.height)) return false;
   if ((style.overflowY !== 'auto' && style.overflowY !== 'scroll') || style.float !== 'none') return false;
   const told = (at: Box) => !at.anonymous && at.style.height !== 'auto';
   if (told(parent)) return true;

@@ -224,18 +224,13 @@ export function columnDemands(
 }
 
 /** Gap of a grid along an axis; a subgrid without one of its own has that of the tracks it takes. */
-export function gapWithin(
-  { style }: Box,
-  axis: GridAxis,
-  basis: number,
-  given: GivenTracks | null | undefined,
-): number {
+function gapWithin({ style }: Box, axis: GridAxis, basis: number, given: GivenTracks | null | undefined): number {
   const gap = axis === 'columns' ? style.columnGap : style.rowGap;
   return given && gap === 'normal' ? given.gap : gapOf(gap, basis);
 }
 
 /** The tracks an item takes from its grid, not yet sized. */
-export function tracksOf(item: PlacedItem, grid: Grid): Subgrid {
+function tracksOf(item: PlacedItem, grid: Grid): Subgrid {
   const { box } = item;
   return {
     columns: isSubgrid(box, 'columns')
@@ -294,15 +289,12 @@ export function linesOf(
 export function subgridOf(item: PlacedItem, grid: Grid, columns: Lines, rows: Lines | null): Subgrid | undefined {
   if (!takesTracks(item.box)) return undefined;
   const tracks = tracksOf(item, grid);
-  const { columnGap, rowGap } = buildGrid({ ...item.box, children: [] }, NaN, NaN, tracks);
   const width = spanOf(columns, item.columns).size;
-  const within = (axis: GridAxis, lines: Lines | null, slot: Slot, gap: number): GivenTracks | null => {
+  const within = (axis: GridAxis, lines: Lines | null): GivenTracks | null => {
     const given = tracks[axis];
     if (!given || !lines) return given;
-    return { ...given, lines: linesWithin(lines, slot, aroundOf(item.box, axis, width), gap - given.gap) };
+    const spread = gapWithin(item.box, axis, NaN, given) - given.gap;
+    return { ...given, lines: linesWithin(lines, item[axis], aroundOf(item.box, axis, width), spread) };
   };
-  return {
-    columns: within('columns', columns, item.columns, columnGap),
-    rows: within('rows', rows, item.rows, rowGap),
-  };
+  return { columns: within('columns', columns), rows: within('rows', rows) };
 }

@@ -1,5 +1,5 @@
 import { withValues, type ComputedStyle, type StyleTree } from '../../cascade/index.js';
-import { PROPERTY_KEYS } from '../../css/index.js';
+import { PROPERTY_KEYS, type LengthPercentage } from '../../css/index.js';
 import type { ElementNode, HtmlDocument } from '../../html/index.js';
 import type { NaturalSize } from '../box.js';
 
@@ -102,9 +102,23 @@ function length(value: Record<string, unknown>, factor: number): unknown {
     ...value,
     px: (value.px as number) * factor,
     ...(curve ? { curve: (basis: number) => factor * curve(basis / factor) } : {}),
+    ...(value.anchored ? { anchored: zoomedAnchors(value.anchored as Anchored, factor) } : {}),
     ...(value.sum ? { sum: length(value.sum as Record<string, unknown>, factor) } : {}),
   };
 }
+
+type Anchored = NonNullable<LengthPercentage['anchored']>;
+
+/** Anchors are found as large as they are shown, the lengths around them as they are written. */
+const zoomedAnchors =
+  (anchored: Anchored, factor: number): Anchored =>
+  (find) => {
+    const found = anchored((query) => {
+      const at = find(query);
+      return at === null ? null : at / factor;
+    });
+    return found && (length({ ...found }, factor) as LengthPercentage);
+  };
 
 /** Fields of text and lists follow their font. */
 const followsFont = ({ tag, attributes }: ElementNode): boolean =>

@@ -30,6 +30,7 @@ import {
   splitList,
   type Component,
   type ComputeContext,
+  isTooDeep,
 } from '../values/index.js';
 
 /** What media queries may ask of the visitor's device and wishes. Lengths in CSS px. */
@@ -88,7 +89,7 @@ export function compileMedia(text: string): MediaCondition {
 }
 
 function compileText(text: string, found: Found): Truth {
-  if (!isWellFormed(text)) return () => false;
+  if (isTooDeep(text) || !isWellFormed(text)) return () => false;
   const [query, ...more] = parse(text);
   return query && more.length === 0 ? compileQuery(query, found) : () => false;
 }

@@ -1,4 +1,5 @@
 import { expandDeclaration, isElsewhere } from '../properties/index.js';
+import { closingBracket, isTooDeep } from '../values/index.js';
 import { compileSelectors, SelectorError } from '../selectors/index.js';
 
 /**
@@ -7,6 +8,7 @@ import { compileSelectors, SelectorError } from '../selectors/index.js';
  * @spec css-conditional-3 §6, css-conditional-4 §2 (selector())
  */
 export function supports(condition: string): boolean {
+  if (isTooDeep(condition)) return false;
   const reader = { text: condition.replace(/\/\*[^]*?\*\//g, ' '), at: 0 };
   const value = readCondition(reader);
   skipSpace(reader);
@@ -59,7 +61,7 @@ function readInParens(reader: Reader): Outcome {
   const name = /^[a-z-]*\(/i.exec(reader.text.slice(reader.at));
   if (!name) return null;
   const start = reader.at + name[0].length;
-  const end = closing(reader.text, start);
+  const end = closingBracket(reader.text, start);
   if (end < 0) return null;
   const inside = reader.text.slice(start, end);
   reader.at = end + 1;
@@ -77,20 +79,6 @@ function readInParens(reader: Reader): Outcome {
     return inner.at === inside.length ? value : false;
   }
   return supportsDeclaration(inside);
-}
-
-function closing(text: string, from: number): number {
-  let depth = 1;
-  for (let i = from; i < text.length; i++) {
-    const c = text[i]!;
-    if (c === '"' || c === "'") {
-      const end = text.indexOf(c, i + 1);
-      if (end < 0) return -1;
-      i = end;
-    } else if (c === '(') depth++;
-    else if (c === ')' && --depth === 0) return i;
-  }
-  return -1;
 }
 
 function supportsSelector(text: string): boolean {

@@ -1,7 +1,7 @@
 import { isMath, readLength, type LengthOptions, type LengthPercentage } from './length.js';
 import { freeze, type AnchorFinder, type AnchorQuery, type Computation } from './context.js';
-import { parseComponents, type Component } from './components.js';
-import { itemText } from './source.js';
+import { parseComponents, splitCommas, type Component } from './components.js';
+import { closingBracket, itemText, sourceOf } from './source.js';
 
 const CALL = /\banchor(-size)?\(/i;
 const SIDES = /^(inside|outside|top|left|right|bottom|start|end|self-start|self-end|center|[-+]?[\d.]+%)$/;
@@ -32,7 +32,8 @@ function answered(text: string, find: AnchorFinder): string | null {
   for (;;) {
     const call = CALL.exec(rest);
     if (!call) return rest;
-    const end = closing(rest, call.index + call[0].length);
+    const end = closingBracket(rest, call.index + call[0].length);
+    if (end < 0) return null;
     const value = answer(call[1] ? 'size' : 'edge', rest.slice(call.index + call[0].length, end), find);
     if (value === null) return null;
     rest = `${rest.slice(0, call.index)}${value}${rest.slice(end + 1)}`;
@@ -40,33 +41,12 @@ function answered(text: string, find: AnchorFinder): string | null {
 }
 
 function answer(asks: AnchorQuery['asks'], inside: string, find: AnchorFinder): string | null {
-  const comma = topComma(inside);
-  const words = (comma < 0 ? inside : inside.slice(0, comma)).trim().split(/\s+/).filter(Boolean);
+  const [head = [], ...fallback] = splitCommas(parseComponents(inside));
+  const words = head.map(itemText);
   const name = words.find((word) => word.startsWith('--')) ?? null;
   const word = words.find((one) => !one.startsWith('--'))?.toLowerCase() ?? '';
   if (words.length > 2 || !(asks === 'edge' ? SIDES : DIMENSIONS).test(word)) return null;
   const found = find({ asks, name, word });
   if (found !== null) return `${found}px`;
-  return comma < 0 ? null : answered(inside.slice(comma + 1).trim(), find);
-}
-
-/** Where the bracket closes that is open at an index. */
-function closing(text: string, from: number): number {
-  let depth = 1;
-  for (let i = from; i < text.length; i++) {
-    if (text[i] === '(') depth++;
-    else if (text[i] === ')' && --depth === 0) return i;
-  }
-  return text.length;
-}
-
-/** The first comma outside of brackets; -1 without any. */
-function topComma(text: string): number {
-  let depth = 0;
-  for (let i = 0; i < text.length; i++) {
-    if (text[i] === '(') depth++;
-    else if (text[i] === ')') depth--;
-    else if (text[i] === ',' && depth === 0) return i;
-  }
-  return -1;
+  return fallback.length === 0 ? null : answered(fallback.map(sourceOf).join(', '), find);
 }

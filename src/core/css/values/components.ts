@@ -38,11 +38,21 @@ export function parseComponents(text: string): readonly Component[] {
   let known = cache.get(text);
   if (!known) {
     if (cache.size > CACHE_CAP) cache.clear();
-    known =
-      simple(text) ?? Object.freeze(fromNodes(parseListOfComponentValues(tokenize({ css: closeBrackets(text) }))));
+    known = simple(text) ?? Object.freeze(parsed(text));
     cache.set(text, known);
   }
   return known;
+}
+
+const BAD: Component = Object.freeze({ type: 'bad' });
+
+/** What is nested deeper than the parser goes is no value of anything. */
+function parsed(text: string): readonly Component[] {
+  try {
+    return fromNodes(parseListOfComponentValues(tokenize({ css: closeBrackets(text) })));
+  } catch {
+    return [BAD];
+  }
 }
 
 const CLOSERS: Readonly<Record<string, string>> = { '(': ')', '[': ']', '{': '}' };

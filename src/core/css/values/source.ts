@@ -32,3 +32,32 @@ export function itemText(item: Component): string {
       return '';
   }
 }
+
+/** Where the bracket closes that is open at an index of a text; -1 where it does not. Brackets in strings are none. */
+export function closingBracket(text: string, from: number): number {
+  let depth = 1;
+  for (let i = from; i < text.length; i++) {
+    const c = text[i]!;
+    if (c === '"' || c === "'") {
+      const end = text.indexOf(c, i + 1);
+      if (end < 0) return -1;
+      i = end;
+    } else if (c === '(') depth++;
+    else if (c === ')' && --depth === 0) return i;
+  }
+  return -1;
+}
+
+/** Brackets inside each other that conditions are read to. */
+const DEEPEST = 256;
+
+/** Whether brackets of a text are nested deeper than is read. */
+export function isTooDeep(text: string): boolean {
+  let depth = 0;
+  for (const c of text) {
+    if (c === '(') depth++;
+    else if (c === ')') depth--;
+    if (depth > DEEPEST) return true;
+  }
+  return false;
+}
