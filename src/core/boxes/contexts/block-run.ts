@@ -368,6 +368,6 @@ function layoutBlockAnew(box: Box, { width: containing, basis, layout }: Around,
   );
   const through = content.through && joinsTop && openBelow && height === 0;
   const fragment = finish({ box, width, frame, margin, layout }, height, content);
-  const end = through || (joinsBottom && height <= natural) ? joinStruts(content.end, bottom) : bottom;
+  const end = through || (joinsBottom && height === natural) ? joinStruts(content.end, bottom) : bottom;
   return { fragment, end, through };
 }

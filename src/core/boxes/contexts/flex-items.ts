@@ -2,6 +2,8 @@ import { resolveLength } from '../../css/index.js';
 import { isFormControl, type Box } from '../box.js';
 import { horizontal, snap, vertical, type Fragment } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
+import { isOrthogonal } from '../flows/modes.js';
+import { boxInFlow } from '../flows/turn.js';
 import type { Job } from './job.js';
 import { specifiedMargins, usedMargins, type Margins } from '../used/edges.js';
 import {
@@ -124,7 +126,7 @@ export function makeItem(box: Box, c: Container, definite: boolean): Item {
   const extra = row ? frameWidth(frame) : frameHeight(frame);
   const size = Math.max(extra, baseSize(box, frame, base, c, definite));
   const max = mainLimit(box, 'max', frame, base, c) ?? Infinity;
-  const min = Math.max(extra, automaticMinimum(box, frame, base, c, max));
+  const min = Math.max(extra, leastMain(box, frame, base, c, max));
   return {
     ...base,
     base: size,
@@ -190,7 +192,18 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
     if (ratio !== null && cross !== null) return (cross - frameHeight(frame)) * ratio + frameWidth(frame);
     return widthsOf(box, item, c).max + frameWidth(frame);
   }
-  return c.layout.place(box, { ...columnSpace(box, item, c), byContent: 'height' }).height;
+  return contentHeights(box, frame, item, c).max;
+}
+
+/** Border-box heights the content of an item of a column asks for: one, or two where its lines run along the column. */
+function contentHeights(box: Box, frame: Frame, item: Partial_, c: Container): Intrinsic {
+  if (isOrthogonal(box.frame, box.mode)) {
+    const across = { basis: c.width, fixed: stretchedCross(box, item, c) };
+    const { min, max } = c.layout.intrinsic(boxInFlow(box, box.mode), across);
+    return { min: min + frameHeight(frame), max: max + frameHeight(frame) };
+  }
+  const { height } = c.layout.place(box, { ...columnSpace(box, item, c), byContent: 'height' });
+  return { min: height, max: height };
 }
 
 /** Intrinsic widths of an item, its height known where the container gives it. */
@@ -236,6 +249,12 @@ export function columnSpace(box: Box, item: Partial_, c: Container): Space {
     : { width: c.width, height: c.height, shrink: true };
 }
 
+/** Tables are never smaller than their cells, whatever is asked of them. */
+function leastMain(box: Box, frame: Frame, item: Partial_, c: Container, max: number): number {
+  const least = automaticMinimum(box, frame, item, c, max);
+  return box.inner === 'table' ? Math.max(least, minContent(box, frame, item, c)) : least;
+}
+
 /** @spec css-flexbox-1 §4.5 */
 function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, max: number): number {
   const own = mainLimit(box, 'min', frame, item, c);
@@ -259,6 +278,7 @@ const isCompressible = (box: Box): boolean => isFormControl(box) && hasPercentSi
 
 function minContent(box: Box, frame: Frame, item: Partial_, c: Container): number {
   if (c.row && isCompressible(box)) return frameWidth(frame);
-  if (box.inner === 'replaced' || !c.row) return contentSize(box, frame, item, c);
+  if (box.inner === 'replaced') return contentSize(box, frame, item, c);
+  if (!c.row) return contentHeights(box, frame, item, c).min;
   return widthsOf(box, item, c).min + frameWidth(frame);
 }

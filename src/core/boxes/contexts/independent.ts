@@ -1,5 +1,5 @@
 import type { Rect } from '../../base/index.js';
-import { isInFlow, scrollsContent, type Box } from '../box.js';
+import { containerOf, isInFlow, scrollsContent, type Box } from '../box.js';
 import {
   carriedFrom,
   horizontal,
@@ -217,7 +217,9 @@ function spaceAcross(box: Box, space: Space, layout: Layout): Space {
 }
 
 /** The room along a box's lines where nothing else limits it: that of the viewport, or of its parent at its largest. @spec css-writing-modes-4 §7.3.1 */
-function fallbackAcross({ frame, parent }: Box, { viewport }: Layout): number {
+function fallbackAcross(box: Box, { viewport }: Layout): number {
+  const { frame } = box;
+  const parent = containerOf(box);
   const port = isVertical(frame) ? viewport.width : viewport.height;
   if (!parent || parent.anonymous) return port;
   const around = boxInFlow(parent, frame);

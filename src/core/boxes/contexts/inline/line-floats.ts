@@ -108,7 +108,9 @@ export function findRoom(
     const gap = space.floats.gap(space.y + top, space.y + top + from.height, space.x, space.x + space.width);
     const left = gap.left - space.x;
     const room = { y: top, left, right: Math.max(left, gap.right - space.x) };
-    const narrowed = gap.left > space.x || gap.right < space.x + space.width;
+    // A block without width leaves its lines as much beside floats as below them.
+    const narrowed =
+      (gap.left > space.x || gap.right < space.x + space.width) && room.right - room.left < space.width;
     if (!narrowed || !mayMove) return room;
     const part = next();
     if (!part.visible || part.width <= room.right - room.left - indent) return room;
