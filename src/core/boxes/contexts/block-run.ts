@@ -235,9 +235,15 @@ class BlockRun {
     return low !== null && low > this.flow.y + strutSize(joinStruts(this.strut, top));
   }
 
-  /** A first child further down that has to clear floats keeps its margins to itself. */
+  /** A first child further down that has to clear floats, or does not fit beside them, keeps its margins to itself. */
   private settled(top: TopStrut): Pick<TopStrut, 'strut' | 'through' | 'place'> {
-    const { clearing } = top;
+    const { clearing, fitting } = top;
+    if (fitting && !this.absorbing && !this.flow.floats.empty) {
+      const { flow, layout } = this;
+      const y = this.cursor + strutSize(joinStruts(this.strut, top.strut));
+      const beside = besideFloats(fitting.box, y, fitting.width, NaN, { ...flow, x: flow.x + fitting.x }, layout);
+      if (beside.y > y) return { strut: fitting.without, place: fitting.without, through: false };
+    }
     const low = clearing ? this.flow.floats.clearance(clearing.clear) : null;
     if (!clearing || low === null) return top;
     const joined = this.absorbing ? clearing.strut : joinStruts(this.strut, clearing.strut);

@@ -1,6 +1,6 @@
 import { snap, type Fragment } from '../fragment.js';
 import { containedHeight } from '../used/containment.js';
-import { clampHeight, clampWidth, frameHeight, heightFor, type Frame } from '../used/sizes.js';
+import { clampHeight, frameHeight, heightFor, limitWidth, type Frame } from '../used/sizes.js';
 import { groupOf, sharingOf, type Sharing, type Which } from './baselines.js';
 import { dependsOnHeight } from './flow-sizes.js';
 import { distribute } from './distribute.js';
@@ -104,7 +104,7 @@ export function stretch(item: Item, line: Line, c: Container): void {
   const size = Math.max(0, line.cross - item.crossMargin);
   const used = c.row
     ? clampHeight(item.box, size, c.height, item.frame, () => item.fragment!.height)
-    : clampWidth(item.box, size, c.width, size, item.frame, () => c.layout.intrinsic(item.box, { basis: c.height }));
+    : limitWidth(item.box, size, c.width, size, item.frame, () => c.layout.intrinsic(item.box, { basis: c.height }));
   const before = c.row ? item.fragment!.height : item.fragment!.width;
   // Nothing changes for an item that has the size already, unless something inside refers to it.
   if (c.row && Math.abs(before - used) < 1 / 128 && !dependsOnHeight(item.box)) return;

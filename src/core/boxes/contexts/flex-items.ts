@@ -1,4 +1,4 @@
-import { resolveLength } from '../../css/index.js';
+import { resolveLength, type Sizing } from '../../css/index.js';
 import { isFormControl, type Box } from '../box.js';
 import { horizontal, snap, vertical, type Fragment } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
@@ -9,17 +9,18 @@ import { specifiedMargins, usedMargins, type Margins } from '../used/edges.js';
 import {
   clampHeight,
   isByContent,
-  clampWidth,
+  limitWidth,
   frameHeight,
   frameWidth,
   heightFor,
+  alongRatio,
   preferredRatio,
   transferred,
   widthFor,
   type Frame,
 } from '../used/sizes.js';
 import { hasPercentSize, replacedSize } from '../used/replaced.js';
-import { frameOf } from './flow-sizes.js';
+import { limitedHeight, frameOf, leastByRatio } from './flow-sizes.js';
 
 /** The container's axes and sizes; all lengths px, NaN where not definite. */
 export interface Container {
@@ -72,7 +73,7 @@ const orderOf = (box: Box): number => (box.anonymous ? 0 : box.style.order);
 
 /** @param height of its content box, NaN if that is unknown; percentages inside refer to it where it is definite */
 export function container(job: Job, width: number, height: number): Container {
-  const { box, frame, space, layout, natural } = job;
+  const { box, space, layout } = job;
   const { style } = box;
   const row = style.flexDirection.startsWith('row');
   const rtl = style.direction === 'rtl';
@@ -92,7 +93,7 @@ export function container(job: Job, width: number, height: number): Container {
     crossSize: row ? height : width,
     mainGap: row ? gaps.x : gaps.y,
     crossGap: row ? gaps.y : gaps.x,
-    clamped: (outer) => clampHeight(box, outer, space.height, frame, natural),
+    clamped: (outer) => limitedHeight(job, outer, job.natural),
     layout,
   };
 }
@@ -152,10 +153,7 @@ function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, item: Partial_,
   if (c.row) {
     const limit = which === 'min' ? style.minWidth : style.maxWidth;
     const room = limit === 'fit-content' ? Math.max(0, c.width - horizontal(usedMargins(box, c.width))) : NaN;
-    const own = widthFor(box, limit, c.width, room, frame, () => widthsOf(box, item, c));
-    if (which === 'min') return own;
-    const across = transferred(box, frame, c.height).max;
-    return own === null && across === Infinity ? null : Math.min(own ?? Infinity, across);
+    return widthFor(box, limit, c.width, room, frame, () => widthsOf(box, item, c));
   }
   const limit = which === 'min' ? style.minHeight : style.maxHeight;
   return isByContent(limit) ? contentSize(box, frame, item, c) : heightFor(box, limit, c.height, frame);
@@ -190,7 +188,7 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
         ? null
         : (heightFor(box, box.style.height, c.height, frame) ?? stretchedCross(box, item, c) ?? null);
     if (ratio !== null && cross !== null) return (cross - frameHeight(frame)) * ratio + frameWidth(frame);
-    return widthsOf(box, item, c).max + frameWidth(frame);
+    return withinRatio(box, frame, widthsOf(box, item, c).max + frameWidth(frame), c);
   }
   return contentHeights(box, frame, item, c).max;
 }
@@ -202,8 +200,17 @@ function contentHeights(box: Box, frame: Frame, item: Partial_, c: Container): I
     const { min, max } = c.layout.intrinsic(boxInFlow(box, box.mode), across);
     return { min: min + frameHeight(frame), max: max + frameHeight(frame) };
   }
-  const { height } = c.layout.place(box, { ...columnSpace(box, item, c), byContent: 'height' });
-  return { min: height, max: height };
+  const { width, height } = c.layout.place(box, { ...columnSpace(box, item, c), byContent: 'height' });
+  const ratio = preferredRatio(box);
+  if (ratio === null) return { min: height, max: height };
+  const along = (value: number) => alongRatio(box, value, ratio, frame);
+  const asked = Math.max(along(width), leastByRatio(box, c, frame, height));
+  const limit = (value: Sizing) => widthFor(box, value, c.width, NaN, frame, () => widthsOf(box, item, c));
+  const within = Math.max(
+    along(limit(box.style.minWidth) ?? 0),
+    Math.min(asked, along(limit(box.style.maxWidth) ?? Infinity)),
+  );
+  return { min: within, max: within };
 }
 
 /** Intrinsic widths of an item, its height known where the container gives it. */
@@ -226,7 +233,7 @@ export function stretchedCross(box: Box, item: Partial_, c: Single): number | un
   const size = Math.max(0, c.crossSize - item.crossMargin);
   return c.row
     ? clampHeight(box, size, c.height, frameOf(box, c.width))
-    : clampWidth(box, size, c.width, size, frameOf(box, c.width), () => c.layout.intrinsic(box, { basis: c.height }));
+    : limitWidth(box, size, c.width, size, frameOf(box, c.width), () => c.layout.intrinsic(box, { basis: c.height }));
 }
 
 /** Border-box height of an item that a single row of definite height stretches, before anything is laid out. */
@@ -280,5 +287,11 @@ function minContent(box: Box, frame: Frame, item: Partial_, c: Container): numbe
   if (c.row && isCompressible(box)) return frameWidth(frame);
   if (box.inner === 'replaced') return contentSize(box, frame, item, c);
   if (!c.row) return contentHeights(box, frame, item, c).min;
-  return widthsOf(box, item, c).min + frameWidth(frame);
+  return withinRatio(box, frame, widthsOf(box, item, c).min + frameWidth(frame), c);
+}
+
+/** A width by content within what limits of the height leave it. */
+function withinRatio(box: Box, frame: Frame, width: number, c: Container): number {
+  const { min, max } = transferred(box, frame, c.height);
+  return Math.max(min, Math.min(width, max));
 }

@@ -21,9 +21,10 @@ import { crossAlignment } from './flex-self.js';
  * Lays out a flex container.
  * @spec css-flexbox-1 §9
  */
-export function layoutFlex(job: Job): Fragment {
-  const { box, width, frame, space } = job;
-  const specified = space.fixedHeight ?? containerHeight(job);
+export function layoutFlex(asked: Job): Fragment {
+  const { box, width, frame, space } = asked;
+  const specified = space.fixedHeight ?? containerHeight(asked);
+  const job = specified === null ? asked : { ...asked, natural: () => naturalWithin(asked, specified) };
   const height =
     specified === null
       ? NaN
@@ -53,15 +54,23 @@ export function layoutFlex(job: Job): Fragment {
   return assemble(c, lines, content, { ...job, specified });
 }
 
+/** Height by content where a height is given: the one line of a row is that tall, whatever it stretches. @spec css-flexbox-1 §9.4 (8) */
+function naturalWithin({ box, natural }: Job, specified: number): number {
+  const content = () => natural?.() ?? 0;
+  if (!isRow(box)) return content();
+  return isStretched(box) ? specified : Math.max(specified, content());
+}
+
+const isRow = ({ style }: Box): boolean => style.flexDirection.startsWith('row') && style.flexWrap === 'nowrap';
+
 /** All that stands in its one row takes the height the row is given. */
-const isStretched = ({ style, children }: Box): boolean =>
-  style.flexDirection.startsWith('row') &&
-  style.flexWrap === 'nowrap' &&
-  children
+const isStretched = (box: Box): boolean =>
+  isRow(box) &&
+  box.children
     .filter(isInFlow)
     .every(
       ({ anonymous, style: { alignSelf, height } }) =>
-        /^(normal|stretch)$/.test(anonymous || alignSelf === 'auto' ? style.alignItems : alignSelf) &&
+        /^(normal|stretch)$/.test(anonymous || alignSelf === 'auto' ? box.style.alignItems : alignSelf) &&
         (anonymous || height === 'auto'),
     );
 

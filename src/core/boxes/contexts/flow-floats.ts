@@ -80,7 +80,8 @@ export function besideFloats(
     if (free) return { fragment: alone, x: alone.margin.left, y };
     // A box without width stands at the edge of a float that takes all the room, if its margin is not in the way.
     const between = gap.left > gap.right && gap.left > flow.x && gap.right < flow.x + width;
-    const none = !between && Math.max(gap.left, gap.right) - flow.x >= margins.left ? 0 : -Infinity;
+    const past = containerOf(box)?.style.direction === 'rtl' && gap.left > flow.x + width;
+    const none = !between && !past && Math.max(gap.left, gap.right) - flow.x >= margins.left ? 0 : -Infinity;
     const fragment = narrowed(box, alone, { width, height: basis, free: Math.max(right - left, none) }, layout);
     const reached = fragment && floats.gap(flow.y + y, flow.y + y + fragment.height, gap.left, gap.right);
     if (fragment && reached && reached.right - reached.left < gap.right - gap.left) {
@@ -106,7 +107,7 @@ function besideX(box: Box, width: number, edges: Gap, containing: number, gap: G
   const shift = horizontalMargins(box, width, room, specified).left - (specified.left ?? 0);
   if (containerOf(box)?.style.direction !== 'rtl') return edges.left + shift;
   const spare = room - width - (specified.left ?? 0) - (specified.right ?? 0);
-  return edges.right - (spare - shift) - width;
+  return Math.max(edges.left, edges.right - (spare - shift) - width);
 }
 
 interface Beside {

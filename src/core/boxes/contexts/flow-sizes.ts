@@ -1,6 +1,7 @@
 import { hasPercent, isLengthPercentage } from '../../css/index.js';
 import { containerOf, isFloating, isInFlow, isOutOfFlow, isPage, type Box } from '../box.js';
 import { horizontal, vertical, type Edges } from '../fragment.js';
+import type { Job } from './job.js';
 import type { Across, Intrinsic, Layout, Space } from '../layout.js';
 import { alignmentOf, aligningOf, edgeOf, offsetTo, type Alignment } from '../used/alignment.js';
 import { specifiedMargins, usedBorder, usedMargins, usedPadding } from '../used/edges.js';
@@ -192,6 +193,16 @@ function widthByRatio(box: Box, frame: Frame, intrinsic: () => Intrinsic): numbe
   const least = yieldsToContent(box, box.style.minWidth) ? intrinsic().min + frameWidth(frame) : 0;
   return Math.max(least, acrossRatio(box, height, ratio, frame));
 }
+
+/** A border-box height within the limits of the style; the content alone knows none. @spec css2 §10.7 */
+export const limitedHeight = (
+  { box, frame, space }: Pick<Job, 'box' | 'frame' | 'space'>,
+  height: number,
+  natural?: () => number,
+): number =>
+  space.byContent === 'height'
+    ? Math.max(height, frameHeight(frame))
+    : clampHeight(box, height, space.height, frame, natural);
 
 /** The height that follows from a ratio, which words of limits such as max-content mean then; null without one. */
 export const heightByRatio = (box: Box, specified: number | null): number | null =>

@@ -11,6 +11,7 @@ import {
   dependsOnHeight,
   heightByRatio,
   leastByRatio,
+  limitedHeight,
   specifiedHeight,
   percentBasis,
   filledHeight,
@@ -56,7 +57,7 @@ export function layoutFlowRoot(job: Job): Fragment {
   const clamp = (value: number) =>
     Math.max(
       least,
-      clampHeight(box, value, space.height, frame, () => byRatio ?? automatic),
+      limitedHeight(job, value, () => byRatio ?? automatic),
     );
   const height = space.byContent === 'height' ? clamp(automatic) : (space.fixedHeight ?? clamp(specified ?? automatic));
   const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;

@@ -2,7 +2,7 @@ import type { Rect } from '../../base/index.js';
 import { containsAbsolute, containsFixed, isOutOfFlow, type Box } from '../box.js';
 import type { Fragment, OutOfFlow, Placed } from '../fragment.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, frameHeight } from '../used/sizes.js';
+import { frameHeight } from '../used/sizes.js';
 import { standingOf, type Which } from './baselines.js';
 import type { GridBaselines } from './grid-baselines.js';
 import { placeInArea } from './grid-items.js';
@@ -10,7 +10,7 @@ import { absoluteSlot, spanOf, type Lines, type PlacedItem } from './grid-place.
 import { containerFragment } from './container-fragment.js';
 import type { Job } from './job.js';
 import { alignedIn } from './static-position.js';
-import { leastByRatio } from './flow-sizes.js';
+import { limitedHeight, leastByRatio } from './flow-sizes.js';
 import { subgridOf, type Grid } from './grid-build.js';
 
 interface Assembling extends Job {
@@ -34,7 +34,7 @@ export function assemble(a: Assembling): Fragment {
     space.fixedHeight ??
     Math.max(
       leastByRatio(box, space, frame, a.content + frameHeight(frame)),
-      clampHeight(box, specified ?? a.available + frameHeight(frame), space.height, frame, a.natural),
+      limitedHeight(a, specified ?? a.available + frameHeight(frame), a.natural),
     );
   const dx = frame.border.left + frame.padding.left;
   const dy = frame.border.top + frame.padding.top;

@@ -11,7 +11,7 @@ import {
   type AxisName,
 } from '../used/alignment.js';
 import { specifiedMargins, usedMargins } from '../used/edges.js';
-import { clampHeight, clampWidth } from '../used/sizes.js';
+import { clampHeight, clampWidth, heightFor } from '../used/sizes.js';
 import { frameOf } from './flow-sizes.js';
 
 interface InArea {
@@ -24,9 +24,21 @@ interface InArea {
 /** Pictures keep their size where nothing else is asked; form controls fill their area. @spec css-grid-2 §6.2 */
 const keepsSize = (box: Box): boolean => box.inner === 'replaced' && !isFormControl(box);
 
+const hasRatio = ({ anonymous, style }: Box): boolean => !anonymous && style.aspectRatio.ratio !== null;
+
+/** Whether the height of an item is known before its width: that follows from it through a ratio. */
+const hasHeight = (box: Box, { to }: Alignment, area: number): boolean =>
+  box.style.height === 'auto'
+    ? to === 'stretch' && !Number.isNaN(area)
+    : heightFor(box, box.style.height, area, frameOf(box, 0)) !== null;
+
 const fills = ({ to }: Alignment, keeps: boolean): boolean => to === 'stretch' || (to === 'normal' && !keeps);
 
-/** Border-box height of an item that fills its area; undefined where it does not. @spec css-grid-2 §6.2 */
+/**
+ * Border-box height of an item that fills its area; undefined where it does not: one with a ratio fills one axis, the
+ * other where it is aligned along the first.
+ * @spec css-grid-2 §6.2
+ */
 export function heightInArea(
   box: Box,
   width: number,
@@ -34,10 +46,12 @@ export function heightInArea(
   container: Box,
   layout: Layout,
 ): number | undefined {
-  const ratio = !box.anonymous && box.style.aspectRatio.ratio !== null;
   const automatic = box.anonymous || box.style.height === 'auto';
   const { top, bottom } = specifiedMargins(box, width);
-  const whole = fills(alignmentIn(box, container, 'block'), keepsSize(box) || ratio);
+  const align = alignmentIn(box, container, 'block');
+  const justify = alignmentIn(box, container, 'inline');
+  const aside = box.inner !== 'replaced' && justify.to !== 'normal' && justify.to !== 'stretch';
+  const whole = fills(align, keepsSize(box) || (hasRatio(box) && !aside));
   if (!automatic || Number.isNaN(height) || !whole || top === null || bottom === null) return undefined;
   const natural = () => layout.place(box, { width, height: NaN, shrink: true, byContent: 'height' }).height;
   return clampHeight(box, Math.max(0, height - top - bottom), height, frameOf(box, width), natural);
@@ -61,7 +75,7 @@ export function placeInArea(
   const used = usedMargins(box, width);
   const fillsX =
     (box.anonymous || box.style.width === 'auto') &&
-    fills(justify, keepsSize(box)) &&
+    fills(justify, keepsSize(box) || (hasRatio(box) && hasHeight(box, align, height))) &&
     margins.left !== null &&
     margins.right !== null;
   const given = (axis: keyof Subgrid, size: number) => (subgrid?.[axis] && !Number.isNaN(size) ? size : undefined);

@@ -5,7 +5,7 @@ import type { Across, Intrinsic, Layout } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
 import { clampHeight, frameHeight, frameWidth, heightFor } from '../used/sizes.js';
-import { dependsOnHeight, frameOf, refersToHeight, specifiedHeight } from './flow-sizes.js';
+import { limitedHeight, dependsOnHeight, frameOf, refersToHeight, specifiedHeight } from './flow-sizes.js';
 import { columnBaselines, rowBaselines, type GridBaselines } from './grid-baselines.js';
 import { heightInArea, placeInArea } from './grid-items.js';
 import { spanOf, type Lines, type PlacedItem } from './grid-place.js';
@@ -97,11 +97,12 @@ function columnLines(
 
 /** Sizes of the rows, and the height they stand in. @spec css-grid-1 §12.1 step 2, css-sizing-3 §5.2.1 (minimum heights) */
 function rowHeights(
-  { box, frame, space, layout, natural: byContent }: Job,
+  job: Job,
   grid: Grid,
   height: number,
   demands: ReturnType<typeof rowDemands>,
 ): { readonly heights: readonly number[]; readonly available: number } {
+  const { box, frame, layout } = job;
   const { style } = box;
   const gap = grid.rowGap;
   const rowsIn = (available: number) =>
@@ -115,7 +116,7 @@ function rowHeights(
       stretches: stretches(plain(style.alignContent)),
     });
   const clamped = (content: number) =>
-    clampHeight(box, content + frameHeight(frame), space.height, frame, byContent) - frameHeight(frame);
+    limitedHeight(job, content + frameHeight(frame), job.natural) - frameHeight(frame);
   const heights = rowsIn(height);
   if (!Number.isNaN(height)) return { heights, available: height };
   const contained = containedHeight(box, layout, () => emptyHeight(box, gap));

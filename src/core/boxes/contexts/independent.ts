@@ -1,4 +1,5 @@
 import type { Rect } from '../../base/index.js';
+import type { Sizing } from '../../css/index.js';
 import { containerOf, isInFlow, scrollsContent, type Box } from '../box.js';
 import {
   carriedFrom,
@@ -216,7 +217,7 @@ function spaceAcross(box: Box, space: Space, layout: Layout): Space {
   };
 }
 
-/** The room along a box's lines where nothing else limits it: that of the viewport, or of its parent at its largest. @spec css-writing-modes-4 §7.3.1 */
+/** The room along a box's lines where nothing else limits it: that of the viewport, or of its parent as it is told to be. @spec css-writing-modes-4 §7.3.1 */
 function fallbackAcross(box: Box, { viewport }: Layout): number {
   const { frame } = box;
   const parent = containerOf(box);
@@ -224,8 +225,10 @@ function fallbackAcross(box: Box, { viewport }: Layout): number {
   if (!parent || parent.anonymous) return port;
   const around = boxInFlow(parent, frame);
   const edges = frameOf(around, NaN);
-  const most = heightFor(around, around.style.maxHeight, NaN, edges);
-  return most === null ? port : Math.min(port, Math.max(0, most - frameHeight(edges)));
+  const told = (value: Sizing) => heightFor(around, value, NaN, edges) ?? Infinity;
+  const most = Math.min(told(around.style.height), told(around.style.maxHeight));
+  const least = heightFor(around, around.style.minHeight, NaN, edges) ?? 0;
+  return Math.min(port, Math.max(0, most - frameHeight(edges), least - frameHeight(edges)));
 }
 
 const fillsLine = (box: Box, space: Space): boolean =>

@@ -88,21 +88,34 @@ export function clampWidth(
 ): number {
   if (box.anonymous) return width;
   const across = transferred(box, frame, heights);
-  const max = widthFor(box, box.style.maxWidth, basis, available, frame, intrinsic) ?? Infinity;
-  const min = widthFor(box, box.style.minWidth, basis, available, frame, intrinsic) ?? 0;
   const within = Math.max(across.min, Math.min(width, across.max));
-  return Math.max(Math.min(within, max), min, frameWidth(frame));
+  return limitWidth(box, within, basis, available, frame, intrinsic);
 }
 
-/** Limits of the height as they limit an automatic width through a ratio. @spec css-sizing-4 §5.1.2 */
+/** The box's own min-width and max-width applied to a border-box width, without what follows through a ratio. @spec css2 §10.4 */
+export function limitWidth(
+  box: Box,
+  width: number,
+  basis: number,
+  available: number,
+  frame: Frame,
+  intrinsic: () => Intrinsic,
+): number {
+  if (box.anonymous) return width;
+  const max = widthFor(box, box.style.maxWidth, basis, available, frame, intrinsic) ?? Infinity;
+  const min = widthFor(box, box.style.minWidth, basis, available, frame, intrinsic) ?? 0;
+  return Math.max(Math.min(width, max), min, frameWidth(frame));
+}
+
+/** Limits of the height as they limit a width that is automatic or by content through a ratio. @spec css-sizing-4 §5.1.2 */
 export function transferred(box: Box, frame: Frame, heights = NaN): { readonly min: number; readonly max: number } {
-  const ratio = box.inner === 'replaced' || box.style.width !== 'auto' ? null : preferredRatio(box);
+  const told = box.style.width !== 'auto' && !isByContent(box.style.width);
+  const ratio = box.inner === 'replaced' || told ? null : preferredRatio(box);
   if (ratio === null) return { min: 0, max: Infinity };
-  const { minHeight, maxHeight } = box.style;
   const width = (limit: number | null) => (limit === null ? null : acrossRatio(box, limit, ratio, frame));
   return {
-    min: width(heightFor(box, minHeight, heights, frame)) ?? 0,
-    max: width(heightFor(box, maxHeight, heights, frame)) ?? Infinity,
+    min: width(leastHeight(box, heights, frame)) ?? 0,
+    max: width(heightFor(box, box.style.maxHeight, heights, frame)) ?? Infinity,
   };
 }
 
@@ -132,10 +145,13 @@ export function clampHeight(box: Box, height: number, basis: number, frame: Fram
   const { minHeight, maxHeight } = box.style;
   const limit = (value: Sizing) => heightFor(box, value, basis, frame) ?? (isByContent(value) ? natural?.() : null);
   const max = limit(maxHeight) ?? Infinity;
-  // Of a sum with a percentage of something unknown, the length is left.
-  const min = limit(minHeight) ?? (Number.isNaN(basis) ? heightFor(box, minHeight, 0, frame) : null) ?? 0;
+  const min = limit(minHeight) ?? leastHeight(box, basis, frame) ?? 0;
   return Math.max(Math.min(height, max), min, frameHeight(frame));
 }
+
+/** The border-box height of min-height: of a sum with a percentage of something unknown, the length is left. */
+const leastHeight = (box: Box, basis: number, frame: Frame): number | null =>
+  heightFor(box, box.style.minHeight, Number.isNaN(basis) ? 0 : basis, frame);
 
 /** The ratio a box keeps between its sizes, or null. @spec css-sizing-4 §4 */
 export function preferredRatio(box: Box): number | null {

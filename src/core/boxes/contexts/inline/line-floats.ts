@@ -109,8 +109,7 @@ export function findRoom(
     const left = gap.left - space.x;
     const room = { y: top, left, right: Math.max(left, gap.right - space.x) };
     // A block without width leaves its lines as much beside floats as below them.
-    const narrowed =
-      (gap.left > space.x || gap.right < space.x + space.width) && room.right - room.left < space.width;
+    const narrowed = (gap.left > space.x || gap.right < space.x + space.width) && room.right - room.left < space.width;
     if (!narrowed || !mayMove) return room;
     const part = next();
     if (!part.visible || part.width <= room.right - room.left - indent) return room;

@@ -161,6 +161,10 @@ function isVisible(pieces: readonly Piece[], loose = false): boolean {
   });
 }
 
+/** Nothing but edges of inline boxes, behind which no line is broken. */
+const isEdges = (pieces: readonly Piece[]): boolean =>
+  pieces.every(({ kind }) => kind === 'open' || kind === 'close' || kind === 'out');
+
 /** An inline box that begins or ends on a line holds it by what it has on that side; not by its margins in quirks modes. @spec css2 §9.4.2, quirks §3.3 */
 function hasEdges({ kind, box: { style } }: Piece, loose: boolean): boolean {
   const some = (v: { px: number; percent: number } | 'auto') => v !== 'auto' && (v.px !== 0 || v.percent !== 0);
@@ -220,7 +224,7 @@ export function takeLine(
         end = cut.end;
         break;
       }
-      if (end > from && isVisible(work.slice(from, end))) {
+      if (end > from && isVisible(work.slice(from, end)) && !isEdges(work.slice(from, end))) {
         if (before > room + 1 / 64) end = beforeStray(work, from, end);
         break;
       }
