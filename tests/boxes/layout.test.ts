@@ -74,6 +74,9 @@ import { cases as wideFloats } from './cases/wide-floats.js';
 import { cases as tabs } from './cases/tabs.js';
 import { cases as leastFontSizes } from './cases/least-font-sizes.js';
 import { cases as embedded } from './cases/embedded.js';
+import { cases as pushedByFloats } from './cases/pushed-by-floats.js';
+import { cases as heightsByContent } from './cases/heights-by-content.js';
+import { cases as ratioItems } from './cases/ratio-items.js';
 import { cases as containerQueries } from './cases/container-queries.js';
 import { cases as zoomed } from './cases/zoomed.js';
 import { cases as anchorFallbacks } from './cases/anchor-fallbacks.js';
@@ -156,6 +159,9 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'least font sizes': leastFontSizes,
   'embedded content': embedded,
   'sized pictures': sizedPictures,
+  'pushed by floats': pushedByFloats,
+  'heights by content': heightsByContent,
+  'items with ratios': ratioItems,
   'container queries': containerQueries,
   'zoomed boxes': zoomed,
   'fallbacks of anchors': anchorFallbacks,

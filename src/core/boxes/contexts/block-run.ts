@@ -6,6 +6,7 @@ import { usedMargins } from '../used/edges.js';
 import { relativeOffset } from '../used/relative.js';
 import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
 import { layoutInline } from './inline/layout.js';
+import type { BlockAmongLines } from './inline/space.js';
 import { besideNoLine, markerExtent, standsAlone } from './marker.js';
 import { isMulticol } from './columns/count.js';
 import { trims, withoutEndMargins } from './margin-trim.js';
@@ -108,6 +109,8 @@ class BlockRun {
   baseline: number | null = null;
   lastBaseline: number | null = null;
   keepsEnd = false;
+  /** Whether floats have moved the last child down. */
+  private pushed = false;
   readonly children: Placed[] = [];
   readonly outOfFlow: OutOfFlow[] = [];
 
@@ -160,10 +163,7 @@ class BlockRun {
   }
 
   /** Lays out a block found among inline content. @param line where the line before it ends, null if none is between */
-  amongLines(
-    box: Box,
-    line: number | null,
-  ): { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] } {
+  amongLines(box: Box, line: number | null): BlockAmongLines {
     if (line !== null) {
       this.cursor = line;
       this.strut = NO_STRUT;
@@ -172,9 +172,12 @@ class BlockRun {
       this.marker = null;
     }
     const carried = this.outOfFlow.length;
+    const start = this.cursor + this.pending;
+    this.pushed = false;
     this.child(box);
     const placed = this.children[this.children.length - 1]!;
-    return { placed, bottom: this.cursor + this.pending, outOfFlow: this.outOfFlow.slice(carried) };
+    const from = this.pushed ? start : placed.y - relativeOffset(box, this.width, this.basis).y;
+    return { placed, from, bottom: this.cursor + this.pending, outOfFlow: this.outOfFlow.slice(carried) };
   }
 
   child(box: Box): void {
@@ -258,6 +261,7 @@ class BlockRun {
     const found = topStrut(box, width, this.flow.floats.empty, layout);
     const top = this.settled(starting ? startsWithin(parent, found, layout) : found);
     const { y, cleared } = this.topFor(box, top.place);
+    this.pushed = cleared;
     const { fragment, end, through } = layoutBlock(box, this, { ...this.flow, y: this.flow.y + y }, this.trimFor(box));
     const at = y + this.besideMarker(fragment);
     this.put(fragment, at);
@@ -282,8 +286,9 @@ class BlockRun {
     const margins = usedMargins(box, width);
     const own = joinMargin(NO_STRUT, margins.top, isByDefault(box, 'marginTop', layout));
     const top = this.starting ? withinEdge(parent, own, layout) : own;
-    const { y } = this.topFor(box, top);
+    const { y, cleared } = this.topFor(box, top);
     const beside = besideFloats(box, y, width, this.basis, flow, layout);
+    this.pushed = cleared || beside.y > y;
     const { fragment, x } = beside;
     const at = beside.y + this.besideMarker(fragment);
     const offset = relativeOffset(box, width, this.basis);

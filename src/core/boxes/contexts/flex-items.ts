@@ -166,7 +166,7 @@ function baseSize(box: Box, frame: Frame, item: Partial_, c: Container, definite
   const value = basis === 'auto' ? (box.anonymous ? 'auto' : c.row ? style.width : style.height) : basis;
   if (value !== 'content') {
     const size = c.row
-      ? widthFor(box, value, c.width, c.width, frame, intrinsic)
+      ? widthFor(box, value, c.width, c.width - horizontal(usedMargins(box, c.width)), frame, intrinsic)
       : heightFor(box, value, definite ? c.height : NaN, frame);
     if (size !== null) return size;
   }

@@ -9,7 +9,7 @@ import { clampHeight, frameHeight, frameWidth, heightFor, preferredRatio } from 
 import { edgeOf, type Edge } from '../used/alignment.js';
 import { standingOf, type Which } from './baselines.js';
 import { staticAt } from './static-position.js';
-import { frameOf, leastByRatio, specifiedHeight } from './flow-sizes.js';
+import { frameOf, heightByRatio, leastByRatio, specifiedHeight } from './flow-sizes.js';
 import { containerFragment } from './container-fragment.js';
 import { type Container, type Item, byOrder, container, alignOf, makeItem, stretchedHeight } from './flex-items.js';
 import { type Line, collectLines, columnMain, resolveFlexible } from './flex-lines.js';
@@ -57,6 +57,7 @@ export function layoutFlex(asked: Job): Fragment {
 /** Height by content where a height is given: the one line of a row is that tall, whatever it stretches. @spec css-flexbox-1 §9.4 (8) */
 function naturalWithin({ box, natural }: Job, specified: number): number {
   const content = () => natural?.() ?? 0;
+  if (heightByRatio(box, specified) !== null) return specified;
   if (!isRow(box)) return content();
   return isStretched(box) ? specified : Math.max(specified, content());
 }

@@ -133,7 +133,7 @@ function narrowed(box: Box, alone: Fragment, { width, height, free }: Beside, la
   const narrowest = stretches
     ? clampWidth(box, frameWidth(frame), width, width, frame, intrinsic)
     : (table && automatic) || fits
-      ? intrinsic().min + frameWidth(frame)
+      ? clampWidth(box, intrinsic().min + frameWidth(frame), width, width, frame, intrinsic)
       : alone.width;
   if (narrowest > free + 1 / 64) return null;
   if (stretches) return layout.place(box, { width, height, fixedWidth: Math.min(alone.width, free) });

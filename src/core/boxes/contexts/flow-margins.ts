@@ -166,7 +166,9 @@ function blocksAmongLines(box: Box): { readonly boxes: readonly Box[]; readonly 
       }
       if (child.outer !== 'inline' || child.inner !== 'flow') return true;
       const edges = [usedMargins(child, 0), usedBorder(child), usedPadding(child, 0)];
-      return edges.some((e) => e.left !== 0 || e.right !== 0) || walk(child);
+      const [start, end] =
+        child.style.direction === 'rtl' ? (['right', 'left'] as const) : (['left', 'right'] as const);
+      return edges.some((e) => e[start] !== 0) || walk(child) || edges.some((e) => e[end] !== 0);
     });
   return { blocked: walk(box), boxes };
 }

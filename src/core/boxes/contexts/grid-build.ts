@@ -183,6 +183,8 @@ interface Asking {
   readonly floor: number;
   readonly margins: number;
   readonly size: Box['style']['width'];
+  /** Whether the tracks are rows: heights by content are automatic ones, widths by content are not. */
+  readonly along: boolean;
   readonly minSize: Box['style']['minWidth'];
   /** The minimum as a border-box size, if it is one. */
   readonly own: number | null;
@@ -192,7 +194,7 @@ interface Asking {
 /** What an item asks of its tracks along one axis. @spec css-grid-2 §6.6, §12.5 */
 export function demandOf(box: Box, slot: Slot, asking: Asking): Demand {
   const { min, max, floor, margins, size, minSize, own, overflow } = asking;
-  const free = box.anonymous || dependsOnContent(size);
+  const free = box.anonymous || dependsOnContent(size, asking.along);
   const automatic = free && (box.anonymous || minSize === 'auto');
   const shrinks = automatic && !box.anonymous && scrolls(overflow);
   const least = shrinks ? floor : automatic || !free ? min : Math.max(floor, (own ?? 0) + margins);
@@ -218,7 +220,7 @@ export function columnDemands(
     const own = box.anonymous ? null : widthFor(box, least, NaN, NaN, frame, () => layout.intrinsic(box, across));
     const { min, max } = layout.contribution(box, across);
     const shim = shares.shim(item);
-    const asking = { min: min + shim, max: max + shim, floor, margins, size, minSize, own, overflow };
+    const asking = { min: min + shim, max: max + shim, floor, margins, size, along: false, minSize, own, overflow };
     return [demandOf(box, columns, asking)];
   });
 }
@@ -249,8 +251,9 @@ function demandsWithin(item: PlacedItem, grid: Grid, layout: Layout): readonly D
   return passedOn(demands, item.columns, aroundOf(item.box, 'columns', 0), spread);
 }
 
-const dependsOnContent = (size: Box['style']['width']): boolean =>
-  typeof size === 'string' || (isLengthPercentage(size) && Number.isNaN(resolveLength(size, NaN)));
+const dependsOnContent = (size: Box['style']['width'], along: boolean): boolean =>
+  (typeof size === 'string' && (along || !/^(min|max)-content$/.test(size))) ||
+  (isLengthPercentage(size) && Number.isNaN(resolveLength(size, NaN)));
 
 export const stretches = (value: string): boolean => value === 'normal' || value === 'stretch';
 

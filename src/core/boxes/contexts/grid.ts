@@ -1,3 +1,5 @@
+import { isOrthogonal } from '../flows/modes.js';
+import { boxInFlow } from '../flows/turn.js';
 import type { Job } from './job.js';
 import type { Box } from '../box.js';
 import { horizontal, vertical, type Fragment } from '../fragment.js';
@@ -155,7 +157,10 @@ function rowDemands(grid: Grid, columns: Lines, shares: GridBaselines, container
     const placed = placeInArea(box, area, NaN, container, layout, taken);
     const tall = placed.fragment.height + margins + shares.shim(item);
     const own = box.anonymous ? null : heightFor(box, minSize, NaN, frame);
-    return [demandOf(box, item.rows, { min: tall, max: tall, floor, margins, size, minSize, own, overflow })];
+    const { min, max } = isOrthogonal(box.frame, box.mode)
+      ? layout.contribution(boxInFlow(box, box.mode), { basis: area })
+      : { min: tall, max: tall };
+    return [demandOf(box, item.rows, { min, max, floor, margins, size, along: true, minSize, own, overflow })];
   });
 }
 

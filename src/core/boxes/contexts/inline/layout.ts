@@ -145,16 +145,17 @@ const indented = ({ left, right }: Omit<Room, 'y'>, offset: number, { style }: B
 
 /** A block among inline content stands on a line of its own, inside parts of the inline boxes that are open there. @spec css2 §9.2.1.1 */
 function blockInInline(piece: Piece, run: Running, space: InlineSpace): void {
-  const { placed, bottom, outOfFlow } = space.block(piece.box, run.fresh ? run.y : null);
+  const { placed, from, bottom, outOfFlow } = space.block(piece.box, run.fresh ? run.y : null);
   run.fresh = false;
   run.blocks += 1;
   const { fragment, y } = placed;
   const container = run.open.findLast((box) => box.computed.position !== 'static') ?? null;
-  // Where the block stands before it is moved: that is where the inline boxes around it stay.
+  // The inline boxes around the block stay where it stands before it is moved.
   const moved = relativeOffset(piece.box, space.width, space.height).y;
+  const height = y - moved - from + fragment.height;
   let part: Placed = placed;
-  let top = y - moved;
-  let inside = moved;
+  let top = from;
+  let inside = y - from;
   let carried = outOfFlow.map((entry) => ({ ...entry, inlineContainer: entry.inlineContainer ?? container }));
   for (const box of [...run.open].reverse()) {
     const offset = relativeOffset(box, space.width, space.height);
@@ -165,7 +166,7 @@ function blockInInline(piece: Piece, run: Running, space: InlineSpace): void {
         kind: 'line',
         box,
         width: space.width,
-        height: part.fragment.height,
+        height,
         children: [{ ...part, y: inside }],
       }),
     };

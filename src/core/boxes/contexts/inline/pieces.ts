@@ -195,7 +195,8 @@ function settleOpenings(pieces: Piece[]): Piece[] {
     const piece = pieces[i]!;
     if (!piece.breakBefore || piece.kind === 'block') continue;
     let first = i;
-    while (first > 0 && pieces[first - 1]!.kind === 'open') first--;
+    for (let at = i - 1; at >= 0 && /^(open|float|out)$/.test(pieces[at]!.kind); at--)
+      if (pieces[at]!.kind === 'open') first = at;
     if (first < i) {
       pieces[i] = { ...piece, breakBefore: false };
       pieces[first] = { ...pieces[first]!, breakBefore: true };

@@ -15,10 +15,7 @@ export interface InlineSpace {
    * Lays out a block-level box found among inline content; gives its fragment and place.
    * @param line where the last line ends, null if there was none since the block before
    */
-  readonly block: (
-    box: Box,
-    line: number | null,
-  ) => { readonly placed: Placed; readonly bottom: number; readonly outOfFlow: readonly OutOfFlow[] };
+  readonly block: (box: Box, line: number | null) => BlockAmongLines;
   /** Lays out a float and finds its place; the result is relative to the content box. */
   readonly float: (box: Box, top: number) => Placed;
   /** Room of a float beside a line that begins at a height; null where it has to go below it. */
@@ -50,4 +47,13 @@ export function fromAtomics(placed: Placed, inside: Box | null): OutOfFlow[] {
     return carriedFrom(placed).map((entry) => ({ ...entry, inlineContainer: entry.inlineContainer ?? inside }));
   const around = box.computed.position === 'static' ? inside : box;
   return fragment.children.flatMap((child) => fromAtomics({ ...child, x: child.x + x, y: child.y + y }, around));
+}
+
+/** A block that stands among inline content. Lengths in px from the top of the content box. */
+export interface BlockAmongLines {
+  readonly placed: Placed;
+  /** Where the parts of inline boxes around it begin: floats push the block down, not these. */
+  readonly from: number;
+  readonly bottom: number;
+  readonly outOfFlow: readonly OutOfFlow[];
 }
