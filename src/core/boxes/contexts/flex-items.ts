@@ -13,6 +13,7 @@ import {
   frameHeight,
   frameWidth,
   heightFor,
+  acrossRatio,
   alongRatio,
   preferredRatio,
   transferred,
@@ -182,15 +183,17 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
       : replacedSize(box, c.width, c.height, frame, { width: cross, byContent: 'height' }).height;
   }
   if (c.row) {
-    const ratio = preferredRatio(box);
-    const cross =
-      ratio === null
-        ? null
-        : (heightFor(box, box.style.height, c.height, frame) ?? stretchedCross(box, item, c) ?? null);
-    if (ratio !== null && cross !== null) return (cross - frameHeight(frame)) * ratio + frameWidth(frame);
-    return withinRatio(box, frame, widthsOf(box, item, c).max + frameWidth(frame), c);
+    return byRatio(box, frame, item, c) ?? withinRatio(box, frame, widthsOf(box, item, c).max + frameWidth(frame), c);
   }
   return contentHeights(box, frame, item, c).max;
+}
+
+/** Width of an item of a row that follows from its height; null where that is not known or there is no ratio. */
+function byRatio(box: Box, frame: Frame, item: Partial_, c: Container): number | null {
+  const ratio = preferredRatio(box);
+  if (ratio === null) return null;
+  const cross = heightFor(box, box.style.height, c.height, frame) ?? stretchedCross(box, item, c);
+  return cross === undefined ? null : acrossRatio(box, cross, ratio, frame);
 }
 
 /** Border-box heights the content of an item of a column asks for: one, or two where its lines run along the column. */
@@ -287,7 +290,7 @@ function minContent(box: Box, frame: Frame, item: Partial_, c: Container): numbe
   if (c.row && isCompressible(box)) return frameWidth(frame);
   if (box.inner === 'replaced') return contentSize(box, frame, item, c);
   if (!c.row) return contentHeights(box, frame, item, c).min;
-  return withinRatio(box, frame, widthsOf(box, item, c).min + frameWidth(frame), c);
+  return byRatio(box, frame, item, c) ?? withinRatio(box, frame, widthsOf(box, item, c).min + frameWidth(frame), c);
 }
 
 /** A width by content within what limits of the height leave it. */

@@ -217,7 +217,7 @@ export function columnDemands(
     const frame = frameOf(box, 0);
     const floor = margins + frameWidth(frame);
     const least = minSize === 'fit-content' ? 'min-content' : minSize;
-    const own = box.anonymous ? null : widthFor(box, least, NaN, NaN, frame, () => layout.intrinsic(box, across));
+    const own = box.anonymous ? null : widthFor(box, least, 0, NaN, frame, () => layout.intrinsic(box, across));
     const { min, max } = layout.contribution(box, across);
     const shim = shares.shim(item);
     const asking = { min: min + shim, max: max + shim, floor, margins, size, along: false, minSize, own, overflow };

@@ -18,7 +18,7 @@ import {
   type Frame,
 } from '../used/sizes.js';
 import { flexIntrinsic } from './flex.js';
-import { floatSide } from './float-sides.js';
+import { FloatWidths } from './float-widths.js';
 import { basisWithin } from './flow-sizes.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
 import { inlineIntrinsic } from './inline/intrinsic.js';
@@ -66,26 +66,25 @@ const frameAtZero = (box: Box): Frame => ({ border: usedBorder(box), padding: us
 function blockIntrinsic(box: Box, inside: Across, layout: Layout): Intrinsic {
   let min = 0;
   let max = 0;
-  let floats = { left: 0, right: 0 };
+  const floats = new FloatWidths();
   for (const child of box.children) {
     if (isOutOfFlow(child)) continue;
     const size = layout.contribution(child, inside);
     min = Math.max(min, size.min);
     if (isFloating(child)) {
-      if (child.style.clear !== 'none') floats = { left: 0, right: 0 };
-      floats[floatSide(child)] += size.max;
-      max = Math.max(max, floats.left + floats.right);
+      floats.add(child, size.max);
       continue;
     }
-    if (child.style.clear !== 'none' && !child.anonymous) floats = { left: 0, right: 0 };
+    floats.clearedBy(child);
     max = Math.max(max, besideFloats(child, size.max, floats));
-    floats = { left: 0, right: 0 };
+    floats.end();
   }
+  max = Math.max(max, floats.widest);
   return { min, max: Math.max(min, max) };
 }
 
 /** Lines and formatting contexts stand beside floats, over which their margins lie; floats stand inside of other blocks. */
-function besideFloats(child: Box, width: number, { left, right }: { left: number; right: number }): number {
+function besideFloats(child: Box, width: number, { left, right }: FloatWidths): number {
   if (child.anonymous && child.inner === 'flow') return width + left + right;
   if (!establishesFormattingContext(child)) return width;
   const margins = usedMargins(child, 0);

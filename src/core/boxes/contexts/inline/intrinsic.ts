@@ -2,6 +2,7 @@ import type { Box } from '../../box.js';
 import { snapUp } from '../../fragment.js';
 import type { Across, Intrinsic, Layout } from '../../layout.js';
 import { wraps } from '../../text/index.js';
+import { FloatWidths } from '../float-widths.js';
 import { indentOf } from './indent.js';
 import { paragraphOf } from './items.js';
 import { lostAtEnd, Sum, unitEnd, widthOf } from './lines.js';
@@ -43,7 +44,7 @@ function intrinsicOf(
     if (piece.kind === 'float' || piece.kind === 'block') {
       const { min, max } = outer(piece);
       narrowest.least(min);
-      if (piece.kind === 'float') widest.float(max);
+      if (piece.kind === 'float') widest.float(piece.box, max);
       else widest.block(i, max);
       i++;
       continue;
@@ -55,7 +56,7 @@ function intrinsicOf(
       if (inside.kind !== 'float') continue;
       const { min, max } = outer(inside);
       narrowest.least(min);
-      widest.float(max);
+      widest.float(inside.box, max);
     }
     i = end;
     if (pieces[end - 1]!.forced) {
@@ -75,7 +76,7 @@ class Widest {
   value = 0;
   #line = new Sum();
   #start = 0;
-  #floating = 0;
+  readonly #floats = new FloatWidths();
 
   constructor(
     private readonly pieces: readonly Piece[],
@@ -87,8 +88,9 @@ class Widest {
     this.#line.add(piece);
   }
 
-  float(width: number): void {
-    this.#floating += width;
+  float(box: Box, width: number): void {
+    this.#floats.addInLine(box, width);
+    this.value = Math.max(this.value, this.#floats.widest);
   }
 
   block(at: number, width: number): void {
@@ -99,10 +101,10 @@ class Widest {
 
   endLine(end: number): void {
     const text = this.#line.without(lostAtEnd(this.pieces, this.#start, end));
-    this.value = Math.max(this.value, text + this.#floating + this.indent);
+    this.value = Math.max(this.value, text + this.#floats.together + this.indent);
     this.indent = 0;
     this.#line = new Sum();
-    this.#floating = 0;
+    this.#floats.end();
     this.#start = end;
   }
 }
