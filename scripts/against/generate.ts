@@ -1,4 +1,4 @@
-/** Random pages from a seed: nested blocks, floats, flex, grid, tables, text, positioning and writing modes. */
+/** Random pages from a seed: nested blocks, floats, flex, grid, tables, text, pictures, controls, positioning and writing modes. */
 import fc from 'fast-check';
 
 /** An element of a random page, or text. */
@@ -63,7 +63,12 @@ const PROPERTIES: readonly (readonly [name: string, value: fc.Arbitrary<string>,
   ['flex', one('1', '2 1 0', 'none', '1 1 100px', '0 0 40%', 'auto'), 6],
   ['order', one('-1', '2'), 24],
   ['align-self', one('center', 'end', 'stretch', 'baseline'), 14],
-  ['aspect-ratio', one('2', '3 / 4'), 30],
+  ['aspect-ratio', one('2', '3 / 4'), 24],
+  ['justify-self', one('center', 'end', 'stretch'), 20],
+  ['grid-column', one('span 2', '1 / -1', '2'), 18],
+  ['grid-row', one('span 2', '1', '2 / 4'), 24],
+  ['columns', one('2', '100px', '3 8em'), 40],
+  ['text-transform', one('uppercase'), 30],
   ['transform', one('translate(10px, 5px)', 'scale(0.5)', 'rotate(90deg)'), 30],
 ];
 
@@ -78,13 +83,25 @@ const OWN: readonly fc.Arbitrary<Record<string, string>>[] = [
     display: one('flex', 'flex', 'inline-flex'),
     'flex-direction': one('row', 'row', 'column', 'row-reverse'),
     'flex-wrap': one('nowrap', 'wrap'),
-    'justify-content': one('normal', 'center', 'space-between', 'flex-end'),
-    'align-items': one('normal', 'center', 'baseline', 'flex-end'),
+    'justify-content': one('normal', 'center', 'space-between', 'flex-end', 'space-around'),
+    'align-items': one('normal', 'center', 'baseline', 'flex-end', 'stretch'),
+    'align-content': one('normal', 'normal', 'center', 'space-between'),
     gap: one('0px', '8px', '1em'),
   }),
   fc.record({
     display: one('grid', 'grid', 'inline-grid'),
-    'grid-template-columns': one('none', '1fr 2fr', '100px auto', 'repeat(3, 1fr)', 'minmax(50px, 1fr) max-content'),
+    'grid-template-columns': one(
+      'none',
+      '1fr 2fr',
+      '100px auto',
+      'repeat(3, 1fr)',
+      'minmax(50px, 1fr) max-content',
+      'repeat(auto-fill, minmax(90px, 1fr))',
+      'repeat(auto-fit, 120px)',
+      'minmax(0, 1fr) 30% min-content',
+      'fit-content(100px) auto',
+    ),
+    'grid-template-rows': one('none', 'none', '40px auto', '1fr 1fr', 'minmax(20px, auto)', '50%'),
     'grid-auto-flow': one('row', 'column', 'dense'),
     'align-items': one('normal', 'center', 'start'),
     'justify-items': one('normal', 'center', 'end'),
@@ -93,9 +110,10 @@ const OWN: readonly fc.Arbitrary<Record<string, string>>[] = [
 ];
 const PLACED = fc.record({
   position: one('absolute', 'relative', 'relative', 'sticky'),
-  top: one('auto', '10px', '25%'),
-  left: one('auto', '20px', '10%'),
-  right: one('auto', 'auto', '5px'),
+  top: one('auto', '10px', '25%', '0'),
+  left: one('auto', '20px', '10%', '0'),
+  right: one('auto', 'auto', '5px', '0'),
+  bottom: one('auto', 'auto', '0', '10%'),
 });
 
 function styleOf(): fc.Arbitrary<Readonly<Record<string, string>>> {
@@ -137,6 +155,67 @@ const table = (inner: fc.Arbitrary<readonly Part[]>): fc.Arbitrary<Element> =>
       parts: rows.map((parts): Element => ({ tag: 'tr', style: {}, parts })),
     }));
 
+/** A picture of its own size, drawn by an address without a file behind it. */
+const picture = (width: number, height: number, ratio: string): string =>
+  `data:image/svg+xml,%3Csvg xmlns='http://www.w3.org/2000/svg'${width > 0 ? ` width='${width}' height='${height}'` : ''}${ratio}/%3E`;
+
+const SOURCES = [picture(60, 40, ''), picture(200, 50, ''), picture(0, 0, " viewBox='0 0 3 2'")];
+
+/** Elements without children that have a size by themselves. */
+const alone: fc.Arbitrary<Element> = fc
+  .tuple(
+    fc.oneof(
+      fc.constantFrom(...SOURCES).map((src) => ({ tag: 'img', attributes: { src } })),
+      fc
+        .constantFrom('text', 'checkbox', 'submit')
+        .map((type) => ({ tag: 'input', attributes: { type, value: 'tide' } })),
+      fc.constantFrom({ tag: 'br' }, { tag: 'hr' }, { tag: 'br' }),
+    ),
+    styleOf(),
+    fc.integer({ min: 0, max: 2 }),
+  )
+  .map(([{ tag, ...rest }, { display: _, ...style }, roll]) => ({
+    tag,
+    ...rest,
+    style: tag === 'br' || roll === 0 ? {} : style,
+    parts: [],
+  }));
+
+/** Elements with looks of their own, and what may stand in them. */
+const named = (inner: fc.Arbitrary<readonly Part[]>): fc.Arbitrary<Element> =>
+  fc
+    .tuple(
+      one('p', 'h2', 'ul', 'ol', 'button', 'fieldset', 'details', 'blockquote', 'a', 'dl'),
+      styleOf(),
+      inner,
+      inner,
+      words,
+    )
+    .map(([tag, { display, ...style }, first, second, text]): Element => {
+      const plain = { ...style, ...(display === 'flex' || display === 'grid' ? { display } : {}) };
+      if (tag === 'ul' || tag === 'ol')
+        return { tag, style: plain, parts: [first, second].map((parts) => ({ tag: 'li', style: {}, parts })) };
+      if (tag === 'dl')
+        return {
+          tag,
+          style: plain,
+          parts: [
+            { tag: 'dt', style: {}, parts: [text] },
+            { tag: 'dd', style: {}, parts: first },
+          ],
+        };
+      if (tag === 'details')
+        return {
+          tag,
+          style: plain,
+          attributes: { open: '' },
+          parts: [{ tag: 'summary', style: {}, parts: [text] }, ...first],
+        };
+      if (tag === 'fieldset')
+        return { tag, style: plain, parts: [{ tag: 'legend', style: {}, parts: [text] }, ...first] };
+      return { tag, style: plain, parts: tag === 'p' || tag === 'a' ? [text] : [text, ...(tag === 'h2' ? [] : first)] };
+    });
+
 /** Pages of some depth, as the parts of their body. */
 export const pages: fc.Arbitrary<readonly Part[]> = fc.letrec<{ parts: readonly Part[]; part: Part }>((tie) => ({
   parts: fc.array(tie('part'), { minLength: 1, maxLength: 4, depthIdentifier: 'part' }),
@@ -150,6 +229,8 @@ export const pages: fc.Arbitrary<readonly Part[]> = fc.letrec<{ parts: readonly 
         .map(([style, parts]): Part => ({ tag: style.display === 'inline' ? 'span' : 'div', style, parts })),
     },
     { weight: 1, arbitrary: table(tie('parts')) },
+    { weight: 1, arbitrary: alone },
+    { weight: 1, arbitrary: named(tie('parts')) },
   ),
 })).parts;
 
@@ -167,6 +248,7 @@ const inner = (part: Part): string => {
     .map(([name, value]) => ` ${name}="${value}"`)
     .join('');
   const open = `<${part.tag}${style === '' ? '' : ` style="${style}"`}${attributes}>`;
+  if (/^(img|input|br|hr)$/.test(part.tag)) return open;
   return `${open}${part.parts.map(inner).join(' ')}</${part.tag}>`;
 };
 

@@ -290,7 +290,9 @@ function minContent(box: Box, frame: Frame, item: Partial_, c: Container): numbe
   if (c.row && isCompressible(box)) return frameWidth(frame);
   if (box.inner === 'replaced') return contentSize(box, frame, item, c);
   if (!c.row) return contentHeights(box, frame, item, c).min;
-  return byRatio(box, frame, item, c) ?? withinRatio(box, frame, widthsOf(box, item, c).min + frameWidth(frame), c);
+  const content = widthsOf(box, item, c).min + frameWidth(frame);
+  const across = byRatio(box, frame, item, c);
+  return across === null ? withinRatio(box, frame, content, c) : Math.max(across, content);
 }
 
 /** A width by content within what limits of the height leave it. */

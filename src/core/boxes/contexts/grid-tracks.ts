@@ -167,10 +167,10 @@ function accommodate(spans: readonly Span[], gap: number, under: Constraint | nu
   for (const t of touched) t.growable = false;
 }
 
-/** Fixed maximums limit what a content contribution may ask. */
+/** Fixed maximums and those of fit-content() limit what a content contribution may ask. */
 function capOf({ tracks }: Span, gap: number): number {
-  if (tracks.some((t) => isIntrinsic(t.max) || t.factor > 0)) return Infinity;
-  return tracks.reduce((sum, t) => sum + t.limit, 0) + gap * (tracks.length - 1);
+  if (tracks.some((t) => (isIntrinsic(t.max) && t.fit === Infinity) || t.factor > 0)) return Infinity;
+  return tracks.reduce((sum, t) => sum + (t.fit === Infinity ? t.limit : t.fit), 0) + gap * (tracks.length - 1);
 }
 
 /** Extra space of the items of one span, shared by the tracks they span. @spec css-grid-2 §12.5.1 */

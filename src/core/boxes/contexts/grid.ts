@@ -1,3 +1,4 @@
+import { hasPercent, type TrackSize } from '../../css/index.js';
 import { isOrthogonal } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
 import type { Job } from './job.js';
@@ -124,9 +125,14 @@ function rowHeights(
   const contained = containedHeight(box, layout, () => emptyHeight(box, gap));
   const natural = contained ?? lengthOf(heights, grid.emptyRows, gap);
   const least = clamped(0);
+  if (grid.rows.some(isShare)) return { heights: rowsIn(clamped(natural)), available: clamped(natural) };
   const again = natural < least || contained !== null;
   return { heights: again ? rowsIn(Math.max(natural, least)) : heights, available: clamped(natural) };
 }
+
+/** Whether a track is a share of the size its grid turns out to have. @spec css-grid-2 §7.2.1 */
+const isShare = ({ min, max }: TrackSize): boolean =>
+  [min, max].some((b) => typeof b !== 'string' && !('fr' in b) && hasPercent(b));
 
 /** Height the rows of a grid have without any items. */
 function emptyHeight(box: Box, gap: number): number {

@@ -104,7 +104,8 @@ export function contributionOf(box: Box, across: Across, layout: Layout): Intrin
   }
   if (box.inner === 'replaced') {
     const width = replacedSize(box, NaN, across.basis, frame, { height: across.fixed }).width;
-    return { min: (hasPercentSize(box) ? extra : width) + margins, max: width + margins };
+    const least = Math.max(extra, widthFor(box, box.style.minWidth, NaN, NaN, frame, () => ({ min: 0, max: 0 })) ?? 0);
+    return { min: (hasPercentSize(box) ? least : width) + margins, max: width + margins };
   }
   const { style } = box;
   const intrinsic = () => layout.intrinsic(box, across);

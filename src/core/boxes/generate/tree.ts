@@ -116,9 +116,9 @@ function fill(box: Box, element: ElementNode, building: Building): void {
   const style = styles.of(element);
   insideMarker(box, element, style, building);
   pseudo(box, element, 'before', building);
-  if (element.tag === 'details' && element.namespace === 'html' && !summaryOf(element)) ownSummary(box, building);
+  if (isDetails(element) && !summaryOf(element)) ownSummary(box, building);
   if (element.tag === 'optgroup') groupLabel(box, element, style, building);
-  if (isClosed(element, building)) fillClosed(box, element, building);
+  if (isDetails(element) && (isClosed(element, building) || box.inner !== 'flow')) fillDetails(box, element, building);
   else if (element.tag === 'option' && element.namespace === 'html')
     text(box, labelOf(element, styles.view), style, building);
   else if (!isPlain(element, style)) for (const child of element.children) nodeBox(box, child, element, building);
@@ -126,8 +126,10 @@ function fill(box: Box, element: ElementNode, building: Building): void {
   building.counters.leave(element);
 }
 
+const isDetails = ({ tag, namespace }: ElementNode): boolean => tag === 'details' && namespace === 'html';
+
 const isClosed = (element: ElementNode, { styles }: Building): boolean =>
-  element.tag === 'details' && element.namespace === 'html' && styles.view.attribute(element, 'open') === undefined;
+  styles.view.attribute(element, 'open') === undefined;
 
 const summaryOf = (details: ElementNode): ElementNode | undefined => details.elements.find((e) => e.tag === 'summary');
 
@@ -145,8 +147,8 @@ function ownSummary(box: Box, building: Building): void {
   text(line, 'Details', box.computed, building);
 }
 
-/** Closed details hold their summary, and the rest in a box of its own that is not shown. @spec html §15.5.4 */
-function fillClosed(box: Box, element: ElementNode, building: Building): void {
+/** Details hold their summary, and the rest in a box of its own that is shown while they are open. @spec html §15.5.4 */
+function fillDetails(box: Box, element: ElementNode, building: Building): void {
   const summary = summaryOf(element);
   if (summary) elementBox(box, summary, building);
   const slot = push(
@@ -157,7 +159,7 @@ function fillClosed(box: Box, element: ElementNode, building: Building): void {
       inner: 'flow',
       parent: box,
       anonymous: true,
-      locked: true,
+      locked: isClosed(element, building),
     }),
   );
   for (const child of element.children) if (child !== summary) nodeBox(slot, child, element, building);

@@ -44,7 +44,8 @@ export function replacedSize(
   const maxH = Math.max(minH, readY(style.maxHeight) ?? Infinity);
   const clampH = (v: number) => Math.max(minH, Math.min(maxH, v));
   // A ratio the page asks for holds for the box that box-sizing names.
-  const whole = style.boxSizing === 'border-box' && !style.aspectRatio.auto && style.aspectRatio.ratio !== null;
+  const asked = !style.aspectRatio.auto && style.aspectRatio.ratio !== null;
+  const whole = style.boxSizing === 'border-box' && asked;
   const fromHeight = (v: number) => (whole ? v * ratio! : (v - fy) * ratio! + fx);
   const fromWidth = (v: number) => (whole ? v / ratio! : (v - fx) / ratio! + fy);
   const w = fixed.width ?? read(style.width);
@@ -61,9 +62,9 @@ export function replacedSize(
     return { width: clampW(ratio ? snap(fromHeight(used)) : (natural.width ?? DEFAULT.width) + fx), height: used };
   }
   const nw =
-    natural.width ?? (natural.height !== null && ratio ? natural.height * ratio : fallbackWidth(box, width, fx, ratio));
+    natural.width ?? (natural.height !== null && ratio ? natural.height * ratio : fallbackWidth(box, room, fx, ratio));
   const nh = natural.height ?? (ratio ? nw / ratio : DEFAULT.height);
-  const full = { width: nw + fx, height: nh + fy };
+  const full = { width: nw + fx, height: asked && ratio ? fromWidth(nw + fx) : nh + fy };
   return ratio
     ? constrain(full, { minW, maxW, minH, maxH }, fromWidth, fromHeight)
     : { width: clampW(full.width), height: clampH(full.height) };
@@ -73,9 +74,9 @@ export function replacedSize(
  * Without natural width but with a ratio, block-level rules give the width of the containing block; such a box asks
  * for none itself.
  */
-function fallbackWidth({ style }: Box, width: number, extra: number, ratio: number | null): number {
-  if (ratio === null || (Number.isNaN(width) && style.width !== 'auto')) return DEFAULT.width;
-  return Number.isNaN(width) ? 0 : Math.max(0, width - extra);
+function fallbackWidth({ style }: Box, room: number, extra: number, ratio: number | null): number {
+  if (ratio === null || (Number.isNaN(room) && style.width !== 'auto')) return DEFAULT.width;
+  return Number.isNaN(room) ? 0 : Math.max(0, room - extra);
 }
 
 interface Bounds {

@@ -8,7 +8,7 @@ import { NO_STRUT, strutSize } from '../margins.js';
 import { balancedHeight, divide, MOST_COLUMNS } from './balance.js';
 import { stripOf } from './breaks.js';
 import { columnsIn, isMulticol, type Columns } from './count.js';
-import { cutsOf, slice } from './slice.js';
+import { cutsOf, lowestBaseline, slice } from './slice.js';
 
 /** Room for the columns of a container, px. */
 export interface ColumnRoom {
@@ -102,14 +102,17 @@ class ColumnRun {
     const shares = divide(strip, Math.max(tall, 1));
     if (shares.length >= MOST_COLUMNS)
       layout.limits.add('budget', 'columns', `content is divided into at most ${MOST_COLUMNS}`, box.element?.startTag);
-    cutsOf(shares).forEach((cut, i) => {
+    const cuts = cutsOf(shares);
+    cuts.forEach((cut, i) => {
       const dx = this.#columnLeft(i);
       const dy = this.#y - cut.from;
       const move = <T extends { x: number; y: number }>(one: T): T => ({ ...one, x: one.x + dx, y: one.y + dy });
       this.#children.push(...slice(content.children, 0, cut).map(move));
       this.#outOfFlow.push(...content.outOfFlow.filter(({ y }) => y >= cut.first && y < cut.next).map(move));
     });
-    this.#stands(content.baseline, content.lastBaseline);
+    if (content.baseline !== null) this.#baseline ??= this.#y + content.baseline;
+    const low = Math.max(...cuts.map((cut) => lowestBaseline(content, 0, cut) ?? -Infinity));
+    if (Number.isFinite(low)) this.#lastBaseline = this.#y + low;
     this.#y += tall;
   }
 
@@ -121,7 +124,8 @@ class ColumnRun {
     const move = <T extends { y: number }>(one: T): T => ({ ...one, y: one.y + this.#y });
     this.#children.push(...content.children.map(move));
     this.#outOfFlow.push(...content.outOfFlow.map(move));
-    this.#stands(content.baseline, content.lastBaseline);
+    if (content.baseline !== null) this.#baseline ??= this.#y + content.baseline;
+    if (content.lastBaseline !== null) this.#lastBaseline = this.#y + content.lastBaseline;
     this.#y += content.height + strutSize(content.end);
   }
 
@@ -129,10 +133,5 @@ class ColumnRun {
     const { width, gap } = this.columns;
     const step = index * (width + gap);
     return this.box.style.direction === 'rtl' ? this.room.width - width - step : step;
-  }
-
-  #stands(first: number | null, last: number | null): void {
-    if (first !== null) this.#baseline ??= this.#y + first;
-    if (last !== null) this.#lastBaseline = this.#y + last;
   }
 }

@@ -1,4 +1,6 @@
+import { isFloating, isInFlow } from '../../box.js';
 import { makeFragment, type Fragment, type Placed } from '../../fragment.js';
+import type { Content } from '../content.js';
 import type { Share } from './balance.js';
 import { isDivisible } from './breaks.js';
 
@@ -24,6 +26,32 @@ export function slice(children: readonly Placed[], top: number, cut: Cut): Place
     return part ? [{ fragment: part.fragment, x: child.x, y: part.y - top }] : [];
   });
 }
+
+/** Lowest baseline of what a cut holds of some content, px from the top of the column; null if there is none. */
+export function lowestBaseline(
+  { lineEnds = [], lastBaseline, children }: Standing,
+  top: number,
+  cut: Cut,
+): number | null {
+  const last = lineEnds.at(-1);
+  if (last !== undefined) {
+    const end = lineEnds.map((at) => top + at).findLast((at) => at > cut.from && at <= cut.next);
+    return end === undefined || lastBaseline === null ? null : end - (last - lastBaseline) - cut.from;
+  }
+  return children.reduce<number | null>((lowest, { fragment, y }) => {
+    if (!isInFlow(fragment.box) || isFloating(fragment.box)) return lowest;
+    const at = top + y;
+    const whole = at >= cut.first && at < cut.next && fragment.lastBaseline !== null;
+    const own = isDivisible(fragment)
+      ? lowestBaseline(fragment, at, cut)
+      : whole
+        ? at + fragment.lastBaseline! - cut.from
+        : null;
+    return own === null ? lowest : Math.max(lowest ?? -Infinity, own);
+  }, null);
+}
+
+type Standing = Pick<Content, 'lineEnds' | 'lastBaseline' | 'children'>;
 
 function partOf(fragment: Fragment, y: number, cut: Cut): { fragment: Fragment; y: number } | null {
   const bottom = y + fragment.height;
