@@ -152,6 +152,7 @@ export const establishesFormattingContext = memo((box) => {
     box.frame !== box.mode ||
     box.parent === null ||
     box.centred ||
+    (style.alignContent !== 'normal' && box.outer === 'block') ||
     (box.pseudo === null && /^(fieldset|img)$/.test(box.element?.tag ?? '')) ||
     isOutOfFlow(box) ||
     isFloating(box) ||

@@ -43,7 +43,10 @@ export function layoutFieldset(job: Job, legend: Box): Fragment {
     contained === null ? natural.height + frameHeight(lowered) : contained + frameHeight(frame),
     filledHeight(box, () => margin, space.height, layout),
   );
-  const height = space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, () => automatic);
+  const height = Math.max(
+    space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, () => automatic),
+    frameHeight(lowered),
+  );
   const room = Math.max(0, height - frameHeight(lowered));
   const body = room === natural.height ? natural : place(room);
   const x = frame.border.left + frame.padding.left;
@@ -68,17 +71,13 @@ export function layoutFieldset(job: Job, legend: Box): Fragment {
   );
 }
 
-/** Where a legend stands in the line over the content: by its margins, or as its text is aligned. */
+/** Where a legend stands in the line over the content: by its margins, or to the side or the middle its text is aligned to. */
 function legendOffset(legend: Box, spare: number, basis: number): number {
   const { left, right } = specifiedMargins(legend, basis);
   const free = Math.max(0, spare - (left ?? 0) - (right ?? 0));
   if (left === null || right === null) return left === null ? (right === null ? free / 2 : free) : left;
-  const { textAlign, direction } = legend.style;
+  const { textAlign } = legend.style;
   const backwards = (legend.parent ?? legend).style.direction === 'rtl';
-  const end = backwards ? left : left + free;
-  const start = backwards ? left + free : left;
-  if (/center$/.test(textAlign)) return left + free / 2;
-  if (/left$/.test(textAlign)) return left;
-  if (/right$/.test(textAlign)) return left + free;
-  return textAlign === 'end' ? (direction === 'rtl' ? left : end) : start;
+  if (textAlign === 'center') return left + free / 2;
+  return left + (textAlign === 'right' || (textAlign !== 'left' && backwards) ? free : 0);
 }

@@ -21,7 +21,9 @@ export function placeMain(line: Line, mainSize: number, c: Container): void {
   if (c.mainBackwards) for (const pair of ends) pair.reverse();
   const autos = ends.flat().filter((m) => m === null).length;
   const auto = autos > 0 && spare > 0 ? spare / autos : 0;
-  const justify = c.box.style.justifyContent;
+  const asked = c.box.style.justifyContent;
+  // What would reach out of the container at its start stands there, whichever way the items run.
+  const justify = spare < 0 && /^safe |^space-(around|evenly)$/.test(asked) ? 'start' : asked;
   const { offset, between } =
     autos > 0 && spare > 0 ? { offset: 0, between: 0 } : distribute(mainJustify(justify, c), spare, items.length);
   let at = offset;
@@ -42,7 +44,7 @@ export function mainJustify(value: string, c: Container): string {
     (c.row ? left !== c.mainBackwards : !c.mainBackwards) ? 'flex-start' : 'flex-end';
   const safe = value.startsWith('safe') ? 'safe ' : '';
   if (plain === 'normal') return 'flex-start';
-  if (plain === 'left' || plain === 'right') return c.row ? towards(plain === 'left') : 'flex-start';
+  if (plain === 'left' || plain === 'right') return towards(!c.row || plain === 'left');
   if (plain === 'start') return c.row ? towards(!rtl) : towards(true);
   if (plain === 'end') return c.row ? towards(rtl) : c.mainBackwards ? 'flex-start' : 'flex-end';
   return `${safe}${plain}`;

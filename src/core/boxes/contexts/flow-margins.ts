@@ -165,7 +165,8 @@ function blocksAmongLines(box: Box): { readonly boxes: readonly Box[]; readonly 
         return false;
       }
       if (child.outer !== 'inline' || child.inner !== 'flow') return true;
-      const edges = [usedMargins(child, 0), usedBorder(child), usedPadding(child, 0)];
+      // Whether there is an edge does not depend on what a share of it refers to.
+      const edges = [usedMargins(child, 1), usedBorder(child), usedPadding(child, 1)];
       const [start, end] =
         child.style.direction === 'rtl' ? (['right', 'left'] as const) : (['left', 'right'] as const);
       return edges.some((e) => e[start] !== 0) || walk(child) || edges.some((e) => e[end] !== 0);

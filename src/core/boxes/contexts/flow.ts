@@ -5,6 +5,7 @@ import type { Layout } from '../layout.js';
 import type { Moving } from '../memory.js';
 import { containedHeight } from '../used/containment.js';
 import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
+import { distribute } from './distribute.js';
 import { Floats } from './floats.js';
 import { lineHeightOf } from './inline/extents.js';
 import {
@@ -60,8 +61,14 @@ export function layoutFlowRoot(job: Job): Fragment {
       limitedHeight(job, value, () => byRatio ?? automatic),
     );
   const height = space.byContent === 'height' ? clamp(automatic) : (space.fixedHeight ?? clamp(specified ?? automatic));
-  const shift = box.centred ? Math.max(0, (height - automatic) / 2) : 0;
+  const shift = box.centred ? Math.max(0, (height - automatic) / 2) : alignedBy(box, height - automatic);
   return finish(job, height, content, shift - scrolledBy(box, content.children, height, frame));
+}
+
+/** How far the content of a block is moved to stand where align-content asks, px. @spec css-align-3 §5.1.1 */
+function alignedBy({ anonymous, outer, style: { alignContent } }: Box, spare: number): number {
+  if (anonymous || outer === 'table-part' || alignContent === 'normal') return 0;
+  return spare < 0 && !alignContent.startsWith('unsafe') ? 0 : distribute(alignContent, spare, 1).offset;
 }
 
 /** Height of a list box: its rows are as tall as the tallest; null for other boxes. */

@@ -87,6 +87,9 @@ function inside(placed: Placed, top: number, avoided: boolean, found: Found): vo
   const kept = avoided || avoids(box);
   if (fragment.lineEnds.length > 0) {
     betweenLines(fragment, top, kept, found);
+    const end = top + fragment.lineEnds.at(-1)!;
+    const floor = top + height - border.bottom - padding.bottom;
+    if (floor > end + 1 / 64) found.breaks.push({ ...breakAt(end, kept ? 'avoided' : 'free'), until: floor });
     return;
   }
   const last = between(fragment.children, top, kept, found);

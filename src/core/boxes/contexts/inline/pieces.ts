@@ -335,7 +335,8 @@ function cutText({ paragraph, box, text, start, levels, layout }: Cutting, piece
       forced || bullet || shown === '' || to >= text.length ? 0 : kernBetween(text[to - 1]!, text[to]!, style, layout);
     const width = bullet ? bulletWidth(style, layout) : textWidth(shown, style, layout) + kern;
     const spaces = keepsSpaces(style) ? (hangsSpaces(style) ? /[ ]+$/.exec(shown) : null) : /[ ]+$/.exec(shown);
-    const trailing = spaces && !bullet ? width - textWidth(shown.slice(0, -spaces[0].length), style, layout) : 0;
+    // The last letter stays as near to the spaces behind it as it was.
+    const trailing = spaces && !bullet ? textWidth(spaces[0], style, layout) + kern : 0;
     pieces.push({
       kind: 'text',
       box,
