@@ -45,7 +45,7 @@ export function layoutFieldset(job: Job, legend: Box): Fragment {
   );
   const height = Math.max(
     space.fixedHeight ?? clampHeight(box, specified ?? automatic, space.height, frame, () => automatic),
-    frameHeight(lowered),
+    contained === null ? frameHeight(lowered) : 0,
   );
   const room = Math.max(0, height - frameHeight(lowered));
   const body = room === natural.height ? natural : place(room);

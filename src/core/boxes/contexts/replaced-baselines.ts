@@ -42,6 +42,7 @@ function controlBaseline(box: Box, height: number, { border, padding }: Frame, l
   if (list) return height + BELOW.list;
   const type = attributes.get('type')?.toLowerCase();
   if (tag === 'input' && (type === 'color' || type === 'range')) return height + BELOW[type];
+  if (tag === 'input' && (type === 'checkbox' || type === 'radio')) return height;
   const { fontSize } = box.style;
   const face = faceIn(box.style, layout.metrics);
   const [ascent, descent] = [face.ascent(fontSize), face.descent(fontSize)];

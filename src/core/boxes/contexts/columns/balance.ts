@@ -95,7 +95,9 @@ function shortage({ breaks, bottom }: Strip, shares: readonly Share[], height: n
 }
 
 /** Content shared out evenly, parts between forced breaks by themselves; rounded up to a 64th. */
-function firstGuess({ breaks, height }: Strip, count: number): number {
+function firstGuess({ breaks, height, bottom }: Strip, count: number): number {
+  // Margins alone are not divided.
+  if (bottom === 0) return height;
   const forced = breaks.filter((b) => b.kind === 'forced');
   const sizes = [0, ...forced.map((b) => b.start)].map((from, i) => (forced[i]?.kept ?? height) - from);
   const share = (size: number, columns: number) => Math.ceil((size / columns) * 64 - 1e-6) / 64;

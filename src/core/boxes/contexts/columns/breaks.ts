@@ -61,7 +61,7 @@ export function isDivisible({ kind, box }: Fragment): boolean {
     !isOutOfFlow(box) &&
     !isFloating(box) &&
     !isMulticol(box) &&
-    (box.anonymous || [overflowX, overflowY].every((v) => v !== 'auto' && v !== 'scroll'))
+    (box.anonymous || [overflowX, overflowY].every((v) => v === 'visible' || v === 'clip'))
   );
 }
 
@@ -79,7 +79,8 @@ const avoids = ({ anonymous, style }: Box): boolean => !anonymous && style.break
 function inside(placed: Placed, top: number, avoided: boolean, found: Found): void {
   const { fragment } = placed;
   const { box, height, border, padding } = fragment;
-  if (!isDivisible(fragment)) {
+  // The line of a marker that stands alone is not divided either.
+  if (!isDivisible(fragment) || (box.marker && fragment.children.length === 0)) {
     found.tallest = Math.max(found.tallest, height);
     return;
   }
