@@ -74,6 +74,9 @@ import { cases as wideFloats } from './cases/wide-floats.js';
 import { cases as tabs } from './cases/tabs.js';
 import { cases as leastFontSizes } from './cases/least-font-sizes.js';
 import { cases as embedded } from './cases/embedded.js';
+import { cases as fieldsAndLegends } from './cases/fields-and-legends.js';
+import { cases as gridsByContent } from './cases/grids-by-content.js';
+import { cases as alignedBlocks } from './cases/aligned-blocks.js';
 import { cases as pushedByFloats } from './cases/pushed-by-floats.js';
 import { cases as heightsByContent } from './cases/heights-by-content.js';
 import { cases as ratioItems } from './cases/ratio-items.js';
@@ -159,6 +162,9 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'least font sizes': leastFontSizes,
   'embedded content': embedded,
   'sized pictures': sizedPictures,
+  'fields and legends': fieldsAndLegends,
+  'grids by content': gridsByContent,
+  'aligned blocks': alignedBlocks,
   'pushed by floats': pushedByFloats,
   'heights by content': heightsByContent,
   'items with ratios': ratioItems,

@@ -130,10 +130,12 @@ function accommodate(spans: readonly Span[], gap: number, under: Constraint | nu
   ) => distribute(spans, gap, part, asks, (t) => may(t) && affects(t), beyond, flexing);
   const contentMin = (t: Track) => t.min === 'min-content' || t.min === 'max-content';
   const limited = (of: Span, value: number) => Math.max(leastOf(of), Math.min(value, capOf(of, gap)));
+  // What spans flexible tracks asks for them together, once these flex.
+  const shared = ({ tracks }: Span) => flexing && tracks.length > 1;
   grow(
     'base',
     // Browsers keep to the minimum under a min-content constraint too.
-    (s) => (under === 'max' ? limited(s, s.demand.min) : leastOf(s)),
+    (s) => (under === 'max' && !shared(s) ? limited(s, s.demand.min) : leastOf(s)),
     (t) => isIntrinsic(t.min),
     (t) => isIntrinsic(t.max),
   );
@@ -145,7 +147,7 @@ function accommodate(spans: readonly Span[], gap: number, under: Constraint | nu
   );
   grow(
     'base',
-    (s) => (under === 'max' ? limited(s, s.demand.max) : s.demand.max),
+    (s) => (under !== 'max' ? s.demand.max : shared(s) ? 0 : limited(s, s.demand.max)),
     (t) => t.min === 'max-content' || (under === 'max' && t.min === 'auto'),
     (t) => t.max === 'max-content' || t.max === 'auto',
   );

@@ -24,6 +24,7 @@ import {
   frameHeight,
   frameWidth,
   heightFor,
+  isByContent,
   preferredRatio,
   shrinkToFit,
   widthFor,
@@ -258,16 +259,17 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
       : layout.intrinsic(box, acrossOf(space));
   const extra = frameWidth(frame);
   const free = box.anonymous || space.byContent === 'width';
-  const specified = free ? null : widthFor(box, box.style.width, basis, available, frame, intrinsic);
-  let width = specified;
-  if (width === null) {
-    const ratio = preferredRatio(box);
-    const height = ratio === null ? null : (space.fixedHeight ?? specifiedHeight(box, space, frame, NaN));
-    if (ratio !== null && height !== null && !Number.isNaN(height)) {
-      const least = yieldsToContent(box, box.style.minWidth) ? intrinsic().min + extra : 0;
-      width = Math.max(least, acrossRatio(box, height, ratio, frame));
-    }
-  }
+  const ratio = preferredRatio(box);
+  const height = ratio === null ? null : (space.fixedHeight ?? specifiedHeight(box, space, frame, NaN));
+  const across =
+    ratio === null || height === null || Number.isNaN(height) ? null : acrossRatio(box, height, ratio, frame);
+  const byRatio = () => Math.max(across!, yieldsToContent(box, box.style.minWidth) ? intrinsic().min + extra : 0);
+  // With a ratio and a height, the words for sizes by content mean the width that follows from these.
+  const specified =
+    free || (across !== null && isByContent(box.style.width))
+      ? null
+      : widthFor(box, box.style.width, basis, available, frame, intrinsic);
+  let width = specified ?? (across === null ? null : byRatio());
   if (width === null) {
     const { min, max } = intrinsic();
     width = shrinkToFit(min + extra, max + extra, available);

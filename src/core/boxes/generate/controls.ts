@@ -55,7 +55,10 @@ export function input(
       const digits = type === 'number' ? digitsOf(element, markup) : null;
       const size = digits ?? (type === 'number' ? null : count(markup.attribute(element, 'size'))) ?? 20;
       const { column: one, extra } = column(style, metrics);
-      const line = fieldLine(usedLineHeight(style, metrics), faceIn(style, metrics), style.fontSize);
+      const face = faceIn(style, metrics);
+      // A field that is told a height, be it a share of something unknown, keeps the line of its font.
+      const told = style.height === 'auto' ? usedLineHeight(style, metrics) : 0;
+      const line = fieldLine(told, face, style.fontSize);
       return sized(Math.ceil(one * size + extra) + (digits ? STEPPER : 0), line);
     }
   }

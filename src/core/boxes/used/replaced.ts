@@ -2,7 +2,7 @@ import { isLengthPercentage, type Sizing } from '../../css/index.js';
 import type { Box } from '../box.js';
 import { horizontal, snap } from '../fragment.js';
 import { usedMargins } from './edges.js';
-import { frameHeight, frameWidth, heightFor, preferredRatio, widthFor, type Frame } from './sizes.js';
+import { frameHeight, frameWidth, heightFor, isByContent, preferredRatio, widthFor, type Frame } from './sizes.js';
 
 /** Height of the frame in an image without file or text: its icon and what is around it, px. */
 export const EMPTY_FRAME = 20;
@@ -40,8 +40,10 @@ export function replacedSize(
   const read = (value: Sizing) =>
     box.anonymous || fixed.byContent === 'width' ? null : widthFor(box, value, width, room, frame, intrinsic);
   const framed = natural.framed && style.height === 'auto' && style.minHeight === 'auto' && ratio !== null;
-  const minH = Math.max(framed ? EMPTY_FRAME + fy : fy, readY(style.minHeight) ?? 0);
-  const maxH = Math.max(minH, readY(style.maxHeight) ?? Infinity);
+  const limitY = (value: Sizing) =>
+    isByContent(value) && natural.height !== null && !ratio ? natural.height + fy : readY(value);
+  const minH = Math.max(framed ? EMPTY_FRAME + fy : fy, limitY(style.minHeight) ?? 0);
+  const maxH = Math.max(minH, limitY(style.maxHeight) ?? Infinity);
   const clampH = (v: number) => Math.max(minH, Math.min(maxH, v));
   // A ratio the page asks for holds for the box that box-sizing names.
   const asked = !style.aspectRatio.auto && style.aspectRatio.ratio !== null;
