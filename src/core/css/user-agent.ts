@@ -192,7 +192,7 @@ a:any-link { cursor: pointer }
 
 /** @spec html §15.3.10, §15.3.5, §15.4.3 (quirks) */
 export const QUIRKS_SHEET = `
-form { margin-block-end: 1em }
+form { margin-block: 0 1em }
 table { font-weight: initial; font-style: initial; font-variant-caps: initial; font-size: initial;
   line-height: initial; white-space: initial; text-align: initial; color: canvastext }
 input:not([type=image i]), textarea { box-sizing: border-box }

@@ -183,4 +183,27 @@ export const cases: readonly LayoutCase[] = [
     },
     doctype: '',
   },
+  {
+    name: 'an empty list begins the body',
+    css: '',
+    body: '<div id=a><ul id=b></ul></div><p id=c>a</p>',
+    boxes: { a: [0, 0, 800, 0], b: [0, 0, 800, 0], c: [0, 0, 800, 20] },
+    doctype: '',
+  },
+  {
+    name: 'an empty form begins the body and ends cells',
+    css: '',
+    body: '<form id=a></form><table id=b><tr><td id=c><form id=d></form></td><td id=e>a<h2 id=f></h2></td><td id=g>a<form id=h>b</form></td></tr></table>',
+    boxes: {
+      a: [0, 0, 800, 0],
+      b: [0, 0, 31.81, 58],
+      c: [2, 2, 2, 54],
+      d: [3, 29, 0, 0],
+      e: [6, 2, 10.91, 54],
+      f: [7, 57.91, 8.91, 0],
+      g: [18.91, 2, 10.91, 54],
+      h: [19.91, 21, 8.91, 18],
+    },
+    doctype: '',
+  },
 ];

@@ -237,4 +237,10 @@ export const cases: readonly LayoutCase[] = [
       b3: [0, 40, 21.56, 140],
     },
   },
+  {
+    name: 'the system has a name for its own font',
+    css: '',
+    body: '<span id=a style="font-family:sans">The quick harbour</span> <span id=b style="font-family:sans,serif">ferry</span>',
+    boxes: { a: [0, 1, 128.97, 17], b: [133.42, 1, 32, 17] },
+  },
 ];

@@ -10,7 +10,16 @@ import type { BlockAmongLines } from './inline/space.js';
 import { besideNoLine, markerExtent, standsAlone } from './marker.js';
 import { isMulticol } from './columns/count.js';
 import { trims, withoutEndMargins } from './margin-trim.js';
-import { isByDefault, joinMargin, joinStruts, NO_STRUT, strutSize, withinEdge, type Strut } from './margins.js';
+import {
+  isByDefault,
+  isThroughByDefault,
+  joinMargin,
+  joinStruts,
+  NO_STRUT,
+  strutSize,
+  withinEdge,
+  type Strut,
+} from './margins.js';
 import { NO_TRIM, noteUntrimmed, passedTo, trimKey, trimmed, trimOf, type Trim } from './text-box.js';
 import { endSize, finish, type Content } from './content.js';
 import { alignedIn, standsInLine, staticInLine } from './static-position.js';
@@ -379,6 +388,10 @@ function layoutBlockAnew(box: Box, { width: containing, basis, layout }: Around,
   );
   const through = content.through && joinsTop && openBelow && height === 0;
   const fragment = finish({ box, width, frame, margin, layout }, height, content);
-  const end = through || (joinsBottom && height === natural) ? joinStruts(content.end, bottom) : bottom;
+  const end = through
+    ? joinMargin(content.end, margin.bottom, isThroughByDefault(box, layout))
+    : joinsBottom && height === natural
+      ? joinStruts(content.end, bottom)
+      : bottom;
   return { fragment, end, through };
 }

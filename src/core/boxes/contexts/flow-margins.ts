@@ -4,7 +4,15 @@ import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
 import { frameWidth, preferredRatio, type Frame } from '../used/sizes.js';
 import { trims } from './margin-trim.js';
 import { keepsSpaces } from '../text/index.js';
-import { isByDefault, joinMargin, joinStruts, NO_STRUT, withinEdge, type Strut } from './margins.js';
+import {
+  isByDefault,
+  isThroughByDefault,
+  joinMargin,
+  joinStruts,
+  NO_STRUT,
+  withinEdge,
+  type Strut,
+} from './margins.js';
 import { clearValue, floatSide, sidesHeld, type Clear, type Side } from './float-sides.js';
 import { besideFloats, placeFloat, type Flow } from './flow-floats.js';
 import { frameOf, blockWidth, horizontalMargins } from './flow-sizes.js';
@@ -52,7 +60,7 @@ function findTopStrut(box: Box, containing: number, noFloats: boolean, layout: L
   const stop = (): TopStrut => ({ strut, through: false, place: strut, clearing, fitting });
   /** The margins meet right through: the box itself is placed as if its bottom margin were not there. */
   const pass = (): TopStrut => ({
-    strut: joinMargin(strut, margins.bottom, isByDefault(box, 'marginBottom', layout)),
+    strut: joinMargin(strut, margins.bottom, isThroughByDefault(box, layout)),
     through: true,
     place: strut,
     clearing,

@@ -28,7 +28,7 @@ export const joinStruts = (a: Strut, b: Strut): Strut => ({
 export const strutSize = (strut: Strut): number => Math.max(strut.positive, strut.byDefault) + strut.negative;
 
 const BEFORE: ReadonlySet<string> = new Set(
-  'blockquote dir dl h1 h2 h3 h4 h5 h6 listing menu ol p plaintext pre ul xmp'.split(' '),
+  'blockquote dir dl form h1 h2 h3 h4 h5 h6 listing menu ol p plaintext pre ul xmp'.split(' '),
 );
 const AFTER: ReadonlySet<string> = new Set('listing p plaintext pre xmp'.split(' '));
 
@@ -39,6 +39,10 @@ export const isByDefault = (box: Box, side: 'marginTop' | 'marginBottom', { quir
   box.element !== null &&
   (side === 'marginTop' ? BEFORE : AFTER).has(box.element.tag) &&
   winnerOf(box.style, side)?.match.origin === 'user-agent';
+
+/** The bottom margin of a box whose margins meet counts as one by default where its top margin is one. */
+export const isThroughByDefault = (box: Box, layout: Layout): boolean =>
+  isByDefault(box, 'marginTop', layout) || isByDefault(box, 'marginBottom', layout);
 
 /** In quirks mode default margins that begin or end the body or a cell do not count. @spec html §15.3.11 */
 export const withinEdge = (box: Box, strut: Strut, { quirks }: Layout): Strut =>

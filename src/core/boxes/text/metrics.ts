@@ -84,6 +84,8 @@ const KNOWN: Readonly<Record<string, Kind>> = {
   arimo: 'sans',
   'liberation sans': 'sans',
   'dejavu sans': 'wide',
+  // The name fontconfig has for the system's own.
+  sans: 'sans',
   'system-ui': 'sans',
   'ui-sans-serif': 'sans',
   'ui-rounded': 'sans',
