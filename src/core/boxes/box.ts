@@ -152,13 +152,13 @@ export const establishesFormattingContext = memo((box) => {
     box.frame !== box.mode ||
     box.parent === null ||
     box.centred ||
-    (style.alignContent !== 'normal' && box.outer === 'block') ||
     (box.pseudo === null && /^(fieldset|img)$/.test(box.element?.tag ?? '')) ||
     isOutOfFlow(box) ||
     isFloating(box) ||
     /^flow-root|^inline-block$|^table-(cell|caption)$/.test(style.display) ||
     makesContext(box) ||
-    ['flex', 'grid'].includes(box.parent.inner)
+    ['flex', 'grid'].includes(box.parent.inner) ||
+    (box.outer === 'block' && style.alignContent !== 'normal')
   );
 });
 

@@ -263,13 +263,13 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
   const height = ratio === null ? null : (space.fixedHeight ?? specifiedHeight(box, space, frame, NaN));
   const across =
     ratio === null || height === null || Number.isNaN(height) ? null : acrossRatio(box, height, ratio, frame);
-  const byRatio = () => Math.max(across!, yieldsToContent(box, box.style.minWidth) ? intrinsic().min + extra : 0);
+  const least = () => (yieldsToContent(box, box.style.minWidth) ? intrinsic().min + extra : 0);
   // With a ratio and a height, the words for sizes by content mean the width that follows from these.
   const specified =
     free || (across !== null && isByContent(box.style.width))
       ? null
       : widthFor(box, box.style.width, basis, available, frame, intrinsic);
-  let width = specified ?? (across === null ? null : byRatio());
+  let width = specified ?? (across === null ? null : Math.max(across, least()));
   if (width === null) {
     const { min, max } = intrinsic();
     width = shrinkToFit(min + extra, max + extra, available);

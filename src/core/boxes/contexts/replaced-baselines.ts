@@ -50,8 +50,8 @@ function controlBaseline(box: Box, height: number, { border, padding }: Frame, l
   const room = height - frameHeight({ border, padding });
   if (tag === 'select' && box.style.appearance !== 'none')
     return top + Math.max(AROUND_CHOICE, (room - ascent - descent) / 2) + ascent;
-  const told = tag === 'input' && box.style.height !== 'auto' ? 0 : lineHeightOf(box.style, layout);
-  const line = tag === 'input' ? fieldLine(told, face, fontSize) : told;
+  const told = lineHeightOf(box.style, layout);
+  const line = tag === 'input' ? fieldLine(box.style, told, face) : told;
   // Browsers centre the whole px of a line of text.
   const above = tag === 'input' ? (room - Math.floor(line)) / 2 : Math.max(0, (room - line) / 2);
   return top + above + Math.floor((line - ascent - descent) / 2) + ascent;

@@ -55,10 +55,7 @@ export function input(
       const digits = type === 'number' ? digitsOf(element, markup) : null;
       const size = digits ?? (type === 'number' ? null : count(markup.attribute(element, 'size'))) ?? 20;
       const { column: one, extra } = column(style, metrics);
-      const face = faceIn(style, metrics);
-      // A field that is told a height, be it a share of something unknown, keeps the line of its font.
-      const told = style.height === 'auto' ? usedLineHeight(style, metrics) : 0;
-      const line = fieldLine(told, face, style.fontSize);
+      const line = fieldLine(style, usedLineHeight(style, metrics), faceIn(style, metrics));
       return sized(Math.ceil(one * size + extra) + (digits ? STEPPER : 0), line);
     }
   }

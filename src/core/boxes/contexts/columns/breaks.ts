@@ -1,4 +1,4 @@
-import { isFloating, isOutOfFlow, type Box } from '../../box.js';
+import { isFloating, isOutOfFlow, scrollsContent, type Box } from '../../box.js';
 import type { Fragment, Placed } from '../../fragment.js';
 import type { Content } from '../content.js';
 import { isMulticol } from './count.js';
@@ -52,7 +52,6 @@ export function stripOf(box: Box, { children, lineEnds = [] }: Content, height: 
 
 /** Whether a fragment can be divided between columns. @spec css-break-3 §4.1 (monolithic) */
 export function isDivisible({ kind, box }: Fragment): boolean {
-  const { overflowX, overflowY } = box.style;
   return (
     kind === 'box' &&
     /^(flow|table|row-group)$/.test(box.inner) &&
@@ -61,7 +60,7 @@ export function isDivisible({ kind, box }: Fragment): boolean {
     !isOutOfFlow(box) &&
     !isFloating(box) &&
     !isMulticol(box) &&
-    (box.anonymous || [overflowX, overflowY].every((v) => v === 'visible' || v === 'clip'))
+    !scrollsContent(box)
   );
 }
 
@@ -86,14 +85,13 @@ function inside(placed: Placed, top: number, avoided: boolean, found: Found): vo
   }
   if (avoids(box)) found.tallest = Math.max(found.tallest, height);
   const kept = avoided || avoids(box);
-  if (fragment.lineEnds.length > 0) {
+  const line = fragment.lineEnds.at(-1);
+  let last: number | null;
+  if (line === undefined) last = between(fragment.children, top, kept, found);
+  else {
     betweenLines(fragment, top, kept, found);
-    const end = top + fragment.lineEnds.at(-1)!;
-    const floor = top + height - border.bottom - padding.bottom;
-    if (floor > end + 1 / 64) found.breaks.push({ ...breakAt(end, kept ? 'avoided' : 'free'), until: floor });
-    return;
+    last = top + line + 1 / 64;
   }
-  const last = between(fragment.children, top, kept, found);
   const end = last ?? top + border.top + padding.top;
   const floor = top + height - border.bottom - padding.bottom;
   if (floor > end) found.breaks.push({ ...breakAt(end, kept ? 'avoided' : 'free'), until: floor });

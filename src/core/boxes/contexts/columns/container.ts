@@ -110,9 +110,8 @@ class ColumnRun {
       this.#children.push(...slice(content.children, 0, cut).map(move));
       this.#outOfFlow.push(...content.outOfFlow.filter(({ y }) => y >= cut.first && y < cut.next).map(move));
     });
-    if (content.baseline !== null) this.#baseline ??= this.#y + content.baseline;
     const low = Math.max(...cuts.map((cut) => lowestBaseline(content, 0, cut) ?? -Infinity));
-    if (Number.isFinite(low)) this.#lastBaseline = this.#y + low;
+    this.#stands(content.baseline, Number.isFinite(low) ? low : null);
     this.#y += tall;
   }
 
@@ -124,8 +123,7 @@ class ColumnRun {
     const move = <T extends { y: number }>(one: T): T => ({ ...one, y: one.y + this.#y });
     this.#children.push(...content.children.map(move));
     this.#outOfFlow.push(...content.outOfFlow.map(move));
-    if (content.baseline !== null) this.#baseline ??= this.#y + content.baseline;
-    if (content.lastBaseline !== null) this.#lastBaseline = this.#y + content.lastBaseline;
+    this.#stands(content.baseline, content.lastBaseline);
     this.#y += content.height + strutSize(content.end);
   }
 
@@ -133,5 +131,10 @@ class ColumnRun {
     const { width, gap } = this.columns;
     const step = index * (width + gap);
     return this.box.style.direction === 'rtl' ? this.room.width - width - step : step;
+  }
+
+  #stands(first: number | null, last: number | null): void {
+    if (first !== null) this.#baseline ??= this.#y + first;
+    if (last !== null) this.#lastBaseline = this.#y + last;
   }
 }

@@ -161,9 +161,9 @@ function isVisible(pieces: readonly Piece[], loose = false): boolean {
   });
 }
 
-/** Nothing but edges of inline boxes, behind which no line is broken. */
-const isEdges = (pieces: readonly Piece[]): boolean =>
-  pieces.every(({ kind }) => kind === 'open' || kind === 'close' || kind === 'out');
+/** Whether a line may end behind some pieces: not where they are nothing but edges of inline boxes. */
+const endsHere = (pieces: readonly Piece[]): boolean =>
+  pieces.some(({ kind }) => !/^(open|close|out)$/.test(kind)) && isVisible(pieces);
 
 /** An inline box that begins or ends on a line holds it by what it has on that side; not by its margins in quirks modes. @spec css2 §9.4.2, quirks §3.3 */
 function hasEdges({ kind, box: { style } }: Piece, loose: boolean): boolean {
@@ -224,7 +224,7 @@ export function takeLine(
         end = cut.end;
         break;
       }
-      if (end > from && isVisible(work.slice(from, end)) && !isEdges(work.slice(from, end))) {
+      if (endsHere(work.slice(from, end))) {
         if (before > room + 1 / 64) end = beforeStray(work, from, end);
         break;
       }
