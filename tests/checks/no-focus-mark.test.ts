@@ -23,6 +23,12 @@ const FAULTY: readonly Faulty[] = [
     finds: ['unmarked focus Home', 'unmarked focus Fares'],
     mended: MENDED,
   },
+  {
+    name: 'a ring nobody sees',
+    page: page('a:focus{outline:2px solid transparent;box-shadow:0 0 0 0 #036;border-color:red}'),
+    finds: ['unmarked focus Home', 'unmarked focus Fares'],
+    mended: MENDED,
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'the ring of browsers', page: page('') },

@@ -21,6 +21,24 @@ const FAULTY: readonly Faulty[] = [
     finds: ['weak focus Home', 'weak focus Fares'],
     mended: MENDED,
   },
+  {
+    name: 'a pale shadow instead of the ring',
+    page: page('a:focus{outline:none;box-shadow:0 0 0 3px rgb(0 90 200 / .2)}'),
+    finds: ['weak focus Home', 'weak focus Fares'],
+    mended: MENDED,
+  },
+  {
+    name: 'a ground that is nearly that of the bar',
+    page: page('nav{background:#003b4a}a{color:#fff}a:focus{outline:none;background:#0a5468}'),
+    finds: ['weak focus Home', 'weak focus Fares'],
+    mended: MENDED,
+  },
+  {
+    name: 'a pale line beneath',
+    page: page('a{border-bottom:3px solid transparent}a:focus{outline:none;border-bottom-color:#ddd}'),
+    finds: ['weak focus Home', 'weak focus Fares'],
+    mended: MENDED,
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'the ring of browsers', page: page('') },
@@ -28,6 +46,11 @@ const NEAR: readonly NearMiss[] = [
   {
     name: 'a ring drawn into the box',
     page: page('a{background:#123;color:#fff}a:focus{outline:2px solid #fff;outline-offset:-4px}'),
+  },
+  { name: 'a shadow in two colours', page: page('a:focus{outline:none;box-shadow:0 0 0 2px #fff,0 0 0 4px #036}') },
+  {
+    name: 'a button on white that grows darker',
+    page: page('a{background:#036;color:#fff}a:focus{outline:none;background:#024}'),
   },
   { name: 'a dark ring', page: page('a:focus{outline:2px solid #036}') },
 ];

@@ -8,3 +8,4 @@ export { isControl } from './items.js';
 export { firstRoutes, lastMove, mayOpen, openingsAt, type Opening } from './openings.js';
 export { filledByScripts, unseenMenus } from './unseen.js';
 export { shapeOf } from './shape.js';
+export { closes } from './toggles.js';

@@ -169,7 +169,7 @@ const textOf = (e: ElementNode): string =>
     .join(' ')
     .trim();
 
-function closes(e: ElementNode): boolean {
+export function closes(e: ElementNode): boolean {
   const words = wordsOf(e);
   if (words.some((w) => w === 'overlay' || w === 'backdrop' || w === 'scrim') && !words.includes('icon')) return true;
   return (

@@ -176,12 +176,9 @@ export class PageDraft {
     return [...new Set(found)];
   }
 
-  /** Whether the page's text asks for line breaking by the full rules. */
-  get needsFullBreaks(): boolean {
-    return (
-      needsFullBreaks(this.text.html) &&
-      this.document.elements.some((e) => e.children.some((c) => c.kind === 'text' && needsFullBreaks(c.data)))
-    );
+  /** Whether the page's text, or what its sheets put into it, asks for line breaking by the full rules. */
+  needsFullBreaks({ ruleSet }: Collected): boolean {
+    return charactersOf(this.document, ruleSet).some((code) => needsFullBreaks(String.fromCodePoint(code)));
   }
 
   /** Whether the page holds something for browsers without scripts. */

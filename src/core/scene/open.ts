@@ -70,7 +70,7 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
   const graphics = yield* graphicsOf(draft, reader);
   const scripts = yield* scriptsOf(draft, reader);
   const answers = yield* answersOf(draft, reader);
-  const [breaks] = draft.needsFullBreaks && reader.fullBreaks ? yield [() => reader.fullBreaks!()] : [];
+  const [breaks] = draft.needsFullBreaks(collected) && reader.fullBreaks ? yield [() => reader.fullBreaks!()] : [];
   const shared = { images, metrics, graphics, ...(breaks ? { breaks: breaks as LineBreaks } : {}) };
   const { program, changes: read = [] } = programOf(draft, scripts);
   const changes = [...read, ...(options.changes?.(draft.document) ?? [])];

@@ -1,6 +1,6 @@
 import type { SourceText, Span } from '../base/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
-import { chainVersion, installChains, isChainLibrary, namesChainLibrary } from './chains/library.js';
+import { callsChainLibrary, chainVersion, installChains, isChainLibrary, namesChainLibrary } from './chains/library.js';
 import { fire } from './dom/events.js';
 import { findAll, matcher } from './dom/find.js';
 import { makeMove, readingActor, settle, silentActor, type Move } from './moves.js';
@@ -246,9 +246,12 @@ export class Program {
     const libraries = this.scripts.filter(({ source, address }) =>
       source ? isChainLibrary(source.text) : namesChainLibrary(address),
     );
-    const [library] = libraries;
+    const missing = this.scripts.filter((one) => one.source === null && !libraries.includes(one));
+    // A file that could not be read may have brought the library that others call.
+    const brought = missing.length > 0 && this.scripts.some(({ source }) => source && callsChainLibrary(source.text));
+    const library = libraries[0] ?? (brought ? missing[0] : undefined);
     if (library) installChains(reading, chainVersion(library.source?.text ?? null, library.address));
-    reading.realm.lenient = this.scripts.some((one) => one.source === null && !libraries.includes(one));
+    reading.realm.lenient = missing.length > 0;
     const first = this.scripts.filter((script) => script.when === 'there');
     for (const script of [...first, ...this.scripts.filter((one) => one.when === 'after')]) {
       reading.horizon = script.when === 'there' ? script.element.index : Infinity;

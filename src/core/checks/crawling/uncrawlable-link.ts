@@ -1,6 +1,6 @@
 import { positionOf } from '../../base/index.js';
 import type { ElementNode } from '../../html/index.js';
-import type { Menu, MenuItem } from '../../menus/index.js';
+import { closes, type Menu, type MenuItem } from '../../menus/index.js';
 import { leadsSomewhere } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf, goesByScript, navigatesByData } from '../shared/addresses.js';
@@ -21,7 +21,7 @@ export const uncrawlableLink = defineCheck(
         'A link without a real address is not followed by search engines, cannot be opened in a new tab, copied or bookmarked, and goes nowhere when its script fails.',
       rule: [
         'Items that lead somewhere have an href with an address; “#!”, “#0”, “javascript:” and the like are none.',
-        'Left out: items that open a part of the menu, the current page, plain buttons, addresses of parts of this page.',
+        'Left out: items that open a part of the menu or close it, the current page, plain buttons, addresses of parts of this page.',
         '“#” is an address where the top of the page is meant: on “Home”, “Top”, or in a list of the page’s parts.',
       ],
       faulty: '<a onclick="location.href=\'fares.html\'">Fares</a>',
@@ -57,7 +57,7 @@ export const uncrawlableLink = defineCheck(
 
 function observe(control: Control, item: MenuItem, subject: Subject): Observation[] {
   const fault = faultOf(control, item, subject);
-  if (!fault) return [];
+  if (!fault || isCloser(control, subject)) return [];
   const span = item.element.attributeSpan('href') ?? item.element.startTag;
   const text = span?.source.text.slice(span.start, span.end).slice(0, 80) ?? '';
   return [
@@ -90,6 +90,10 @@ function opensSomething({ element, submenu }: MenuItem): boolean {
     ),
   );
 }
+
+/** Whether something says that it closes the opened part it stands in, and does: it was never meant to lead anywhere. */
+const isCloser = ({ element }: Control, subject: Subject): boolean =>
+  closes(element) && subject.parts.opened !== null && subject.after({ by: 'press', element }).reach(element) === null;
 
 function faultOf(control: Control, item: MenuItem, subject: Subject): Fault | null {
   const { element } = item;

@@ -43,16 +43,46 @@ const SEEN = [
 
 /** The ring of a style, as far as it shows. */
 const ring = (style: ComputedStyle): string =>
-  style.outlineStyle === 'none' || style.outlineWidth === 0
+  style.outlineStyle === 'none' || style.outlineWidth === 0 || isClear(style.outlineColor)
     ? ''
     : JSON.stringify([style.outlineStyle, style.outlineWidth, style.outlineColor, style.outlineOffset]);
+
+const isClear = (colour: unknown): boolean =>
+  typeof colour === 'object' && colour !== null && 'a' in colour && colour.a === 0;
+
+/** Shadows that can be seen: those with a colour that reach beyond the box. */
+export const shownShadows = ({ boxShadow }: ComputedStyle): ComputedStyle['boxShadow'] =>
+  boxShadow.filter(({ colour, x, y, blur, spread }) => colour.a > 0 && (x !== 0 || y !== 0 || blur > 0 || spread > 0));
+
+/** A property of a style as far as it shows: the colour of a border that is not there is none. */
+function shown(style: ComputedStyle, key: (typeof SEEN)[number]): unknown {
+  const side = /^border(Top|Right|Bottom|Left)(Color|Style)$/.exec(key)?.[1];
+  if (side) {
+    const width = style[`border${side}Width` as 'borderTopWidth'];
+    return width === 0 || isClear(style[`border${side}Color` as 'borderTopColor']) ? null : style[key];
+  }
+  if (key === 'boxShadow') return shownShadows(style);
+  if (key === 'backgroundColor') return isClear(style.backgroundColor) ? null : style.backgroundColor;
+  if (key === 'backgroundPosition' || key === 'backgroundSize')
+    return style.backgroundImage.length === 0 ? null : style[key];
+  if (key === 'textDecorationColor')
+    return ['', 'none'].includes(style.textDecorationLine.join(' ')) ? null : style[key];
+  return style[key];
+}
+
+/** Properties in which two styles of one element look different; `outline` for the ring. */
+export function differences(before: ComputedStyle, after: ComputedStyle): readonly string[] {
+  const out: string[] = ring(before) === ring(after) ? [] : ['outline'];
+  for (const key of SEEN)
+    if (before[key] !== after[key] && JSON.stringify(shown(before, key)) !== JSON.stringify(shown(after, key)))
+      out.push(key);
+  return out;
+}
 
 /** Whether two styles of one element look different. */
 export function looksDifferent(before: ComputedStyle | null, after: ComputedStyle | null): boolean {
   if (before === after) return false;
-  if (!before || !after) return true;
-  if (ring(before) !== ring(after)) return true;
-  return SEEN.some((key) => before[key] !== after[key] && JSON.stringify(before[key]) !== JSON.stringify(after[key]));
+  return !before || !after || differences(before, after).length > 0;
 }
 
 const PSEUDOS = ['before', 'after'] as const;

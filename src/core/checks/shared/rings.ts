@@ -4,6 +4,7 @@ import type { ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 import { causeOf } from './causes.js';
 import { hexOf } from './colours.js';
+import { differences, shownShadows } from './marks.js';
 
 /** A mark that reaches this ratio stands out. @spec WCAG 2.2 SC 1.4.11 */
 export const PLAIN_MARK = 3;
@@ -16,19 +17,13 @@ export function ringOf(style: ComputedStyle): Rgba | null {
   return typeof outlineColor === 'object' && 'r' in outlineColor ? (outlineColor as Rgba) : style.color;
 }
 
-/** What a ring lies on: what is around the box, or the box itself where the ring is drawn into it. */
-export function groundOfRing(element: ElementNode, style: ComputedStyle, scene: Scene): Rgba | null {
-  if (style.outlineOffset.px + style.outlineWidth / 2 >= 0) return groundAround(element, scene);
-  const { backgroundColor, backgroundImage } = style;
-  return backgroundColor.a === 1 && backgroundImage.length === 0 ? backgroundColor : null;
-}
-
 /** The one colour around an element, a little outside its box; null where there are several or none is known. */
 function groundAround(element: ElementNode, scene: Scene): Rgba | null {
   const rect = scene.rect(element);
   const node = scene.nodes(element)[0];
   const item = node && scene.itemOf(node);
-  if (!rect || !item) return null;
+  // What has to be scrolled to first stands on nothing yet.
+  if (!rect || !item || !scene.seen(element)) return null;
   const out = 2;
   const points = [
     { x: rect.x - out, y: rect.y + rect.height / 2 },
@@ -44,21 +39,59 @@ function groundAround(element: ElementNode, scene: Scene): Rgba | null {
   return first && found.every((one) => one && hexOf(one) === hexOf(first)) ? first : null;
 }
 
-/**
- * How far what focus changes on an element stands out: its ring against what is around it, a ground or a text colour
- * against the one before. The strongest counts; null where none can be measured, as of browsers' own rings.
- * @spec WCAG 2.2 SC 1.4.11, SC 2.4.13
- */
-export function markContrast(element: ElementNode, rest: Scene, focused: Scene): number | null {
-  const [before, after] = [rest.style(element), focused.style(element)];
-  const ratios: number[] = [];
-  const ring = ringOf(after);
-  const ground = ring && groundOfRing(element, after, focused);
-  if (ring && ground && !sameColour(ring, ringOf(before))) ratios.push(contrastRatio(compose(ring, ground), ground));
-  for (const key of ['backgroundColor', 'color', 'borderTopColor', 'borderBottomColor'] as const)
-    if (!sameColour(before[key], after[key]) && before[key].a === 1 && after[key].a === 1)
-      ratios.push(contrastRatio(before[key], after[key]));
-  return ratios.length > 0 ? Math.max(...ratios) : null;
+/** Something that shows where focus is, and what it has to stand out from. */
+export interface Mark {
+  /** The property that makes it. */
+  readonly by: 'outlineColor' | 'boxShadow' | 'backgroundColor' | 'borderTopColor' | 'borderBottomColor';
+  readonly colour: Rgba;
+  readonly ground: Rgba;
+  readonly ratio: number;
 }
 
-const sameColour = (a: Rgba, b: Rgba | null): boolean => b !== null && hexOf(a) === hexOf(b) && a.a === b.a;
+const BORDERS = ['borderTopColor', 'borderRightColor', 'borderBottomColor', 'borderLeftColor'] as const;
+
+/**
+ * What focus changes on an element, each held against its surroundings: rings, shadows, grounds and borders. Null where
+ * something changes besides whose contrast cannot be told, such as text, browsers' own rings and pictures.
+ * @spec WCAG 2.2 SC 1.4.11
+ */
+export function measuredMarks(
+  element: ElementNode,
+  before: ComputedStyle,
+  after: ComputedStyle,
+  scene: Scene,
+): readonly Mark[] | null {
+  const changed = differences(before, after).filter((key) => !/^border.*(Width|Style)$/.test(key));
+  const around = groundAround(element, scene);
+  if (!around || after.backgroundImage.length > 0) return null;
+  const within = compose(after.backgroundColor, around);
+  const out: Mark[] = [];
+  const add = (by: Mark['by'], ink: Rgba, ...grounds: readonly Rgba[]) => {
+    // What stands out from one of its sides is seen.
+    const [best] = grounds
+      .map((ground) => ({ colour: compose(ink, ground), ground }))
+      .map((one) => ({ by, ...one, ratio: contrastRatio(one.colour, one.ground) }))
+      .sort((a, b) => b.ratio - a.ratio);
+    if (best) out.push(best);
+  };
+  for (const key of changed) {
+    if (key === 'outline') {
+      const ring = ringOf(after);
+      if (!ring) return null;
+      add('outlineColor', ring, after.outlineOffset.px + after.outlineWidth / 2 >= 0 ? around : within);
+    } else if (key === 'boxShadow')
+      for (const { colour, inset } of shownShadows(after)) add('boxShadow', colour, inset ? within : around);
+    else if (key === 'backgroundColor')
+      add('backgroundColor', after.backgroundColor, around, compose(before.backgroundColor, around));
+    else if ((BORDERS as readonly string[]).includes(key)) {
+      const line = after[key as (typeof BORDERS)[number]];
+      if (!('r' in line)) return null;
+      add(key === 'borderBottomColor' ? key : 'borderTopColor', line as Rgba, around, within);
+    } else return null;
+  }
+  return out;
+}
+
+/** The mark that stands out most; null where none can be measured. */
+export const strongest = (marks: readonly Mark[] | null): Mark | null =>
+  marks && marks.length > 0 ? marks.reduce((a, b) => (b.ratio > a.ratio ? b : a)) : null;

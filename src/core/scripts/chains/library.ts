@@ -37,6 +37,12 @@ const LIBRARY_FILE = /(?:^|\/)jquery(?:[-.@]\d[\w.]*)?(?:\.slim)?(?:\.min)?\.js(
 /** Whether an address is that of the library by its file: pages take it from elsewhere. */
 export const namesChainLibrary = (address: string | null): boolean => address !== null && LIBRARY_FILE.test(address);
 
+const CALLS = /\bjQuery\s*\(|(?:^|[^\w$.])\$\(\s*(?:function\b|document\b|window\b|this\b|['"`])/;
+const DEFINES = /\bfunction\s+\$\s*\(|(?:\b(?:const|let|var)\s+|\bwindow\.)\$\s*=/;
+
+/** Whether a script calls the library as one that is there, and brings no `$` of its own. */
+export const callsChainLibrary = (source: string): boolean => CALLS.test(source) && !DEFINES.test(source);
+
 /** Extensions of all ages take this version. */
 const ANY_VERSION = '2.2.4';
 const VERSION = /\d+\.\d+\.\d+/;
