@@ -18,6 +18,12 @@ const FAULTY: readonly Faulty[] = [
     finds: ['broken normal Prices'],
     mended: page('#d', '<div id=d></div><script>d.innerHTML=load()</script>'),
   },
+  {
+    name: 'a skip link',
+    page: page('#fares').replace('<nav', '<a href=#content>Skip to content</a><nav'),
+    finds: ['broken normal Skip to content'],
+    mended: page('#fares').replace('<nav', '<a href=#fares>Skip to content</a><nav'),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'the top of the page', page: page('#top') },

@@ -4,6 +4,7 @@ import { describeCheck, type Faulty, type NearMiss } from '../support/check-test
 const page = (item: string, css = '.current{font-weight:bold;color:#036}') =>
   menuPage(`a{color:#222;display:block;line-height:24px}${css}`, `${item}${links('Fares', 'Times')}`);
 const MENDED = page('<li><a class=current aria-current=page href=h.html>Home</a></li>');
+const OWN = `${links('Home')}<li class=f><a href=page.html>Fares</a></li>${links('Times', 'Crew')}`;
 const FAULTY: readonly Faulty[] = [
   {
     name: 'a class on the link',
@@ -17,8 +18,21 @@ const FAULTY: readonly Faulty[] = [
     finds: ['unmarked current Home'],
     mended: MENDED,
   },
+  {
+    name: 'a class of the page decides',
+    page: menuPage('a{color:#222}.fares .f a{font-weight:bold}', OWN, '<script>0</script>').replace(
+      '<body',
+      '<body class=fares',
+    ),
+    finds: ['unmarked current Fares'],
+    mended: menuPage(
+      'a{color:#222}.f a{font-weight:bold}',
+      OWN.replace('<a href=page', '<a aria-current=page href=page'),
+    ),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
+  { name: 'a link to this page that looks like the others', page: menuPage('a{color:#222}', OWN) },
   { name: 'marked', page: MENDED },
   { name: 'a class that changes nothing', page: page('<li><a class=current href=h.html>Home</a></li>', '') },
   { name: 'no link', page: page('<li class=active><a>Home</a></li>', '.active a{color:red}') },

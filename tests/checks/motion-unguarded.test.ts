@@ -14,6 +14,9 @@ const drop = (css: string) =>
   );
 const STILL = '@media(prefers-reduced-motion:reduce)';
 
+const DROPS =
+  '.s{transition:none;top:24px;display:none;animation:drop .3s}.p:hover .s{display:block}@keyframes drop{from{transform:translateY(-40px)}}';
+
 const FAULTY: readonly Faulty[] = [
   {
     name: 'a panel that slides in',
@@ -27,10 +30,17 @@ const FAULTY: readonly Faulty[] = [
     finds: ['moves normal '],
     mended: drop(`${STILL}{.s{transition-duration:.01ms}}`),
   },
+  {
+    name: 'a panel that drops in by an animation',
+    page: drop(DROPS),
+    finds: ['moves normal '],
+    mended: drop(`${DROPS}${STILL}{.s{animation-name:none}}`),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'a universal rule', page: slide(`${STILL}{*,*::before,*::after{transition-duration:.01ms!important}}`) },
   { name: 'opacity alone', page: drop('.s{transition:opacity .3s;top:24px;opacity:0}.p:hover .s{opacity:1}') },
+  { name: 'an animation that fades', page: drop(DROPS.replace('transform:translateY(-40px)', 'opacity:0')) },
   { name: 'too short to be seen', page: slide('nav{transition-duration:.05s}') },
   {
     name: 'a caret that turns',

@@ -1,4 +1,4 @@
-import { links } from '../support/audit.js';
+import { links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const CSS = 'nav ul{display:none}.open ul{display:block}a{display:block;line-height:24px;color:#222}';
@@ -39,6 +39,16 @@ const FAULTY: readonly Faulty[] = [
     page: `<!doctype html><style>${CSS}#k{display:none}#k:checked ~ nav ul{display:block}</style><input id=k type=checkbox><label for=k class=menu-toggle>Menu</label><nav aria-label=Main><ul>${links('Home', 'Fares', 'Times')}</ul></nav>`,
     finds: ['dead-label normal Menu'],
     mended: `<!doctype html><style>${CSS}#k{opacity:0;position:absolute}#k:checked ~ nav ul{display:block}</style><input id=k type=checkbox><label for=k class=menu-toggle>Menu</label><nav aria-label=Main><ul>${links('Home', 'Fares', 'Times')}</ul></nav>`,
+  },
+  {
+    name: 'a div whose listener leads elsewhere',
+    page: menuPage(
+      'a{color:#222}',
+      `${links('Home', 'Fares')}<li><div id=d>Tickets</div></li>`,
+      "<script>d.addEventListener('click',()=>{location.href='t.html'})</script>",
+    ),
+    finds: ['no-focus normal Tickets'],
+    mended: menuPage('a{color:#222}', links('Home', 'Fares', 'Tickets')),
   },
 ];
 const NEAR: readonly NearMiss[] = [

@@ -11,6 +11,13 @@ const BUTTON = '<button class=menu-button aria-controls=m aria-expanded=false>Me
 const OPENS =
   "document.querySelector('.menu-button').onclick=()=>document.querySelector('nav').classList.toggle('open')";
 
+const entry = (script: string, css = '') =>
+  menuPage(
+    `a{color:#222}.sub{display:none}.sub.open{display:block}${css}`,
+    '<li><a href=a.html>Home</a></li><li><a href=b.html>Fares</a><button class=caret aria-expanded=false aria-label="Fares: more">+</button><ul class=sub><li><a href=c.html>Winter</a></li><li><a href=d.html>Summer</a></li></ul></li><li><a href=e.html>Times</a></li>',
+    `<script>${script}</script>`,
+  );
+
 const FAULTY: readonly Faulty[] = [
   {
     name: 'nothing listens',
@@ -24,6 +31,16 @@ const FAULTY: readonly Faulty[] = [
     finds: ['dead normal Menu'],
     mended: page(BUTTON, OPENS),
   },
+  {
+    name: 'a button of an item whose script names another class',
+    page: entry(
+      "document.querySelectorAll('.arrow').forEach((b)=>{b.onclick=()=>b.nextElementSibling.classList.toggle('open')})",
+    ),
+    finds: ['dead normal Fares: more'],
+    mended: entry(
+      "document.querySelectorAll('.caret').forEach((b)=>{b.onclick=()=>b.nextElementSibling.classList.toggle('open')})",
+    ),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'a script opens it', page: page(BUTTON, OPENS) },
@@ -31,6 +48,7 @@ const NEAR: readonly NearMiss[] = [
     name: 'a checkbox opens it',
     page: page('<input type=checkbox id=c><label for=c>Menu</label>', '', '#c:checked~ul{display:block}'),
   },
+  { name: 'an item that hovering opens', page: entry('', 'li:hover>.sub{display:block}') },
   { name: 'the items are in view', page: page(BUTTON, '', 'nav ul{display:block}') },
   { name: 'the button does not show', page: page(BUTTON, '', 'button{display:none}') },
 ];

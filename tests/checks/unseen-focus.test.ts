@@ -5,6 +5,8 @@ const MENDED = dropPage(
   '.s{display:block;visibility:hidden}.p:hover .s,.p:focus-within .s{visibility:visible}',
   DROP_LINK,
 );
+const skip = (css: string) =>
+  menuPage(css, links('Home', 'Fares'), '<main id=m>Text</main>').replace('<nav', '<a class=skip href=#m>Skip</a><nav');
 const FAULTY: readonly Faulty[] = [
   {
     name: 'a transparent panel',
@@ -42,6 +44,12 @@ const FAULTY: readonly Faulty[] = [
     finds: ['unseen normal Sula', 'unseen normal Kelp', 'unseen normal Dunlin'],
     told: 1,
     mended: MENDED,
+  },
+  {
+    name: 'a skip link that never shows',
+    page: skip('.skip{position:absolute;left:-999px}'),
+    finds: ['unseen normal Skip'],
+    mended: skip('.skip{position:absolute;left:-999px}.skip:focus{left:0}'),
   },
 ];
 const NEAR: readonly NearMiss[] = [

@@ -56,8 +56,26 @@ const FAULTY: readonly Faulty[] = [
     options: RANGE,
     mended: page('nav a{display:inline-block}@media(max-width:783px){nav{display:none}}').replace(/<\/?(ul|li)>/g, ''),
   },
+  {
+    name: 'words that run into one another',
+    page: page(
+      'ul{display:flex}li{flex:1 1 0;min-width:0}a{width:auto;white-space:nowrap}',
+      links('Home', 'Compost exchange', 'Shop', 'News'),
+    ),
+    finds: ['collide normal '],
+    widths: '320–549',
+    options: RANGE,
+    mended: page('ul{display:flex}li{flex:1 1 auto}a{width:auto}', links('Home', 'Compost exchange', 'Shop', 'News')),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
+  {
+    name: 'long words that are cut off with an ellipsis',
+    page: page(
+      'ul{display:flex}li{flex:1 1 0;min-width:0}a{width:auto;white-space:nowrap;overflow:hidden;text-overflow:ellipsis}',
+      links('Home', 'Compost exchange', 'Shop', 'News'),
+    ),
+  },
   { name: 'a gap between the lines', page: page('ul{display:flex;flex-wrap:wrap;gap:8px}'), options: RANGE },
   { name: 'centred lines', page: page('ul{display:flex;flex-wrap:wrap;justify-content:center}'), options: RANGE },
   { name: 'a grid', page: page('ul{display:grid;grid-template-columns:repeat(auto-fill,120px)}'), options: RANGE },

@@ -32,6 +32,7 @@ function search(page: Page): readonly Menu[] {
   const toggles = togglesOf(new Map(roots.map((root, i) => [root, kinds[i]!])), page);
   const said = new Map([...declared.menus].map(([root, menu]) => [root, declaredToggles(root, menu, page)]));
   const sure = new Set([...said.values()].flatMap((list) => list.map(({ element }) => element)));
+  const isHeard = (e: ElementNode) => page.hearing.on(e, /^(click|mouseup|pointerup)$/);
   return drafts.map(({ root, name }, i): Menu => {
     const own = toggles.filter((t) => t.root === root && !sure.has(t.toggle.element));
     const kind = kinds[i]!;
@@ -41,7 +42,7 @@ function search(page: Page): readonly Menu[] {
       root,
       label: name || KIND_LABELS[kind],
       landmark: closest(root, isLandmark) !== null,
-      items: itemsOf(root, new Set([...sure, ...toggles.map((t) => t.toggle.element)]), glance, roots),
+      items: itemsOf(root, new Set([...sure, ...toggles.map((t) => t.toggle.element)]), glance, roots, isHeard),
       toggles: [...(said.get(root) ?? []), ...own.map(({ toggle }: ToggleOf) => toggle)],
     };
   });

@@ -7,5 +7,6 @@ export { formOf, seenItems, type MenuForm } from './form.js';
 export { isControl } from './items.js';
 export { firstRoutes, lastMove, mayOpen, openingsAt, type Opening } from './openings.js';
 export { filledByScripts, unseenMenus } from './unseen.js';
+export { navigatesByData } from './links.js';
 export { shapeOf } from './shape.js';
 export { closes } from './toggles.js';

@@ -10,7 +10,7 @@ import {
 import { isFocusable, labelOf } from '../naming/index.js';
 import type { Glance } from '../scene/index.js';
 import { discloses, panelOf } from './disclosure.js';
-import { isLink, linkCount, LISTS, roleWritten as role } from './links.js';
+import { isLink, linkCount, LISTS, navigatesByData, roleWritten as role } from './links.js';
 import { referred } from './references.js';
 import type { MenuItem } from './types.js';
 import { BRAND_WORDS, CURRENT_WORDS, hasWord, wordsOfClass } from './words.js';
@@ -19,6 +19,7 @@ import { BRAND_WORDS, CURRENT_WORDS, hasWord, wordsOfClass } from './words.js';
 export function isControl(e: ElementNode): boolean {
   if (isLink(e) || e.tag === 'button' || e.tag === 'summary') return true;
   if (['button', 'link', 'menuitem', 'tab'].includes(role(e))) return true;
+  if (navigatesByData(e) && linkCount(e) === 0) return true;
   return e.attributes.has('onclick') || (e.attributes.has('tabindex') && isFocusable(e) && e.elements.length === 0);
 }
 
@@ -60,12 +61,14 @@ function headOf(entry: ElementNode): ElementNode | null {
  * The items below a menu's root in document order, with the submenus they own.
  * @param toggles controls that open the menu itself: they are no items
  * @param others roots of other menus: what stands in them is theirs
+ * @param isHeard whether a script answers to presses on an element: plain words that do are items too
  */
 export function itemsOf(
   root: ElementNode,
   toggles: ReadonlySet<ElementNode>,
   view: Glance,
   others: readonly ElementNode[] = [],
+  isHeard: (element: ElementNode) => boolean = () => false,
 ): readonly MenuItem[] {
   const items: MenuItem[] = [];
   const owners = new Map<ElementNode, MenuItem>();
@@ -93,13 +96,20 @@ export function itemsOf(
         head,
         element.elements.find((e) => LISTS.has(e.tag) && linkCount(e) > 0)!,
       );
-    if (!isControl(element) || toggles.has(element) || inForm(element, root) || insideControl(element, root)) continue;
+    if (!isControl(element) && !(isPlain(element) && isHeard(element))) continue;
+    if (toggles.has(element) || inForm(element, root) || insideControl(element, root)) continue;
     if ((listed && isBrand(element, root)) || closesAround(element, view.document)) continue;
     const panel = panelOf(element, root, view.document);
     add(element, panel && !owners.has(panel) ? panel : null);
   }
   return items;
 }
+
+/** Words alone, with nothing to use in them or around them. */
+const isPlain = (e: ElementNode): boolean =>
+  ['li', 'span', 'div', 'p', 'b', 'strong', 'em'].includes(e.tag) &&
+  collapseSpace(textContent(e)) !== '' &&
+  ![...descendants(e)].some(isControl);
 
 /** A button that refers to what it stands in shuts it. */
 function closesAround(element: ElementNode, document: HtmlDocument): boolean {

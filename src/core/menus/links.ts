@@ -14,6 +14,12 @@ export const isLink = (e: ElementNode): boolean => e.tag === 'a' && e.namespace 
 export const linksIn = (root: ElementNode): readonly ElementNode[] =>
   [...descendants(root)].filter((e) => isLink(e) && e.attributes.has('href'));
 
+const ADDRESS_DATA = ['data-href', 'data-url', 'data-link'];
+
+/** Whether an element carries an address for a script to go to. */
+export const navigatesByData = (element: ElementNode): boolean =>
+  ADDRESS_DATA.some((name) => /^(?!#?$|javascript:)/i.test(element.attributes.get(name)?.trim() ?? ''));
+
 /** The role attribute as written, in lower case. */
 export const roleWritten = (e: ElementNode): string => (e.attributes.get('role') ?? '').toLowerCase();
 

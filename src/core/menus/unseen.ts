@@ -37,9 +37,10 @@ export const unseenMenus = (page: Page, menus: readonly Menu[]): readonly Limit[
 const standsLikeMenu = (e: ElementNode): boolean =>
   ['header', 'nav', 'aside'].includes(e.tag) || isEdge(e) || (e.tag !== 'body' && hasWord(e, MENU_WORDS));
 
-function untaken({ document }: Page): readonly Limit[] {
+function untaken(page: Page): readonly Limit[] {
+  const { document } = page;
   const holder = document.elements.find((e) => standsLikeMenu(e) && linksIn(e).length >= FEW);
-  if (!holder) return [];
+  if (!holder) return pressed(page);
   const links = linksIn(holder).length;
   return [
     limit(
@@ -48,6 +49,21 @@ function untaken({ document }: Page): readonly Limit[] {
       holder,
     ),
   ];
+}
+
+/** Parts of a landmark that scripts make something to press, and that are no links. */
+function pressed({ document, hearing }: Page): readonly Limit[] {
+  const parts = (e: ElementNode) => [...descendants(e)].filter((x) => hearing.on(x, /^(click|mouseup|pointerup)$/));
+  const holder = document.elements.find((e) => isLandmark(e) && parts(e).length >= FEW);
+  return holder
+    ? [
+        limit(
+          selectorOf(holder),
+          `${parts(holder).length} parts of it that are no links answer to presses by a script: have a look, it is not judged`,
+          holder,
+        ),
+      ]
+    : [];
 }
 
 /** Links of an image map where a menu may stand: they are no boxes that could be judged. */

@@ -101,7 +101,9 @@ export class Program {
     const mark = reading.trail.length;
     reading.unread.clear();
     const actor = readingActor(reading);
+    reading.moving = true;
     for (const move of moves) guard(reading, MOVE_STEPS, () => makeMove(actor, move, reading));
+    reading.moving = false;
     known = { standing: reading.standing, unread: [...reading.unread.values()], waited: reading.waited };
     reading.trail.back(mark);
     reading.trail.stop();

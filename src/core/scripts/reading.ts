@@ -90,6 +90,8 @@ export class Reading {
   readonly queries = new Map<string, Span>();
   /** Milliseconds that passed in timers. */
   clock = 0;
+  /** Whether a move is being followed, not the start of the page. */
+  moving = false;
   /** The longest wait after which something was changed, ms. */
   waited = 0;
   source: SourceText | null = null;
@@ -113,6 +115,11 @@ export class Reading {
   ) {
     this.realm = new Realm();
     furnish(this.realm, this);
+  }
+
+  /** A script goes to another page; what it does as the page starts is left to it. */
+  goTo(address: string | null): undefined {
+    if (this.moving && !address?.startsWith('#')) this.standing.left = true;
   }
 
   get here(): Span | null {

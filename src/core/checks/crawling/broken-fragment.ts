@@ -2,7 +2,9 @@ import { decoded } from '../../html/index.js';
 import { resolveUrl } from '../../sheets/index.js';
 import { leadsSomewhere } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
+import { labelOf } from '../../naming/index.js';
 import { endsOn } from '../shared/panels.js';
+import { skipLinks } from '../shared/skip-links.js';
 import type { Subject } from '../subject.js';
 
 /** Items that lead to a part of the page that is not there. @spec html §7.4.6.4 */
@@ -17,7 +19,7 @@ export const brokenFragment = defineCheck(
     explains: {
       means: 'Whoever follows the link stays where they are and believes it is broken. It is.',
       rule: [
-        'An item whose address is a part of the same page (#fares) finds an element with that id or name.',
+        'An item or skip link whose address is a part of the same page (#fares) finds an element with that id or name.',
         'Left out: # and #top, what opens a panel, and addresses a script reads as routes (#/fares, #!fares). Where a script writes parts of the page, a person has to look.',
       ],
       faulty: '<a href="#fares">Fares</a> … <section id="prices">',
@@ -35,25 +37,32 @@ export const brokenFragment = defineCheck(
   inspect,
 );
 
-function inspect({ menus, page, routes }: Subject): readonly Observation[] {
+function inspect(subject: Subject): readonly Observation[] {
+  const { menus, page, scene } = subject;
   const own = page.url.replace(/#.*$/, '');
-  return menus.flatMap((menu) =>
-    menu.items.flatMap((item): Observation[] => {
-      const { element, href } = item;
-      const address = href === null ? null : resolveUrl(href.trim(), page.url);
-      const [where, fragment] = address?.split(/#(.*)/s) ?? [];
-      if (where !== own || !fragment || /^[!/]/.test(fragment) || leadsSomewhere(page, fragment)) return [];
-      if (item.submenu !== null || routes.some((o) => endsOn(o, element, 'press', 'key'))) return [];
-      return [
-        {
-          at: onElement(element),
-          menus: [menu],
-          state: 'normal',
-          message: 'broken',
-          ...(page.hearing.written.length > 0 ? { verdict: 'look' as const } : {}),
-          data: { subject: `“${item.label}”`, fragment: decoded(fragment) },
-        },
-      ];
-    }),
-  );
+  const items = menus.flatMap((menu) => menu.items.map((item) => ({ ...item, menus: [menu] })));
+  const skips = skipLinks(subject).map((element) => ({
+    element,
+    href: element.attributes.get('href')!,
+    label: labelOf(element, scene),
+    submenu: null,
+    menus: [],
+  }));
+  return [...skips, ...items].flatMap((link): Observation[] => {
+    const { element, href } = link;
+    const address = href === null ? null : resolveUrl(href.trim(), page.url);
+    const [where, fragment] = address?.split(/#(.*)/s) ?? [];
+    if (where !== own || !fragment || /^[!/]/.test(fragment) || leadsSomewhere(page, fragment)) return [];
+    if (link.submenu !== null || subject.routes.some((o) => endsOn(o, element, 'press', 'key'))) return [];
+    return [
+      {
+        at: onElement(element),
+        menus: link.menus,
+        state: 'normal',
+        message: 'broken',
+        ...(page.hearing.written.length > 0 ? { verdict: 'look' as const } : {}),
+        data: { subject: `“${link.label}”`, fragment: decoded(fragment) },
+      },
+    ];
+  });
 }

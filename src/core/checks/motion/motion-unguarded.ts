@@ -2,7 +2,7 @@ import type { ComputedStyle } from '../../cascade/index.js';
 import type { PropertyKey } from '../../css/index.js';
 import { figure } from '../../findings/index.js';
 import { selectorOf, type ElementNode } from '../../html/index.js';
-import { setting, type Scene } from '../../scene/index.js';
+import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusAround } from '../shared/around.js';
 import { causeOf } from '../shared/causes.js';
@@ -20,7 +20,7 @@ export const motionUnguarded = defineCheck(
       means:
         'Things that slide and grow make some people dizzy. They have told their system so, and pages can hear it.',
       rule: [
-        'Where opening a panel moves something by a transition (transform, position, size, margin), that transition is short to nothing for those who prefer reduced motion.',
+        'Where opening a panel moves something by a transition or an animation (transform, position, size, margin), it is short to nothing for those who prefer reduced motion.',
         'Colours and opacity do not move, and carets that turn are too small to matter. A universal rule for reduced motion counts.',
         'Success criterion 2.3.3 asks for this at level AAA; it is told at every level, as polish.',
       ],
@@ -32,7 +32,7 @@ export const motionUnguarded = defineCheck(
       moves: {
         says: 'Opening it moves {element} ({properties}) over {time} s, also for those who have asked for reduced motion.',
         mends:
-          'Add @media (prefers-reduced-motion: reduce) with transition: none for {element}, or a universal rule that makes all transitions short.',
+          'Add @media (prefers-reduced-motion: reduce) with {property}: none for {element}, or a universal rule that makes all transitions and animations short.',
         criteria: [],
       },
     },
@@ -69,17 +69,16 @@ function inspect(subject: Subject): readonly Observation[] {
   const { scene, menus, parts, page } = subject;
   if (parts.opened === null) return [];
   const before = parts.before();
-  const { width, height } = scene.medium;
   /** For those who asked for stillness; made only where something moves at all. */
-  const still = () => page.scene(setting(width, { height, visitor: 'reduced-motion' }));
+  const still = () => page.scene({ ...subject.setting, visitor: 'reduced-motion' });
   return [...menusAround(menus)].flatMap(([element, own]): Observation[] => {
-    const [a, b] = [before.style(element), scene.style(element)];
-    if (a === b) return [];
-    const moved = movesOf(a, b);
+    const b = scene.style(element);
+    const moved = [...movesOf(before.style(element), b), ...animationsOf(element, before, subject)];
     if (moved.length === 0 || isSmall(element, scene) || !shows(element, before, scene)) return [];
-    const names = moved.map(([name]) => name);
-    if (longestOf(still().style(element), names) < LEAST) return [];
-    const time = Math.max(...moved.map(([, seconds]) => seconds));
+    const calm = still().style(element);
+    const left = moved.filter(({ secondsIn }) => secondsIn(calm) >= LEAST);
+    if (left.length === 0) return [];
+    const time = Math.max(...left.map(({ secondsIn }) => secondsIn(b)));
     return [
       {
         at: onElement(element),
@@ -88,16 +87,24 @@ function inspect(subject: Subject): readonly Observation[] {
         message: 'moves',
         data: {
           element: selectorOf(element),
-          properties: names.join(', '),
+          properties: [...new Set(left.flatMap(({ properties }) => properties))].join(', '),
           time: Math.round(time * 100) / 100,
+          property: left[0]!.by,
         },
         measured: figure(Math.round(time * 100) / 100, 's'),
         needed: figure(0, 's'),
-        cause: causeOf(b, 'transitionDuration') ?? causeOf(b, 'transitionProperty'),
+        cause: causeOf(b, `${left[0]!.by}Duration`),
         common: 'movement',
       },
     ];
   });
+}
+
+/** A movement and how long it takes in a style, s. */
+interface Movement {
+  readonly by: 'transition' | 'animation';
+  readonly properties: readonly string[];
+  readonly secondsIn: (style: ComputedStyle) => number;
 }
 
 /** Carets that turn move nobody’s sense of balance. */
@@ -109,17 +116,29 @@ function isSmall(element: ElementNode, scene: Scene): boolean {
 const shows = (element: ElementNode, before: Scene, after: Scene): boolean =>
   after.seen(element) !== null || before.seen(element) !== null;
 
-/** Properties that change and move, with the time they take, s. */
-function movesOf(a: ComputedStyle, b: ComputedStyle): readonly (readonly [string, number])[] {
-  return Object.entries(MOVING).flatMap(([name, keys]) => {
+/** Properties that change and move by a transition. */
+function movesOf(a: ComputedStyle, b: ComputedStyle): readonly Movement[] {
+  if (a === b) return [];
+  return Object.entries(MOVING).flatMap(([name, keys]): Movement[] => {
     if (keys.every((key) => JSON.stringify(a[key]) === JSON.stringify(b[key]))) return [];
-    const seconds = durationOf(b, name);
-    return seconds >= LEAST ? [[name, seconds] as const] : [];
+    const secondsIn = (style: ComputedStyle) => durationOf(style, name);
+    return secondsIn(b) >= LEAST ? [{ by: 'transition', properties: [name], secondsIn }] : [];
   });
 }
 
-const longestOf = (style: ComputedStyle, names: readonly string[]): number =>
-  Math.max(0, ...names.map((name) => durationOf(style, name)));
+/** Animations that start as something opens and move it. @spec css-animations-1 §3 (they start when the box comes to be) */
+function animationsOf(element: ElementNode, before: Scene, { scene, page }: Subject): readonly Movement[] {
+  const [a, b] = [before.style(element), scene.style(element)];
+  const isNew = before.box(element) === null && scene.box(element) !== null;
+  return b.animationName.flatMap((name): Movement[] => {
+    const frames = page.ruleSet.keyframes.get(name);
+    if (!frames || (!isNew && a.animationName.includes(name))) return [];
+    const properties = frames.animates.text.split(' ').filter((property) => property in MOVING);
+    const secondsIn = ({ animationName: names, animationDuration }: ComputedStyle) =>
+      names.includes(name) ? (animationDuration[names.indexOf(name) % animationDuration.length] ?? 0) : 0;
+    return properties.length > 0 && secondsIn(b) >= LEAST ? [{ by: 'animation', properties, secondsIn }] : [];
+  });
+}
 
 /** How long a property takes to change, s. @spec css-transitions-1 §2.1 */
 function durationOf({ transitionProperty, transitionDuration }: ComputedStyle, name: string): number {

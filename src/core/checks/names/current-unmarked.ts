@@ -1,7 +1,7 @@
 import { closest, collapseSpace, textContent, type ElementNode } from '../../html/index.js';
 import type { Menu, MenuItem } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
-import type { Scene } from '../../scene/index.js';
+import { isOwnAddress, urlOf, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { looksDifferent } from '../shared/marks.js';
 import type { Subject } from '../subject.js';
@@ -18,6 +18,7 @@ export const currentUnmarked = defineCheck(
       means: 'A bold or coloured entry tells where one is to those who see it. aria-current tells the others.',
       rule: [
         'The entry that a class marks as the current page and that looks different from its neighbours has aria-current.',
+        'Where no class marks one, an entry that leads to this page and looks different from all others is looked at.',
         'Where hidden text says it, a person has to look. An entry that is no link needs none.',
       ],
       faulty: '<a class="active" href="fares.html">Fares</a>',
@@ -38,7 +39,8 @@ export const currentUnmarked = defineCheck(
 function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
   const { scene, controls } = subject;
   const { element } = item;
-  if (item.current?.by !== 'class' || !controls.some((c) => c.element === element)) return [];
+  const guessed = item.current === null && isGuessed(item, menu, subject);
+  if ((item.current?.by !== 'class' && !guessed) || !controls.some((c) => c.element === element)) return [];
   if (element.tag !== 'a' || !element.attributes.has('href')) return [];
   if (
     closest(
@@ -50,7 +52,8 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
     return [];
   const others = menu.items.filter((i) => i !== item && i.parent === item.parent && i.current === null);
   if (others.length === 0 || !others.every((i) => standsOut(element, i.element, scene))) return [];
-  const told = /\b(current|here)\b/i.test(collapseSpace(textContent(element)));
+  if (guessed && !others.every((i) => !standsOut(i.element, others[0]!.element, scene))) return [];
+  const told = guessed || /\b(current|here)\b/i.test(collapseSpace(textContent(element)));
   return [
     {
       at: onElement(element),
@@ -61,6 +64,12 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
       ...(told ? { verdict: 'look' as const } : {}),
     },
   ];
+}
+
+/** Whether an item leads to the page one is on, where nothing else in its menu is marked as the current page. */
+function isGuessed({ href }: MenuItem, { items }: Menu, { page }: Subject): boolean {
+  const url = href === null || href.includes('#') ? null : urlOf(href, page);
+  return url !== null && isOwnAddress(url, page) && items.length > 2 && items.every(({ current }) => current === null);
 }
 
 const entryOf = (e: ElementNode): ElementNode | null => (e.parent?.tag === 'li' ? e.parent : null);

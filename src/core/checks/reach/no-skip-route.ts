@@ -2,10 +2,9 @@ import { tabOrder } from '../../naming/index.js';
 import { leadsSomewhere } from '../../scene/index.js';
 import { defineCheck, type Observation } from '../define.js';
 import { mainLandmarks } from '../shared/landmarks.js';
+import { skipLinks } from '../shared/skip-links.js';
 import type { Subject } from '../subject.js';
 
-/** A skip link is among the first stops. */
-const FIRST = 4;
 /** So few stops before the content are no burden. */
 const FEW = 4;
 
@@ -39,13 +38,11 @@ export const noSkipRoute = defineCheck(
   inspect,
 );
 
-function inspect({ scene, menus, page }: Subject): readonly Observation[] {
+function inspect(subject: Subject): readonly Observation[] {
+  const { scene, menus, page } = subject;
   if (mainLandmarks(scene).length > 0) return [];
   const stops = tabOrder(scene);
-  const skips = stops.slice(0, FIRST).some((e) => {
-    const href = e.attributes.get('href') ?? '';
-    return /^#./.test(href) && leadsSomewhere(page, href);
-  });
+  const skips = skipLinks(subject).some((e) => leadsSomewhere(page, e.attributes.get('href')!));
   const before = menus.filter(({ kind }) => kind !== 'footer');
   const own = new Set(before.flatMap((menu) => menu.items.map((i) => i.element)));
   const count = stops.filter((e) => own.has(e)).length;

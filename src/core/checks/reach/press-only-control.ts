@@ -1,6 +1,6 @@
 import { descendants, type ElementNode } from '../../html/index.js';
 import { canTakeFocus, isNativelyFocusable, roleOf, subjectOf, tabIndexOf } from '../../naming/index.js';
-import { controlOf } from '../../scene/index.js';
+import { controlOf, poseAfter } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { goesByScript } from '../shared/addresses.js';
 import { endsOn } from '../shared/panels.js';
@@ -69,7 +69,7 @@ export const pressOnlyControl = defineCheck(
           state: 'normal',
           message,
           data: { subject: subjectOf(element, subject.scene), tag: element.tag, does },
-          common: `${message} ${element.tag}.${element.classes.join('.')}`,
+          common: `${message} ${element.tag} ${does} ${menus.map(({ id }) => id).join()}`,
         },
       ];
     });
@@ -77,6 +77,9 @@ export const pressOnlyControl = defineCheck(
 );
 
 const opens = (element: ElementNode, { routes }: Subject): boolean => routes.some((o) => endsOn(o, element, 'press'));
+
+const leaves = (element: ElementNode, { page, setting }: Subject): boolean =>
+  poseAfter(page, [{ by: 'press', element }], setting).left === true;
 
 /** What keeps a key from pressing a control that a pointer can press; null for sound ones and those that do nothing. */
 export function pressOnly(
@@ -97,7 +100,7 @@ export function pressOnly(
   if (!pressed && !opening) return null;
   // A plain element around a native control is pressed through that.
   if ([...descendants(element)].some((e) => isNativelyFocusable(e, scene))) return null;
-  if (!opening && !goesByScript(handler)) return null;
+  if (!opening && !goesByScript(handler) && !leaves(element, subject)) return null;
   if (tabIndexOf(element, scene) === null) return 'no-focus';
   const byKey = routes.some((o) => endsOn(o, element, 'key'));
   const heard = page.hearing.on(element, /^key(down|up|press)$/);

@@ -5,6 +5,7 @@ import { CLOSED, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusBeneath } from '../shared/beneath.js';
 import { causeOf } from '../shared/causes.js';
+import { skipLinks } from '../shared/skip-links.js';
 import type { Subject } from '../subject.js';
 
 /** Stops of the Tab key that cannot be seen. @spec WCAG 2.2 SC 2.4.3, 2.4.7 */
@@ -19,7 +20,7 @@ export const unseenFocus = defineCheck(
       means:
         'A menu that is closed by transparency, by clipping or off the screen still takes focus: the keyboard goes through links nobody sees.',
       rule: [
-        'Every stop of the Tab key in a menu shows while it has focus.',
+        'Every stop of the Tab key in a menu, and every skip link, shows while it has focus.',
         'Left out: skip links and panels that appear on focus, and checkboxes whose label shows the focus.',
       ],
       faulty: '.panel { opacity: 0 }',
@@ -50,11 +51,12 @@ function inspect(subject: Subject): readonly Observation[] {
   const atRest = posed ? new Set(tabOrder(subject.page.scene({ ...subject.setting, pose: CLOSED }))) : null;
   if (posed && scene.setting.pose.hovered && !scene.setting.pose.focused) return [];
   const beneath = posed ? new Set<Menu>() : menusBeneath(subject);
+  const skips = posed ? [] : skipLinks(subject);
   return tabOrder(scene).flatMap((element): Observation[] => {
-    const menu = own.get(element);
-    if (!menu || atRest?.has(element)) return [];
-    const base = { at: onElement(element), menus: [menu], state: 'normal' as const, message: 'unseen' };
-    if (beneath.has(menu) && menu.items.some((item) => item.element === element))
+    const menu = own.get(element) ?? null;
+    if ((!menu && !skips.includes(element)) || atRest?.has(element)) return [];
+    const base = { at: onElement(element), menus: menu ? [menu] : [], state: 'normal' as const, message: 'unseen' };
+    if (menu && beneath.has(menu) && menu.items.some((item) => item.element === element))
       return [
         {
           ...base,
@@ -71,7 +73,7 @@ function inspect(subject: Subject): readonly Observation[] {
       {
         ...base,
         data: { subject: subjectOf(element, scene), why: hidden.why },
-        common: `unseen ${hidden.key}`,
+        common: `unseen ${menu ? '' : 'skip '}${hidden.key}`,
         ...(isEmpty(element) ? { leansOn: ['sheets', 'scripts'] as const } : {}),
       },
     ];

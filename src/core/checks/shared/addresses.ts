@@ -19,11 +19,6 @@ export function addressOf(element: ElementNode): Address {
 
 const GOES =
   /(?:\b(?:window|document|top|parent|self)\s*\.\s*)?\blocation\b\s*(?:\.\s*(?:href|assign|replace)\b)?\s*[=(]|\bnavigate(?:To)?\s*\(/;
-const ADDRESS_DATA = ['data-href', 'data-url', 'data-link'];
 
 /** Whether a handler's text goes to another page. */
 export const goesByScript = (handler: string): boolean => GOES.test(handler);
-
-/** Whether an element carries an address for a script to go to. */
-export const navigatesByData = (element: ElementNode): boolean =>
-  ADDRESS_DATA.some((name) => /^(?!#?$|javascript:)/i.test(element.attributes.get(name)?.trim() ?? ''));

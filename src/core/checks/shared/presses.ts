@@ -4,6 +4,9 @@ import { boundsOf } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { isSameTarget } from './targets.js';
 
+/** Events a press sets going. */
+export const PRESSES = ['click', 'pointerdown', 'pointerup', 'mousedown', 'mouseup', 'touchstart', 'touchend'];
+
 /** The pieces of an element, one for each line it stands in; document px, clipped parts left out. */
 export function piecesOf(element: ElementNode, scene: Scene): readonly Rect[] {
   return scene

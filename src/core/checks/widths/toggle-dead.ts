@@ -1,6 +1,9 @@
-import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
+import { descendants, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
+import { discloses, type Menu } from '../../menus/index.js';
+import { addressOf } from '../shared/addresses.js';
 import { endsOn } from '../shared/panels.js';
-import { subjectOf } from '../../naming/index.js';
+import { PRESSES } from '../shared/presses.js';
+import { roleOf, subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Page } from '../../scene/index.js';
 import { STOPS } from '../../scripts/index.js';
@@ -19,6 +22,7 @@ export const toggleDead = defineCheck(
       means: 'The button is there, one presses it, and nothing happens. The menu behind it is lost at these widths.',
       rule: [
         'A toggle that shows while the items of its menu do not brings some of them into view when it is pressed.',
+        'The same holds for a button of an item whose submenu nothing else opens either.',
         'Where a script that could not be followed listens to it, or one stops with an error, a person has to look.',
       ],
       faulty: '<button class="menu-button">Menu</button> <!-- the script listens to .menu-btn -->',
@@ -27,7 +31,7 @@ export const toggleDead = defineCheck(
     worse: null,
     messages: {
       dead: {
-        says: '{subject} shows and opens nothing: a press on it changes nothing of its menu, whose {count} links are out of view.',
+        says: '{subject} shows and opens nothing: a press on it changes nothing of its menu, of which {count} links stay out of view.',
         mends: 'Look whether the script or rule that should answer to it names it rightly.',
         criteria: [],
       },
@@ -36,39 +40,61 @@ export const toggleDead = defineCheck(
   inspect,
 );
 
-const PRESSES = ['click', 'pointerdown', 'pointerup', 'mousedown', 'mouseup', 'touchstart', 'touchend', 'change'];
-
 /** Whether something of the scripts could not be followed that may be what opens the menu. */
 const isUnclear = ({ limits, hearing }: Page, toggle: ElementNode): boolean => {
   const unread = limits.filter(({ kind }) => kind === 'unread');
   return (
-    (unread.length > 0 && hearing.of(toggle, PRESSES)) ||
+    (unread.length > 0 && hearing.of(toggle, [...PRESSES, 'change'])) ||
     unread.some(({ consequence }) => consequence.startsWith(STOPS))
   );
 };
 
-function inspect({ menus, scene, routes, page }: Subject): readonly Observation[] {
-  return menus.flatMap((menu): Observation[] => {
-    const items = menu.items.filter(({ element }) => !menu.toggles.some((toggle) => toggle.element === element));
-    if (items.length === 0 || items.some(({ element }) => scene.reach(element) !== null)) return [];
-    return menu.toggles.flatMap((toggle): Observation[] => {
-      const { element } = toggle;
-      if (scene.reach(element) === null) return [];
-      if (
-        routes.some((o) => o.moves.some((move) => move.element === element || isAncestorOrSelf(element, move.element)))
-      )
-        return [];
-      if (routes.some((o) => endsOn(o, element, 'press', 'key', 'hover', 'focus'))) return [];
-      return [
-        {
-          at: onElement(element),
-          menus: [menu],
-          state: 'normal',
-          message: 'dead',
-          ...(isUnclear(page, element) ? { verdict: 'look' as const } : {}),
-          data: { subject: subjectOf(element, scene), count: items.length },
-        },
-      ];
-    });
+function inspect(subject: Subject): readonly Observation[] {
+  return subject.menus.flatMap((menu) => [...deadToggles(menu, subject), ...deadDisclosures(menu, subject)]);
+}
+
+function deadToggles(menu: Menu, { scene, routes, page }: Subject): Observation[] {
+  const items = menu.items.filter(({ element }) => !menu.toggles.some((toggle) => toggle.element === element));
+  if (items.length === 0 || items.some(({ element }) => scene.reach(element) !== null)) return [];
+  return menu.toggles.flatMap(({ element }): Observation[] => {
+    if (scene.reach(element) === null) return [];
+    if (routes.some((o) => o.moves.some((move) => move.element === element || isAncestorOrSelf(element, move.element))))
+      return [];
+    if (routes.some((o) => endsOn(o, element, 'press', 'key', 'hover', 'focus'))) return [];
+    return [observation(element, menu, items.length, { scene, page })];
   });
 }
+
+/** Buttons of items whose submenu nothing at all brings into view. */
+function deadDisclosures(menu: Menu, { scene, routes, page }: Subject): Observation[] {
+  return menu.items.flatMap(({ element, submenu }): Observation[] => {
+    if (!submenu) return [];
+    const members = menu.items.filter((one) => isAncestorOrSelf(submenu, one.element)).map((one) => one.element);
+    if (members.length === 0 || members.some((e) => scene.reach(e) !== null)) return [];
+    if (routes.some(({ shows }) => members.some((e) => shows.has(e)))) return [];
+    const button = buttonOf(element, submenu, scene);
+    return button && scene.reach(button) !== null ? [observation(button, menu, members.length, { scene, page })] : [];
+  });
+}
+
+/** What an item shows for its submenu: itself, or a control of its own beside it; not a link to another page. */
+function buttonOf(item: ElementNode, submenu: ElementNode, scene: Subject['scene']): ElementNode | null {
+  const entry = item.parent?.tag === 'li' ? item.parent : item;
+  const own = [item, ...descendants(entry)].filter((e) => !isAncestorOrSelf(submenu, e));
+  return own.find((e) => addressOf(e).kind !== 'page' && (roleOf(e, scene) === 'button' || discloses(e))) ?? null;
+}
+
+const observation = (
+  element: ElementNode,
+  menu: Menu,
+  count: number,
+  { scene, page }: Pick<Subject, 'scene' | 'page'>,
+): Observation => ({
+  at: onElement(element),
+  menus: [menu],
+  state: 'normal',
+  message: 'dead',
+  ...(isUnclear(page, element) ? { verdict: 'look' as const } : {}),
+  data: { subject: subjectOf(element, scene), count },
+  common: `dead ${element.tag}.${element.classes.join('.')}`,
+});

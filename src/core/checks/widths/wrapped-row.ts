@@ -1,10 +1,13 @@
-import { bottom } from '../../base/index.js';
+import { bottom, intersect, unite, type Rect } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
 import { selectorOf, type ElementNode } from '../../html/index.js';
 import type { Menu } from '../../menus/index.js';
+import { labelOf } from '../../naming/index.js';
+import { boundsOf } from '../../paint/index.js';
 import { setting, type Page, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
+import { textsIn } from '../shared/texts.js';
 import type { Subject } from '../subject.js';
 
 /** Rows of items that break into several lines. */
@@ -20,6 +23,7 @@ export const wrappedRow = defineCheck(
         'A bar made for one row that breaks in two pushes the page down, hangs over what comes next, and looks broken.',
       rule: [
         'The items of a menu that stand in one row on a wide screen stay in one row for as long as the menu is a row.',
+        'Nor do the words of one run into those of the next.',
         'Meant to wrap, and no fault: grids, lists in a footer or beside text, rows with a gap between lines or with centred lines, and two lines of equal length.',
       ],
       faulty: '.menu li { display: inline-block } /* seven items, too wide between 768 and 831 px */',
@@ -34,9 +38,15 @@ export const wrappedRow = defineCheck(
           'Move the query at which the narrow menu begins to where one row fits, or shrink gaps and padding there.',
         criteria: [],
       },
+      collide: {
+        says: 'The items of {menu} have too little room: “{one}” runs {px} px into “{other}”.',
+        mends:
+          'Let the items keep the width of their words (no min-width: 0, no fixed width), or begin the narrow menu earlier.',
+        criteria: [],
+      },
     },
   },
-  (subject) => subject.menus.flatMap((menu) => observe(menu, subject)),
+  (subject) => subject.menus.flatMap((menu) => [...observe(menu, subject), ...collisions(menu, subject)]),
 );
 
 const WIDE = 1920;
@@ -100,6 +110,68 @@ function observe(menu: Menu, subject: Subject): Observation[] {
     },
   ];
 }
+
+/** Less is letters touching, px. */
+const TOUCH = 0.5;
+
+/** Where the words of one item run into those of the next one of its row. */
+function collisions(menu: Menu, { scene, page }: Subject): Observation[] {
+  if (!ROWS.has(menu.kind) || !isOneRow(menu, page)) return [];
+  const [clash] = clashesIn(menu, scene);
+  if (!clash || clashesIn(menu, page.scene(setting(WIDE))).length > 0) return [];
+  const list = listOf(clash.one, clash.other);
+  if (!list) return [];
+  const px = Math.round(clash.px);
+  return [
+    {
+      at: onElement(list),
+      menus: [menu],
+      state: 'normal',
+      message: 'collide',
+      data: {
+        menu: menu.label || selectorOf(menu.root),
+        one: labelOf(clash.one, scene),
+        other: labelOf(clash.other, scene),
+        px,
+      },
+      measured: figure(px, 'px'),
+      needed: figure(0, 'px'),
+      cause: causeOf(scene.style(entryOf(clash.one, list)), 'minWidth') ?? causeOf(scene.style(list), 'display'),
+    },
+  ];
+}
+
+interface Clash {
+  readonly one: ElementNode;
+  readonly other: ElementNode;
+  readonly px: number;
+}
+
+/** Neighbours in a row whose words lie over one another, the worst first. */
+function clashesIn(menu: Menu, scene: Scene): readonly Clash[] {
+  return linesOf(menu, scene)
+    .flatMap(({ items }) => {
+      const words = items
+        .flatMap((element) => wordsOf(element, scene) ?? [])
+        .sort((a, b) => a.rect.x - b.rect.x || a.element.index - b.element.index);
+      return words.slice(1).flatMap((other, i): Clash[] => {
+        const one = words[i]!;
+        const shared = intersect(one.rect, other.rect);
+        const level = shared !== null && shared.height > Math.min(one.rect.height, other.rect.height) / 2;
+        return level && shared.width >= TOUCH ? [{ one: one.element, other: other.element, px: shared.width }] : [];
+      });
+    })
+    .sort((a, b) => b.px - a.px);
+}
+
+/** Where the words of an item stand; null where there are none, or something cuts them off. */
+function wordsOf(element: ElementNode, scene: Scene): { readonly element: ElementNode; readonly rect: Rect } | null {
+  const rects = textsIn(element, scene).map(({ node }) => boundsOf(node.matrix, node.rect));
+  return isCutOff(element, scene) || rects.length === 0 ? null : { element, rect: rects.reduce(unite) };
+}
+
+const isCutOff = (element: ElementNode, scene: Scene): boolean =>
+  [element, element.parent].some((e) => e !== null && scene.style(e).overflowX !== 'visible');
 
 /** What the entries of a list need beside one another, px: their boxes, margins and what lies between two of a line. */
 function neededBy(lines: readonly Line[], list: ElementNode, scene: Scene): number {

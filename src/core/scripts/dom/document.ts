@@ -39,7 +39,12 @@ export function defineDocument(realm: Realm, reading: Reading): void {
   page.props.set('title', '');
   page.props.set('fonts', plain(realm, { ready: UNKNOWN }));
   getter(page, 'URL documentURI baseURI', (r) => r.url);
-  getter(page, 'location', (r) => r.get(realm.window, 'location'));
+  getter(
+    page,
+    'location',
+    (r) => r.get(realm.window, 'location'),
+    (r, _self, to) => r.goTo(typeof to === 'string' ? to : null),
+  );
   getter(page, 'currentScript', (r) => r.wrap(r.running));
   getter(page, 'styleSheets', () => UNKNOWN);
   getter(page, 'links', (r) =>

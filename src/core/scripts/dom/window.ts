@@ -62,10 +62,13 @@ function definePage(realm: Realm, reading: Reading): void {
   const { window } = realm;
   const url = safeUrl(reading.url, 'file:///') ?? new URL('file:///');
   const { href, hash, host, hostname, pathname, protocol, search, origin } = url;
-  const location = plain(realm, { href, hash, host, hostname, pathname, protocol, search, origin });
-  method(realm, location, 'assign replace reload', () => undefined);
+  const location = plain(realm, { hash, host, hostname, pathname, protocol, search, origin });
+  const go = (r: Reading, _self: Value, to: Value) => r.goTo(typeof to === 'string' ? to : null);
+  getter(location, 'href', () => href, go);
+  method(realm, location, 'assign replace', (r, self, [to]) => go(r, self, to));
+  method(realm, location, 'reload', () => undefined);
   method(realm, location, 'toString', () => href);
-  window.props.set('location', location);
+  getter(window, 'location', () => location, go);
   const navigator = plain(realm, {
     userAgent: 'Mozilla/5.0 (X11; Linux x86_64) AppleWebKit/537.36 (KHTML, like Gecko) Chrome/120.0.0.0 Safari/537.36',
     platform: 'Linux x86_64',
