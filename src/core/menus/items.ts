@@ -41,11 +41,13 @@ const inList = (e: ElementNode, root: ElementNode): boolean => {
   return false;
 };
 
+/** Whether an element or what it stands in is called the name or sign of the site. */
+export const saysBrand = (e: ElementNode): boolean =>
+  hasWord(e, BRAND_WORDS) || (e.parent !== null && hasWord(e.parent, BRAND_WORDS));
+
 /** The name of the site beside a list of links is no entry of it. */
 const isBrand = (e: ElementNode, root: ElementNode): boolean =>
-  isLink(e) &&
-  (hasWord(e, BRAND_WORDS) || (e.parent !== null && e.parent !== root && hasWord(e.parent, BRAND_WORDS))) &&
-  !inList(e, root);
+  isLink(e) && (hasWord(e, BRAND_WORDS) || (e.parent !== root && saysBrand(e))) && !inList(e, root);
 
 /** A plain element that names the panel nested below it in a list entry. */
 function headOf(entry: ElementNode): ElementNode | null {

@@ -1,5 +1,5 @@
 import { closest, collapseSpace, textContent, type ElementNode } from '../../html/index.js';
-import type { Menu, MenuItem } from '../../menus/index.js';
+import { saysBrand, type Menu, type MenuItem } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { isOwnAddress, urlOf, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
@@ -52,7 +52,12 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
     return [];
   const others = menu.items.filter((i) => i !== item && i.parent === item.parent && i.current === null);
   if (others.length === 0 || !others.every((i) => standsOut(element, i.element, scene))) return [];
-  if (guessed && !others.every((i) => !standsOut(i.element, others[0]!.element, scene))) return [];
+  if (guessed) {
+    const alike = others.filter(
+      (i) => scene.reach(i.element) !== null && !standsOut(i.element, others[0]!.element, scene),
+    );
+    if (alike.length < others.length) return [];
+  }
   const told = guessed || /\b(current|here)\b/i.test(collapseSpace(textContent(element)));
   return [
     {
@@ -67,9 +72,10 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
 }
 
 /** Whether an item leads to the page one is on, where nothing else in its menu is marked as the current page. */
-function isGuessed({ href }: MenuItem, { items }: Menu, { page }: Subject): boolean {
+function isGuessed({ href, element }: MenuItem, { items }: Menu, { page }: Subject): boolean {
   const url = href === null || href.includes('#') ? null : urlOf(href, page);
-  return url !== null && isOwnAddress(url, page) && items.length > 2 && items.every(({ current }) => current === null);
+  if (url === null || !isOwnAddress(url, page) || saysBrand(element)) return false;
+  return items.length > 2 && items.every(({ current }) => current === null);
 }
 
 const entryOf = (e: ElementNode): ElementNode | null => (e.parent?.tag === 'li' ? e.parent : null);
