@@ -10,6 +10,8 @@ const page = (css: string) =>
   );
 const STICKY = 'nav{position:sticky;top:0;height:40px}nav.open ul.l,nav.open ul{position:absolute}';
 
+const BELOW = 'nav.open ul{top:64px;height:100vh;overflow:auto}';
+
 const FAULTY: readonly Faulty[] = [
   {
     name: 'a fixed panel taller than the screen',
@@ -28,6 +30,12 @@ const FAULTY: readonly Faulty[] = [
     page: page(STICKY),
     finds: ['tall normal '],
     mended: page(`${STICKY}nav.open ul{max-height:90vh;overflow:auto}`),
+  },
+  {
+    name: 'a panel as high as the screen that begins below a bar',
+    page: page(BELOW),
+    finds: ['past normal '],
+    mended: page(`${BELOW}nav.open ul{height:auto;bottom:0}`),
   },
 ];
 const NEAR: readonly NearMiss[] = [

@@ -49,6 +49,13 @@ const NEAR: readonly NearMiss[] = [
     page: page('<input type=checkbox id=c><label for=c>Menu</label>', '', '#c:checked~ul{display:block}'),
   },
   { name: 'an item that hovering opens', page: entry('', 'li:hover>.sub{display:block}') },
+  {
+    name: 'a submenu that opens and is cut off',
+    page: entry(
+      '',
+      'nav{overflow:hidden;height:96px}.sub{position:absolute;top:120px}nav,li{position:relative}li:hover>.sub{display:block}',
+    ),
+  },
   { name: 'the items are in view', page: page(BUTTON, '', 'nav ul{display:block}') },
   { name: 'the button does not show', page: page(BUTTON, '', 'button{display:none}') },
 ];

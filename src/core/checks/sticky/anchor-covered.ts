@@ -7,7 +7,7 @@ import { discloses } from '../../menus/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusAround } from '../shared/around.js';
 import { causeOf } from '../shared/causes.js';
-import { partAround, stuckAt, type StuckPart } from '../shared/stuck.js';
+import { mayStick, partAround, stuckAt, type StuckPart } from '../shared/stuck.js';
 import type { Subject } from '../subject.js';
 import { placeOfItem } from '../shared/items.js';
 
@@ -41,6 +41,9 @@ export const anchorCovered = defineCheck(
   inspect,
 );
 
+/** Targets looked at before it is taken that no bar is over them. */
+const MOST = 6;
+
 function inspect(subject: Subject): readonly Observation[] {
   const { scene, page, setting, menus } = subject;
   if (!scene.document.elements.some((e) => ['fixed', 'sticky'].includes(scene.style(e).position))) return [];
@@ -48,16 +51,17 @@ function inspect(subject: Subject): readonly Observation[] {
   const middle = scrolledScene(page, setting, scrollEnd(scene) / 2);
   const parts = stuckAt(middle, scene);
   if (parts.length === 0) return [];
-  /** Whether a bar is really there once the page is scrolled to a target: looked at once for all that end up under it. */
-  const there = new Map<StuckPart, boolean>();
+  /** Bars that are really there once the page is scrolled to a target: seen once, that holds for all that end up under them. */
+  const there = new Set<StuckPart>();
+  let looks = MOST;
   return [...targetsOf(subject)].flatMap(([id, target]): Observation[] => {
     const rect = scene.rect(target)!;
     const line = partAround(target, parts) ? null : firstLine(target, scene);
     const { y } = landingOf(scene, target, rect);
     const bar = line && y > 0 ? barOver(line, y, parts, middle) : null;
     if (!line || !bar || isAncestorOrSelf(bar.element, target)) return [];
-    if (!there.has(bar)) there.set(bar, isCovered(id, target, bar, subject));
-    return there.get(bar) ? [observation(id, target, line, y, bar, around.get(bar.element) ?? [], middle)] : [];
+    if (!there.has(bar) && looks-- > 0 && isCovered(id, target, bar, subject)) there.add(bar);
+    return there.has(bar) ? [observation(id, target, line, y, bar, around.get(bar.element) ?? [], middle)] : [];
   });
 }
 
@@ -127,6 +131,8 @@ function firstLine(target: ElementNode, scene: Scene): PaintItem | null {
     const { fragment, rect } = item.node;
     const element = elementOf(item);
     if (fragment.kind !== 'text' || fragment.text.trim() === '' || !element || !scene.isVisible(element)) continue;
+    // What sticks itself is not what one came for.
+    if (mayStick(element, scene) && !mayStick(target, scene)) continue;
     if (rect.width < 2 || rect.height < 2 || scene.seen(element) === null) continue;
     if (isAncestorOrSelf(target, element)) {
       if (!first || rect.y < first.node.rect.y) first = item;

@@ -1,7 +1,9 @@
 import { bottom } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
-import { closest, selectorOf, type ElementNode } from '../../html/index.js';
+import { resolveLength } from '../../css/index.js';
+import { closest, descendants, selectorOf, type ElementNode } from '../../html/index.js';
 import { subjectOf } from '../../naming/index.js';
+import { boundsOf } from '../../paint/index.js';
 import { scrolledScene, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
@@ -35,6 +37,12 @@ export const tallPanel = defineCheck(
         mends: 'Give {panel} max-height: 100dvh (less the bar above it) and overflow-y: auto.',
         criteria: [{ number: '1.4.10', level: 'AA' }],
       },
+      past: {
+        says: 'The panel of {handle} scrolls, but ends {px} px below the screen ({height} px high): even at its end {count} of {all} items stay out of view.',
+        mends:
+          'Let {panel} end where the screen does: bottom: 0 instead of a height, or a max-height less what stands above it.',
+        criteria: [{ number: '1.4.10', level: 'AA' }],
+      },
     },
   },
   (subject) => shownPanels(subject).flatMap((panel) => observe(panel, subject)),
@@ -48,21 +56,23 @@ function observe({ root, handle, menu, controls }: ShownPanel, subject: Subject)
   const parents = new Set(menu.items.filter(({ element }) => controls.includes(element)).map(({ parent }) => parent));
   const members = menu.items.filter((item) => parents.has(item.parent)).map(({ element }) => element);
   const { height } = scene.medium;
-  const lost = members.filter((e) => isBelow(e, scene, height) && !isReached(e, subject));
-  const low = Math.max(0, ...lost.flatMap((e) => scene.rect(e) ?? []).map(bottom));
-  if (lost.length === 0) return [];
+  const below = members.filter((e) => isBelow(e, scene, height) && !isReached(e, subject));
+  const past = below.length > 0 ? [] : members.flatMap((e) => pastEnd(e, scene) ?? []);
+  const count = below.length + past.length;
+  const low = Math.max(0, ...past, ...below.flatMap((e) => scene.rect(e) ?? []).map(bottom));
+  if (count === 0) return [];
   return [
     {
       at: onElement(root),
       menus: [menu],
       state: 'normal',
-      message: 'tall',
+      message: past.length > 0 ? 'past' : 'tall',
       ...(isMovedByScript(root, subject) ? { verdict: 'look' as const } : {}),
       data: {
         handle: handle ? subjectOf(handle, scene) : selectorOf(root),
         px: Math.round(low - height),
         height,
-        count: lost.length,
+        count,
         all: members.length,
         panel: selectorOf(root),
       },
@@ -74,6 +84,23 @@ function observe({ root, handle, menu, controls }: ShownPanel, subject: Subject)
         causeOf(scene.style(root), 'position'),
     },
   ];
+}
+
+/** Where an item ends once the fixed part that it scrolls in is scrolled to its end; null where that is on the screen. */
+function pastEnd(element: ElementNode, scene: Scene): number | null {
+  const rect = scene.rect(element);
+  const [node] = scene.nodes(element);
+  const clip = node?.clips.findLast(({ scrolls }) => scrolls);
+  const scroller = clip?.box.element;
+  if (!rect || !node?.fixed || !clip || !scroller || !scene.isVisible(element)) return null;
+  const { height } = scene.medium;
+  const edge = bottom(boundsOf(clip.matrix, clip.rect));
+  if (edge <= height + 1) return null;
+  const inside = [...descendants(scroller)].flatMap((e) => scene.rect(e) ?? []).map(bottom);
+  const { paddingBottom } = scene.style(scroller);
+  const end = Math.max(...inside) + resolveLength(paddingBottom, scene.medium.width);
+  const last = bottom(rect) - Math.max(0, end - edge);
+  return last - height >= rect.height * SHARE ? last : null;
 }
 
 /** What a script does with wheels and fingers over a panel is not followed: it may scroll it. */
