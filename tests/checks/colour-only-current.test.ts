@@ -24,6 +24,10 @@ const NEAR: readonly NearMiss[] = [
   { name: 'three to one apart', page: page('a{color:#000}[aria-current]{background:#444;color:#fff}') },
   { name: 'a generated mark', page: page('[aria-current]{color:#0b5563}[aria-current]::before{content:"• "}') },
   { name: 'a bar by shadow', page: page('[aria-current]{color:#0b5563;box-shadow:inset 0 -3px #0b5563}') },
+  {
+    name: 'a gradient beneath all of them',
+    page: page('nav ul{display:flex;background:linear-gradient(90deg,#fff,#9ab)}[aria-current]{font-size:16px}'),
+  },
   { name: 'nothing shows it at all', page: page('') },
 ];
 

@@ -20,6 +20,12 @@ const FAULTY: readonly Faulty[] = [
     finds: ['repeated normal Two'],
     mended: MENDED,
   },
+  {
+    name: 'the id of lists in two menus',
+    page: `<!doctype html><nav aria-label=A><ul id=m>${links('Home', 'Fares')}</ul></nav><nav aria-label=B><ul id=m>${links('Map', 'Crew')}</ul></nav>`,
+    finds: ['repeated normal '],
+    mended: MENDED,
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'each once', page: MENDED },

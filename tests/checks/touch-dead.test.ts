@@ -23,6 +23,17 @@ const FAULTY: readonly Faulty[] = [
       DROP_LINK,
     ),
   },
+  {
+    name: 'a listener of the whole page keeps nobody from following the link',
+    page: dropPage(
+      '.p:hover .s{display:block}',
+      DROP_LINK,
+      '',
+      "document.addEventListener('touchstart',(e)=>{e.preventDefault()})",
+    ),
+    finds: ['navigates normal Islands'],
+    mended: MENDED,
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'the parent leads nowhere', page: dropPage('.p:hover .s{display:block}', '<a href="#">Islands</a>') },
@@ -34,6 +45,15 @@ const NEAR: readonly NearMiss[] = [
       DROP_LINK,
       '',
       "document.querySelector('.p > a').onclick=(e)=>{e.preventDefault();e.target.parentNode.classList.toggle('open')}",
+    ),
+  },
+  {
+    name: 'a script opens it where a finger lands',
+    page: dropPage(
+      '.p:hover .s,.open .s{display:block}',
+      DROP_LINK,
+      '',
+      "document.querySelector('.p > a').addEventListener('touchstart',(e)=>{e.preventDefault();e.target.parentNode.classList.add('open')})",
     ),
   },
   { name: 'it stands open', page: dropPage('.s{display:block}', DROP_LINK) },

@@ -109,13 +109,18 @@ const weighed = (findings: readonly Finding[], weights: AuditOptions['weights'])
 /** Parts of a menu that show only once a script opens them are not opened yet, and the result says so. */
 function unopened(menu: Menu, plan: Plan): Limit[] {
   const hidden = new Set<Menu['items'][number]>();
+  if (plan.page.hearing.scripted === null) return [];
   for (const width of plan.rungs.flatMap(endsOf)) {
     const { scene } = plan.rest(width);
     const handles = [...menu.toggles, ...menu.items.filter((item) => item.submenu !== null)];
     if (handles.every(({ element }) => scene.reach(element) === null)) continue;
     const opened = plan.openings(width);
+    const isShown = ({ element }: Menu['items'][number]) =>
+      scene.reach(element) !== null || opened.some(({ shows }) => shows.has(element));
+    // The other presentation of a menu is hidden on purpose.
+    const addresses = new Set(menu.items.filter(isShown).map(({ href }) => href));
     for (const item of menu.items)
-      if (scene.reach(item.element) === null && !opened.some(({ shows }) => shows.has(item.element))) hidden.add(item);
+      if (!isShown(item) && (item.href === null || !addresses.has(item.href))) hidden.add(item);
   }
   if (hidden.size === 0) return [];
   return [

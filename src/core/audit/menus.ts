@@ -72,6 +72,7 @@ export function menusOf(page: Page, options: Range & { readonly height: number }
     width,
     scene: sceneAt(width),
     openings: openingsAt(menus, page, setting(width, { height })),
+    byTouch: openingsAt(menus, page, setting(width, { height, visitor: 'touch' })),
   }));
   return {
     page: page.name,
@@ -104,6 +105,8 @@ interface Look {
   readonly width: number;
   readonly scene: Scene;
   readonly openings: readonly Opening[];
+  /** Those of a visitor who has nothing but fingers. */
+  readonly byTouch: readonly Opening[];
 }
 
 function routesOf(menu: Menu, looks: readonly Look[]): readonly MenuRoute[] {
@@ -124,16 +127,16 @@ function routesOf(menu: Menu, looks: readonly Look[]): readonly MenuRoute[] {
 
 const leads = (href: string | null): boolean => href !== null && !/^\s*(#|javascript:|$)/i.test(href);
 
-function reachOf(menu: Menu, { width, scene, openings }: Look): MenuReach {
-  const count = (usable: (opening: Opening) => boolean): number =>
+function reachOf(menu: Menu, { width, scene, openings, byTouch }: Look): MenuReach {
+  const count = (usable: (opening: Opening) => boolean, among = openings): number =>
     menu.items.filter(
-      ({ element }) => scene.reach(element) !== null || openings.some((o) => o.shows.has(element) && usable(o)),
+      ({ element }) => scene.reach(element) !== null || among.some((o) => o.shows.has(element) && usable(o)),
     ).length;
   const every = (o: Opening, test: (move: Opening['moves'][number]) => boolean) => o.moves.every(test);
   return {
     width,
     mouse: count((o) => every(o, ({ by }) => by === 'hover' || by === 'press')),
-    touch: count((o) => every(o, ({ by }) => by === 'press')),
+    touch: count((o) => every(o, ({ by }) => by === 'press'), byTouch),
     keyboard: count((o) => every(o, ({ by }) => by === 'focus' || by === 'key')),
   };
 }

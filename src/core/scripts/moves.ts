@@ -99,9 +99,12 @@ const takesFocus = (element: ElementNode, standing: Standing): boolean =>
   (FOCUSABLE.has(element.tag) && standing.attribute(element, 'disabled') === undefined) ||
   (element.tag === 'a' && standing.attribute(element, 'href') !== undefined);
 
+const TOUCHES = ['pointerdown', 'touchstart', 'pointerup', 'touchend'];
+
 function press(actor: Actor, element: ElementNode, touch: boolean): void {
   const { standing } = actor;
-  if (touch) for (const type of ['pointerdown', 'touchstart', 'pointerup', 'touchend']) actor.fire(element, type);
+  // What a finger does is followed by what a mouse does, unless a script says that it is done.
+  if (touch && TOUCHES.filter((type) => actor.fire(element, type) && type.startsWith('touch')).length > 0) return;
   hover(actor, element);
   if (!touch) actor.fire(element, 'pointerdown');
   const held = actor.fire(element, 'mousedown');

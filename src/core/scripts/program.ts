@@ -169,7 +169,7 @@ export class Program {
       this.document,
       this.scripts.flatMap(({ source }) => (source ? [source.text] : [])),
     );
-    for (const look of looks) {
+    for (const look of looks.flatMap((one) => (this.#hearsFingers(one) ? [one, { ...one, touch: true }] : [one]))) {
       const { reading } = this.#load(look);
       const most = reading.steps + SURVEY_STEPS;
       if (heedsScroll(reading))
@@ -177,7 +177,7 @@ export class Program {
           this.after([{ by: 'scroll', element: this.document.root }], { ...look, scroll: { x: 0, y } });
       for (const moves of tried(this.document, this.listening(look), mentioned)) {
         if (reading.steps > most) break;
-        if (!isHeard(reading, moves[0]!.element, HEARD)) continue;
+        if (!isHeard(reading, moves[0]!.element, look.touch ? TOUCHES : HEARD)) continue;
         this.after(moves, look);
       }
       for (const [element, own] of reading.possible) {
@@ -187,6 +187,11 @@ export class Program {
       }
     }
     return out;
+  }
+
+  #hearsFingers(look: Look): boolean {
+    const { reading } = this.#load(look);
+    return [...reading.listeners.values()].some((byType) => TOUCHES.some((type) => byType.has(type)));
   }
 
   /** Elements into which scripts write content while they start. */
@@ -273,6 +278,7 @@ export class Program {
 
 /** What layout told scripts at one width holds for widths near it. */
 const NEAR = 64;
+const TOUCHES = ['touchstart', 'touchend'];
 /** Whatever a press, a hover, a focus or a key sets going. */
 const HEARD =
   'click pointerdown pointerup mousedown mouseup touchstart touchend change input toggle beforetoggle command keydown keyup keypress pointerover mouseover pointerenter mouseenter pointermove mousemove pointerout mouseout pointerleave mouseleave focus focusin blur focusout'.split(

@@ -1,5 +1,5 @@
 import { grouped } from '../../base/index.js';
-import { splitTokens, type ElementNode } from '../../html/index.js';
+import { isAncestorOrSelf, splitTokens, type ElementNode } from '../../html/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Subject } from '../subject.js';
@@ -57,7 +57,7 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
   const inMenu = (e: ElementNode) =>
     menus.some(
       (m) =>
-        m.root === e ||
+        isAncestorOrSelf(m.root, e) ||
         m.items.some((i) => i.element === e || i.submenu === e) ||
         m.toggles.some((t) => t.element === e),
     );

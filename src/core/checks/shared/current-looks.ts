@@ -1,4 +1,4 @@
-import type { ElementNode } from '../../html/index.js';
+import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 import type { Control } from './controls.js';
@@ -28,8 +28,21 @@ export function currentBeside(control: Control, subject: Subject): CurrentLook |
   );
   const beside = (like[0] ?? others[0])?.element;
   const colours = beside && compareColours(element, scene, beside, scene);
-  return beside && colours ? { colours, other: differsElsewhere(element, beside, scene), beside } : null;
+  if (!beside || !colours) return null;
+  const seen = hasSameGround(element, beside, scene) ? { ...colours, ground: 1 } : colours;
+  return { colours: seen, other: differsElsewhere(element, beside, scene), beside };
 }
+
+/** Whether two items have no grounds of their own, or the same: a gradient beneath them tells nobody which is which. */
+const hasSameGround = (one: ElementNode, other: ElementNode, scene: Scene): boolean => {
+  const own = (e: ElementNode) =>
+    partsOf(e)
+      .filter((part) => isAncestorOrSelf(part, e))
+      .map((part) => scene.style(part))
+      .map(({ backgroundColor, backgroundImage }) => JSON.stringify([backgroundColor, backgroundImage]))
+      .join();
+  return own(one) === own(other);
+};
 
 const distance = (a: ElementNode, b: ElementNode): number => Math.abs(a.index - b.index);
 const alike = (a: ElementNode, b: ElementNode, scene: Scene): boolean =>

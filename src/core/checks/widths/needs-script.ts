@@ -16,6 +16,7 @@ export const needsScript = defineCheck(
         'Scripts fail: on slow lines, behind filters, with old browsers, or because of a mistake elsewhere. A menu that hides until a script opens it is gone then.',
       rule: [
         'With scripts off, the links of every menu are in view or can be opened by style or markup, or stand elsewhere on the page in view.',
+        'Where less than half of them is out of reach, a person has to look whether other pages lead there.',
         'A menu that a script folds away, so that it stands open without it, is no fault; nor is a toggle that shows only with scripts.',
       ],
       faulty: '.menu { display: none } .menu.is-open { display: block }',
@@ -39,7 +40,7 @@ export const needsScript = defineCheck(
   inspect,
 );
 
-/** Of a menu's links this share must be out of reach before it is a fault of the menu. */
+/** Where less than this share of a menu's links is out of reach, the rest may lead there. */
 const MOST = 0.5;
 
 function inspect(subject: Subject): readonly Observation[] {
@@ -56,7 +57,7 @@ function inspect(subject: Subject): readonly Observation[] {
   const out = menus.flatMap((menu): Observation[] => {
     const links = menu.items.filter(({ href }) => leadsOn(href));
     const lost = hidden(menu);
-    if (lost.length === 0 || lost.length < links.length * MOST) return [];
+    if (lost.length === 0) return [];
     const toggle = menu.toggles.find(({ element }) => scene.reach(element) !== null);
     return [
       {
@@ -64,6 +65,7 @@ function inspect(subject: Subject): readonly Observation[] {
         menus: [menu],
         state: 'normal',
         message: 'hidden',
+        ...(lost.length < links.length * MOST ? { verdict: 'look' as const } : {}),
         data: { count: lost.length, all: links.length, menu: menu.label || 'the menu' },
       },
     ];

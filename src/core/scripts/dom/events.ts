@@ -216,7 +216,9 @@ function notify(reading: Reading, at: Obj, target: Obj, event: Obj, { type, extr
     reading.put(event.props, 'currentTarget', current);
     reading.put(event.props, 'delegateTarget', at);
     if (listener.chained) reading.put(event.props, 'data', listener.data);
+    const before = event.props.get('defaultPrevented');
     answer(reading, listener.handler, current, event, { extra, prevents: listener.chained, stops: listener.chained });
+    if (type === 'touchstart' && isWholePage(reading, at)) reading.put(event.props, 'defaultPrevented', before);
   }
   if (capture || !meets || event.props.get('@@now') === true) return;
   const property = at.props.get(`on${type}`) as Value;
@@ -225,6 +227,10 @@ function notify(reading: Reading, at: Obj, target: Obj, event: Obj, { type, extr
   reading.put(event.props, 'currentTarget', at);
   answer(reading, handler, at, event, { extra: [], prevents: true, stops: false });
 }
+
+/** Listeners of the whole page cannot keep fingers from scrolling: browsers take them for passive. @spec dom §2.8 (default passive value) */
+const isWholePage = ({ realm }: Reading, at: Obj): boolean =>
+  at === realm.window || at === realm.documentObject || (at instanceof El && ['html', 'body'].includes(at.node.tag));
 
 /** Events fired with names of their own only reach listeners that have them. */
 function spacesMeet(listener: Listener, event: Obj): boolean {
