@@ -3,7 +3,7 @@ import { figure } from '../../findings/index.js';
 import { resolveLength } from '../../css/index.js';
 import { closest, descendants, selectorOf, type ElementNode } from '../../html/index.js';
 import { subjectOf } from '../../naming/index.js';
-import { boundsOf } from '../../paint/index.js';
+import { boundsOf, type Clip } from '../../paint/index.js';
 import { scrolledScene, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
@@ -86,21 +86,27 @@ function observe({ root, handle, menu, controls }: ShownPanel, subject: Subject)
   ];
 }
 
-/** Where an item ends once the fixed part that it scrolls in is scrolled to its end; null where that is on the screen. */
+/** Where an item ends once the fixed parts that it scrolls in are scrolled to their ends; null where that is on the screen. */
 function pastEnd(element: ElementNode, scene: Scene): number | null {
   const rect = scene.rect(element);
   const [node] = scene.nodes(element);
-  const clip = node?.clips.findLast(({ scrolls }) => scrolls);
-  const scroller = clip?.box.element;
-  if (!rect || !node?.fixed || !clip || !scroller || !scene.isVisible(element)) return null;
+  if (!rect || !node?.fixed || !scene.isVisible(element)) return null;
   const { height } = scene.medium;
-  const edge = bottom(boundsOf(clip.matrix, clip.rect));
-  if (edge <= height + 1) return null;
-  const inside = [...descendants(scroller)].flatMap((e) => scene.rect(e) ?? []).map(bottom);
-  const { paddingBottom } = scene.style(scroller);
-  const end = Math.max(...inside) + resolveLength(paddingBottom, scene.medium.width);
-  const last = bottom(rect) - Math.max(0, end - edge);
+  const scrollers = node.clips.filter(({ scrolls }) => scrolls);
+  if (!scrollers.some(({ matrix, rect: own }) => bottom(boundsOf(matrix, own)) > height + 1)) return null;
+  const last = bottom(rect) - scrollers.reduce((sum, clip) => sum + roomBelow(clip, scene), 0);
   return last - height >= rect.height * SHARE ? last : null;
+}
+
+/** How far the content of a scroller can be scrolled up, px. */
+function roomBelow({ box: { element }, matrix, rect }: Clip, scene: Scene): number {
+  if (!element) return 0;
+  const own = [...descendants(element)].filter(
+    (e) => scene.nodes(e)[0]?.clips.findLast(({ scrolls }) => scrolls)?.box.element === element,
+  );
+  const end = Math.max(0, ...own.flatMap((e) => scene.rect(e) ?? []).map(bottom));
+  const padding = resolveLength(scene.style(element).paddingBottom, scene.medium.width);
+  return Math.max(0, end + padding - bottom(boundsOf(matrix, rect)));
 }
 
 /** What a script does with wheels and fingers over a panel is not followed: it may scroll it. */
