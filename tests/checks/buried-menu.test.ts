@@ -15,6 +15,12 @@ const bar = (css: string) => barPage(`nav{position:sticky;top:0;height:48px;back
 
 const FAULTY: readonly Faulty[] = [
   {
+    name: 'a toolbar in the page that sticks later on',
+    page: page('nav{z-index:auto}.s{z-index:3}.hero{position:sticky;top:0;z-index:4}'),
+    finds: ['panel normal '],
+    mended: page('nav{z-index:auto}.s{z-index:5}.hero{position:sticky;top:0;z-index:4}'),
+  },
+  {
     name: 'the panel’s number counts inside the header alone',
     page: page('.hero{z-index:5}'),
     finds: ['panel normal '],

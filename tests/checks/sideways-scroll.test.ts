@@ -9,7 +9,16 @@ const page = (css: string, around = '<main>Text</main>') =>
     around,
   );
 
+const RIGHT_TO_LEFT = page('body{direction:rtl}');
 const FAULTY: readonly Faulty[] = [
+  {
+    name: 'a row written from right to left',
+    page: RIGHT_TO_LEFT,
+    finds: ['wide normal '],
+    widths: '320–558',
+    options: RANGE,
+    mended: page('body{direction:rtl}ul{flex-wrap:wrap}'),
+  },
   {
     name: 'a row that does not shrink',
     page: page(''),

@@ -230,12 +230,13 @@ export class Scene extends Glance {
   get #ends(): Ends {
     const { scrollSize, medium } = this;
     const { x, y } = this.setting.scroll;
+    const width = Math.max(scrollSize.width, medium.width);
     return {
       screen: { x, y, width: medium.width, height: medium.height },
       page: {
-        x: 0,
+        x: this.scrollsLeftwards ? medium.width - width : 0,
         y: 0,
-        width: Math.max(scrollSize.width, medium.width),
+        width,
         height: Math.max(scrollSize.height, medium.height),
       },
     };
@@ -339,6 +340,12 @@ export class Scene extends Glance {
     return this.#canvas;
   }
 
+  /** Whether what stands out to the left is scrolled to, and what stands out to the right is lost. @spec css-writing-modes-4 §8.1 */
+  get scrollsLeftwards(): boolean {
+    const { body, root } = this.document;
+    return this.style(body ?? root).direction === 'rtl';
+  }
+
   /** The scrollable size of the document, at least the viewport, px. @spec css-overflow-3 §2.2 */
   get scrollSize(): { readonly width: number; readonly height: number } {
     return (this.#scrollSize ??= this.#measureScroll());
@@ -348,7 +355,8 @@ export class Scene extends Glance {
     const root = this.style(this.document.root);
     const body = this.document.body ? this.style(this.document.body) : null;
     const cut = root.overflowX !== 'visible' ? root.overflowX : (body?.overflowX ?? 'visible');
-    const { width, height } = reachOf(this.roots, { width: this.layout.width, height: this.medium.height });
+    const least = { width: this.layout.width, height: this.medium.height };
+    const { width, height } = reachOf(this.roots, least, this.scrollsLeftwards);
     return { width: Math.round(cut === 'clip' ? this.layout.width : width), height: Math.round(height) };
   }
 

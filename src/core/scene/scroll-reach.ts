@@ -8,11 +8,16 @@ export interface Reach {
   readonly height: number;
 }
 
-/** How far a page can be scrolled, px. @param least where it reaches without what stands out */
-export function reachOf(roots: readonly PaintNode[], least: Reach): Reach {
+/**
+ * How far a page can be scrolled, px.
+ * @param least where it reaches without what stands out
+ * @param leftwards whether it grows to the left, as pages written from right to left do
+ */
+export function reachOf(roots: readonly PaintNode[], least: Reach, leftwards = false): Reach {
   let { width, height } = least;
+  const far = (rect: Rect): number => (leftwards ? least.width - rect.x : right(rect));
   const add = (rect: Rect) => {
-    width = Math.max(width, right(rect));
+    width = Math.max(width, far(rect));
     height = Math.max(height, bottom(rect));
   };
   /** What is transformed together counts together, with the rectangle around it. */
@@ -26,8 +31,8 @@ export function reachOf(roots: readonly PaintNode[], least: Reach): Reach {
     const { matrix } = node;
     if (!matrix) {
       // Clips only take away: what lies within what is known already adds nothing.
-      if (right(own) <= width && bottom(own) <= height) continue;
-      if (isEmpty(own) && !isFilled(node, own)) continue;
+      if (far(own) <= width && bottom(own) <= height) continue;
+      if (isEmpty(own) && !isFilled(node, own, leftwards ? least.width : null)) continue;
       const rect = kept(node, own, onPage);
       if (rect) add(rect);
     } else if (node.clips.some((clip) => !clip.paintOnly && clip.matrix !== matrix)) {
@@ -52,7 +57,7 @@ const unstuck = ({ stuck }: PaintNode, rect: Rect): Rect =>
 const isEmpty = ({ width, height }: Rect): boolean => width <= 0 || height <= 0;
 
 /** What has no extent is nowhere to scroll to, unless what stands in it has some that can be reached. */
-function isFilled(node: PaintNode, own: Rect): boolean {
+function isFilled(node: PaintNode, own: Rect, leftwardsFrom: number | null): boolean {
   if (clipsOwn(node)) return false;
   let all = own;
   const visit = ({ children }: PaintNode, holds: boolean) => {
@@ -63,7 +68,8 @@ function isFilled(node: PaintNode, own: Rect): boolean {
     }
   };
   visit(node, containsAbsolute(node.box));
-  return !isEmpty(all) && right(all) > 0 && bottom(all) > 0;
+  const meets = leftwardsFrom === null ? right(all) > 0 : all.x < leftwardsFrom;
+  return !isEmpty(all) && meets && bottom(all) > 0;
 }
 
 const clipsOwn = ({ box, children }: PaintNode): boolean =>

@@ -170,8 +170,11 @@ function cutterOf(element: ElementNode, root: ElementNode, whole: Rect, scene: S
 
 /** Whether no scrolling brings the rest back. */
 function isLost({ element, side }: Cut, scene: Scene): boolean {
-  if (side === 'left' || scene.nodes(element).some(({ fixed }) => fixed)) return true;
-  return screenHides(scene) || scene.scrollSize.width < right(scene.rect(element)!) - 1;
+  const lost = scene.scrollsLeftwards ? 'right' : 'left';
+  if (side === lost || scene.nodes(element).some(({ fixed }) => fixed)) return true;
+  const rect = scene.rect(element)!;
+  const far = scene.scrollsLeftwards ? scene.medium.width - rect.x : right(rect);
+  return screenHides(scene) || scene.scrollSize.width < far - 1;
 }
 
 /** Whether nobody can scroll the page sideways, whatever lies there. @spec css-overflow-3 §3.3 (propagation to the viewport) */

@@ -5,7 +5,7 @@ import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Control } from '../shared/controls.js';
 import { contestInWords, contestOf, contestRemedy } from '../shared/layers.js';
 import { middleOf, pressedInstead } from '../shared/presses.js';
-import { onScreen } from '../shared/stuck.js';
+import { mayStick, onScreen, sticksNow } from '../shared/stuck.js';
 import type { Subject } from '../subject.js';
 import { menusBeneath } from '../shared/beneath.js';
 import { buryOf } from '../shared/buried.js';
@@ -76,13 +76,7 @@ function observe(control: Control, subject: Subject): Observation[] {
 
 /** Something that moves with the page under a part that does not: scrolling brings it out again. */
 function passesUnder(element: ElementNode, cover: ElementNode, scene: Scene): boolean {
-  const stays = (e: ElementNode) => scene.nodes(e).some(({ fixed }) => fixed) || isSticky(e, scene);
-  return stays(cover) && !stays(element);
-}
-
-function isSticky(element: ElementNode, scene: Scene): boolean {
-  for (let e: ElementNode | null = element; e; e = e.parent) if (scene.style(e).position === 'sticky') return true;
-  return false;
+  return sticksNow(cover, scene) && !mayStick(element, scene);
 }
 
 /** What is fixed and stands off the screen is not pressed there. */

@@ -3,7 +3,7 @@ import type { Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 import { shownPanels, type ShownPanel } from './shown-panels.js';
 import { middleOf } from './presses.js';
-import { mayStick } from './stuck.js';
+import { mayStick, sticksNow } from './stuck.js';
 
 /** A panel painted under other content, and what covers most of it. */
 export interface Bury {
@@ -54,6 +54,6 @@ function coverAt(x: number, y: number, panel: ShownPanel, scene: Scene): Element
   const hit = scene.hit(x, y);
   if (!hit || isAncestorOrSelf(panel.root, hit) || isAncestorOrSelf(hit, panel.root)) return null;
   if (panel.handle && (isAncestorOrSelf(panel.handle, hit) || isAncestorOrSelf(hit, panel.handle))) return null;
-  if (mayStick(hit, scene) && !mayStick(panel.root, scene)) return null;
+  if (sticksNow(hit, scene) && !mayStick(panel.root, scene)) return null;
   return hit;
 }

@@ -34,7 +34,8 @@ function levelsOf(element: ElementNode, scene: Scene): readonly (Level & { reado
     if (reasons.length > 0 || isPositioned(box))
       out.unshift({ element: box.element, z: usedZIndex(box), reasons, box });
   }
-  return out;
+  // What is positioned alone lets what stands in it be compared with what is outside.
+  return out.filter(({ reasons }, i) => reasons.length > 0 || i === out.length - 1);
 }
 
 /** Why one element is painted above another. */

@@ -71,6 +71,12 @@ function kindOf(rect: Rect, { medium }: Scene): StuckPart['kind'] {
 export const partAround = (element: ElementNode, parts: readonly StuckPart[]): StuckPart | null =>
   parts.find((part) => isAncestorOrSelf(part.element, element)) ?? null;
 
+/** Whether an element stands where it does because it is fixed, or sticks: elsewhere it scrolls like all else. */
+export const sticksNow = (element: ElementNode, scene: Scene): boolean =>
+  closest(element, (e) =>
+    scene.nodes(e).some(({ fixed, stuck }) => fixed || (stuck !== null && (stuck.x !== 0 || stuck.y !== 0))),
+  ) !== null;
+
 /** Whether an element or something around it is fixed or sticky. */
 export const mayStick = (element: ElementNode, scene: Scene): boolean =>
   closest(element, (e) => ['fixed', 'sticky'].includes(scene.style(e).position)) !== null;

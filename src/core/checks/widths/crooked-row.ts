@@ -1,6 +1,6 @@
 import { bottom, centre, type Rect } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
-import type { ElementNode } from '../../html/index.js';
+import { descendants, type ElementNode } from '../../html/index.js';
 import { formOf, type Menu } from '../../menus/index.js';
 import { boundsOf } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
@@ -40,6 +40,7 @@ export const crookedRow = defineCheck(
 );
 
 const MOST = 4;
+const PICTURES: ReadonlySet<string> = new Set(['svg', 'img', 'picture', 'i']);
 
 interface Placed {
   readonly element: ElementNode;
@@ -53,7 +54,8 @@ function placeOf(element: ElementNode, scene: Scene): Placed | null {
   if (!box) return null;
   const lines = textsIn(element, scene).map(({ node }) => boundsOf(node.matrix, node.rect));
   const level = lines.filter((line) => Math.abs(centre(line).y - centre(lines[0]!).y) < 2);
-  const y = lines.length > 0 ? centre(lines[0]!).y : centre(box).y;
+  const drawn = [...descendants(element)].some((e) => PICTURES.has(e.tag) && scene.seen(e) !== null);
+  const y = lines.length > 0 && !drawn ? centre(lines[0]!).y : centre(box).y;
   // Words on several lines have no level of their own.
   if (lines.length > 0 && level.length < lines.length) return null;
   return { element, box, y };

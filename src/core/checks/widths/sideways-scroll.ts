@@ -28,7 +28,7 @@ export const sidewaysScroll = defineCheck(
     worse: 'higher',
     messages: {
       wide: {
-        says: '{element} reaches {px} px beyond the right edge of the screen, and the page scrolls sideways because of it.',
+        says: '{element} reaches {px} px beyond the {side} edge of the screen, and the page scrolls sideways because of it.',
         mends:
           'Let it shrink or wrap (flex-wrap, min-width: 0), scroll by itself (overflow-x: auto), or begin the narrow menu earlier.',
         criteria: [{ number: '1.4.10', level: 'AA' }],
@@ -52,7 +52,8 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
   );
   const beyond = (e: ElementNode): number => {
     const seen = scene.box(e) ? scene.seen(e) : null;
-    return seen && !scene.nodes(e).some(({ fixed }) => fixed) ? right(seen) - width : 0;
+    if (!seen || scene.nodes(e).some(({ fixed }) => fixed)) return 0;
+    return scene.scrollsLeftwards ? -seen.x : right(seen) - width;
   };
   const end = scene.scrollSize.width - width;
   // What makes the page that wide, innermost; if it is none of a menu's, the menu is not to blame.
@@ -70,7 +71,7 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
       menus: [own.get(widest)!],
       state: 'normal',
       message: 'wide',
-      data: { element: selectorOf(widest), px },
+      data: { element: selectorOf(widest), px, side: scene.scrollsLeftwards ? 'left' : 'right' },
       measured: figure(px, 'px'),
       needed: figure(0, 'px'),
       cause:
