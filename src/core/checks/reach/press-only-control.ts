@@ -68,6 +68,8 @@ export const pressOnlyControl = defineCheck(
           menus,
           state: 'normal',
           message,
+          // What focus alone opens may be meant to be come to, not pressed.
+          ...(message === 'no-role' && !isHeard(element, subject) ? { verdict: 'look' as const } : {}),
           data: { subject: subjectOf(element, subject.scene), tag: element.tag, does },
           common: `${message} ${element.tag} ${does} ${menus.map(({ id }) => id).join()}`,
         },
@@ -77,6 +79,11 @@ export const pressOnlyControl = defineCheck(
 );
 
 const opens = (element: ElementNode, { routes }: Subject): boolean => routes.some((o) => endsOn(o, element, 'press'));
+
+/** Whether a script answers to a press on an element. */
+const isHeard = (element: ElementNode, { page }: Subject): boolean =>
+  element.attributes.has('onclick') ||
+  page.hearing.on(element, /^(click|mousedown|mouseup|pointerdown|pointerup|touchstart|touchend)$/);
 
 const leaves = (element: ElementNode, { page, setting }: Subject): boolean =>
   poseAfter(page, [{ by: 'press', element }], setting).left === true;
@@ -95,9 +102,7 @@ export function pressOnly(
   }
   if (isNativelyFocusable(element, scene)) return null;
   const handler = element.attributes.get('onclick') ?? '';
-  const pressed =
-    handler !== '' || page.hearing.on(element, /^(click|mousedown|mouseup|pointerdown|pointerup|touchstart|touchend)$/);
-  if (!pressed && !opening) return null;
+  if (!isHeard(element, subject) && !opening) return null;
   // A plain element around a native control is pressed through that.
   if ([...descendants(element)].some((e) => isNativelyFocusable(e, scene))) return null;
   if (!opening && !goesByScript(handler) && !leaves(element, subject)) return null;
