@@ -69,6 +69,7 @@ const FAULTY: readonly Faulty[] = [
 ];
 
 const NEAR: readonly NearMiss[] = [
+  silent('one that is switched off for now', '<li><a role=link aria-disabled=true>Times</a></li>'),
   silent('real addresses', '<li><a href="/times.html">Times</a></li>'),
   silent(
     'telephone and mail',

@@ -45,6 +45,21 @@ describe('modules that import others', () => {
       inline(`import * as menu from './menu.js'; ${LISTEN} () => menu.toggle(menu.find('#m')))`),
       { 'menu.js': MENU },
     ],
+    [
+      'as it runs',
+      inline(`import('./menu.js').then(({ toggle, find }) => { ${LISTEN} () => toggle(find('#m'))) })`),
+      { 'menu.js': MENU },
+    ],
+    [
+      'as a press asks for it, in a classic script',
+      `<script>${LISTEN} async () => { const menu = await import('./menu.js'); menu.toggle(menu.find('#m')) })</script>`,
+      { 'menu.js': MENU },
+    ],
+    [
+      'by names of an import map',
+      `<script type="importmap">{"imports":{"menu":"./lib/menu.js","parts/":"./lib/"}}</script>${inline(`import { toggle } from 'menu'; import { find } from 'parts/menu.js'; ${LISTEN} () => toggle(find('#m')))`)}`,
+      { 'lib/menu.js': MENU },
+    ],
     ['only what it does', inline(`import './run.js'`), { 'run.js': `${LISTEN} () => m.classList.toggle('open'))` }],
     [
       'from a file in a folder, one from another',

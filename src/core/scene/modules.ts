@@ -1,7 +1,8 @@
 import { SourceText } from '../base/index.js';
 import { specifiersOf, type ModuleText, type PageScript } from '../scripts/index.js';
-import { absence, baseUrl, resolveUrl, type Resource } from '../sheets/index.js';
+import { absence, baseUrl, type Resource } from '../sheets/index.js';
 import type { PageDraft } from './draft.js';
+import { importsOf } from './import-map.js';
 import { MOST, type Opening, type Question, type Reader } from './opening.js';
 
 /** Modules with what they import, read file by file until nothing more is asked for. @spec html §8.1.6.7 */
@@ -12,18 +13,22 @@ export function* withImports(
 ): Opening<readonly PageScript[]> {
   const modules = new Map<string, ModuleText>();
   const asked = new Set<string>();
-  const mapOf = (text: string, from: string): Map<string, string> =>
+  const base = baseUrl(draft.document, draft.text.url);
+  const resolve = importsOf(draft.document, base);
+  const mapOf = (text: string, from: string, type: 'module' | 'script' = 'module'): Map<string, string> =>
     new Map(
-      specifiersOf(text).flatMap((specifier): [string, string][] => {
-        // A bare name is looked up in ways that are not followed.
-        const url = /^(\.{0,2}\/|[a-z][a-z+.-]*:)/i.test(specifier) ? resolveUrl(specifier, from) : null;
+      specifiersOf(text, type).flatMap((specifier): [string, string][] => {
+        const url = resolve(specifier, from);
         return url === null ? [] : [[specifier, url]];
       }),
     );
-  const base = baseUrl(draft.document, draft.text.url);
   const own = scripts.map((script) => {
     const { source, module, address } = script;
-    if (!module || !source) return { script, imports: null };
+    if (!source) return { script, imports: null };
+    if (!module) {
+      const imports = mapOf(source.text, address ?? base, 'script');
+      return { script, imports: imports.size > 0 ? imports : null };
+    }
     const imports = mapOf(source.text, address ?? base);
     // Others may import it too: it runs once.
     if (address !== null) {

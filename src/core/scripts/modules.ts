@@ -1,4 +1,5 @@
 import type { Program, Statement, ModuleDeclaration, ImportDeclaration, ExportNamedDeclaration } from 'acorn';
+import { simple } from 'acorn-walk';
 import type { SourceText } from '../base/index.js';
 import { isChainLibrary } from './chains/library.js';
 import { evaluate } from './evaluate/expressions.js';
@@ -7,7 +8,7 @@ import { run } from './evaluate/statements.js';
 import { namesOf } from './evaluate/hoisting.js';
 import { isOnlyModule, parseScript } from './parse.js';
 import type { Reading } from './reading.js';
-import { Obj, Scope, UNKNOWN, type Slot } from './values.js';
+import { Obj, Promised, Scope, UNKNOWN, type Slot } from './values.js';
 
 /** A module that others import: its text, and the address behind each of its own imports. */
 export interface ModuleText {
@@ -29,17 +30,38 @@ type Item = Statement | ModuleDeclaration;
 /** What the modules of a reading export, by address; a module runs once. */
 const exported = new WeakMap<Reading, Map<string, Exports>>();
 
-/** The specifiers a module names in its import and export statements, each once. @spec ecma-262 §16.2 */
-export function specifiersOf(text: string): readonly string[] {
-  const found = (parsedOf(text, 'module')?.body ?? []).flatMap((item) => {
+/**
+ * The specifiers a script names in its import and export statements, and those it imports as it runs, each once.
+ * @spec ecma-262 §16.2, §13.3.10 (import calls)
+ */
+export function specifiersOf(text: string, type: 'module' | 'script'): readonly string[] {
+  if (type === 'script' && !/\bimport\s*\(/.test(text)) return [];
+  const program = parsedOf(text, type);
+  const found = (program?.body ?? []).flatMap((item) => {
     const source = 'source' in item ? item.source : null;
     return source && typeof source.value === 'string' ? [source.value] : [];
   });
+  if (program && /\bimport\s*\(/.test(text))
+    simple(program, {
+      ImportExpression({ source }) {
+        if (source.type === 'Literal' && typeof source.value === 'string') found.push(source.value);
+      },
+    });
   return [...new Set(found)];
 }
 
+/** What a script that runs imports: a promise of the names of a module. */
+function importAs(reading: Reading, specifier: string, from: Imports): Promised {
+  const exports = exportsOf(reading, specifier, from);
+  const proto = reading.realm.protos.promise;
+  return exports ? new Promised(proto, 'kept', namespaceOf(exports)) : new Promised(proto, 'unknown', UNKNOWN);
+}
+
+const importer = (reading: Reading, from: Imports) => (specifier: string) => importAs(reading, specifier, from);
+
 /** Runs a classic script. Top-level statements of a library are passed over where a file holds more than that. */
-export function runText(reading: Reading, source: SourceText, holdsLibrary: boolean): void {
+export function runText(reading: Reading, source: SourceText, holdsLibrary: boolean, from: Imports): void {
+  reading.importers.set(source, importer(reading, from));
   const program = parsedOf(source.text, 'script');
   reading.source = source;
   reading.node = null;
@@ -128,6 +150,7 @@ function evaluateModule(
   if (!program) unreadable(reading);
   else {
     const from = { modules, imports };
+    reading.importers.set(source, importer(reading, from));
     const top = new Scope(null, { self: undefined, args: [], callee: null, target: null });
     hoistInto(reading, program, top);
     // Functions are there before the body has run: modules that import each other find them.

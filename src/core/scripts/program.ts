@@ -336,7 +336,7 @@ function runScript(
   guard(reading, LOAD_STEPS, () => {
     reading.running = module ? null : script.element;
     if (module) runModule(reading, source, address, from);
-    else runText(reading, source, holdsLibrary);
+    else runText(reading, source, holdsLibrary, from);
   });
   reading.running = null;
   guard(reading, MOVE_STEPS, () => settle(reading));

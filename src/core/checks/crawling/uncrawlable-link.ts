@@ -57,6 +57,8 @@ export const uncrawlableLink = defineCheck(
 );
 
 function observe(control: Control, item: MenuItem, subject: Subject): Observation[] {
+  // A link that is switched off for now says so.
+  if (control.disabled) return [];
   const fault = faultOf(control, item, subject);
   if (!fault || isCloser(control, subject)) return [];
   const span = item.element.attributeSpan('href') ?? item.element.startTag;

@@ -77,6 +77,11 @@ function rare(reading: Reading, node: Node, scope: Scope, name: string): Value {
       if (!(value instanceof Promised)) return value;
       return value.settled === 'unknown' ? UNKNOWN : value.value;
     }
+    case 'ImportExpression': {
+      const specifier = evaluate(reading, node.source, scope);
+      const find = reading.source && reading.importers.get(reading.source);
+      return typeof specifier === 'string' && find ? find(specifier) : UNKNOWN;
+    }
     case 'MetaProperty':
       return node.meta.name === 'new' ? (scope.running?.target ?? undefined) : UNKNOWN;
     default:
