@@ -60,7 +60,7 @@ describe('made well, nothing is found', () => {
     [
       'a popover with a menu of its own',
       {
-        css: '.btn{border:1px solid #555}@media(min-width:760.02px){.pop{display:none!important}}@media(max-width:760px){.btn{display:inline-block}.menu{display:none}}.pop{inset:60px auto auto 10px;width:260px;margin:0;border:1px solid #555;background:#fff}.pop a{display:block;padding:12px}',
+        css: '.btn{border:1px solid #555}@media(min-width:760.02px){.pop{display:none!important}}@media(max-width:760px){.btn{display:inline-block}.menu{display:none}}.pop{inset:60px auto auto 10px;width:260px;max-height:calc(100vh - 60px);margin:0;border:1px solid #555;background:#fff}.pop a{display:block;padding:12px}',
         header: `<header class="bar"><div class="in"><button class="btn" popovertarget="pop" type="button">Menu</button><nav class="menu" aria-label="Main"><ul>${LINKS}</ul></nav><nav class="pop" id="pop" popover aria-label="Main, folded"><ul>${LINKS}</ul></nav></div></header>`,
         script: '',
       },

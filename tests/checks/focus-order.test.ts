@@ -9,6 +9,8 @@ const two = (css: string) =>
     links('Home', 'Fares', 'Times'),
     `<nav class=top aria-label=Service><ul>${links('Log in', 'Basket')}</ul></nav>`,
   );
+const last = (css: string) =>
+  `<!doctype html><html><head><meta name=viewport content="width=device-width"><style>body{margin:0;font:16px/24px Arial;display:grid;grid-template-areas:"n" "m"}nav{grid-area:n}main{grid-area:m}nav ul{display:flex}a{color:#222}nav a{display:block;padding:8px}${css}</style></head><body><main><p><a href=news.html>News</a></p></main><nav aria-label=Main><ul>${links('Home', 'Fares', 'Times')}</ul></nav></body></html>`;
 const toggled = (nav: string, button: string, first: boolean, script = '') => {
   const panel = `${nav}<ul>${links('Home', 'Fares', 'Times')}</ul></nav>`;
   return `<!doctype html><html><head><meta name=viewport content="width=device-width"><style>body{margin:0;font:16px/24px Arial}header{display:flex;flex-direction:column${first ? '-reverse' : ''}}nav{display:none}nav.open{display:block}a{color:#222;display:block;padding:8px}</style></head><body><header>${first ? panel + button : button + panel}</header><main><p>Text</p></main><script>b.onclick=()=>{const o=document.querySelector('nav').classList.toggle('open');b.setAttribute('aria-expanded',o);${script}}</script></body></html>`;
@@ -33,6 +35,12 @@ const FAULTY: readonly Faulty[] = [
     page: two('body{display:flex;flex-direction:column}.top{order:-1}'),
     finds: ['apart normal Log in'],
     mended: two(''),
+  },
+  {
+    name: 'a menu above the content that comes first in the markup',
+    page: last(''),
+    finds: ['apart normal Home'],
+    mended: last('body{display:block}'),
   },
   {
     name: 'a panel in front of its button in the markup',

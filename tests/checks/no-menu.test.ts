@@ -41,6 +41,15 @@ const NEAR: readonly NearMiss[] = [
     ),
     options: RANGE,
   },
+  {
+    name: 'a copy of the menu that a script puts into a drawer',
+    page: page(
+      'ul{display:flex}#d{display:none}#d.on{display:block}@media(max-width:600px){ul{display:none}button{display:block}}',
+      "<button id=t>Menu</button><div id=d></div><script>d.append(document.querySelector('nav').cloneNode(true));t.onclick=()=>d.classList.toggle('on')</script>",
+    ),
+    also: ['needs-script'],
+    options: RANGE,
+  },
   { name: 'a menu in view at every width', page: page(''), options: RANGE },
 ];
 

@@ -109,7 +109,6 @@ const weighed = (findings: readonly Finding[], weights: AuditOptions['weights'])
 /** Parts of a menu that show only once a script opens them are not opened yet, and the result says so. */
 function unopened(menu: Menu, plan: Plan): Limit[] {
   const hidden = new Set<Menu['items'][number]>();
-  if (plan.page.hearing.scripted === null) return [];
   for (const width of plan.rungs.flatMap(endsOf)) {
     const { scene } = plan.rest(width);
     const handles = [...menu.toggles, ...menu.items.filter((item) => item.submenu !== null)];
@@ -127,7 +126,7 @@ function unopened(menu: Menu, plan: Plan): Limit[] {
     {
       kind: 'unsupported',
       subject: `opened parts of ${menu.id}`,
-      consequence: `${hidden.size} of its ${menu.items.length} items are hidden at some width until a script opens them, and are judged only where they show without it`,
+      consequence: `${hidden.size} of its ${menu.items.length} items are hidden at some width, and nothing was seen to open them: they are judged only where they show`,
       place: menu.root.startTag ? formatPosition(positionOf(menu.root.startTag)) : null,
       count: 1,
     },

@@ -1,6 +1,6 @@
 import type { ComputedStyle } from '../cascade/index.js';
 import { positionOf, type Limit, type Position, type Rect } from '../base/index.js';
-import { changedLooks, measuredMarks, PLAIN_MARK, strongest } from '../checks/index.js';
+import { changedLooks, markContrast, PLAIN_MARK } from '../checks/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { effectOf, mayOpen } from '../menus/index.js';
 import { isFocusable, nameOf, roleOf, subjectOf, tabOrder } from '../naming/index.js';
@@ -105,7 +105,7 @@ function keysAt(element: ElementNode, page: Page, at: Setting): readonly KeyAnsw
 
 function stopAt(element: ElementNode, rest: Scene, focused: Scene): Omit<Stop, 'keys'> {
   const mark = markOf(element, rest, focused);
-  const contrast = strongest(measuredMarks(element, rest.style(element), focused.style(element), rest))?.ratio ?? null;
+  const contrast = mark.length > 0 ? markContrast(element, rest, focused) : null;
   return {
     path: element.path,
     selector: selectorOf(element),

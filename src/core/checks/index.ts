@@ -15,6 +15,6 @@ export {
 } from './define.js';
 export { AT_REST, Subject, type NamedPose, type SubjectParts } from './subject.js';
 export { changedLooks } from './shared/marks.js';
-export { measuredMarks, PLAIN_MARK, strongest } from './shared/rings.js';
+export { markContrast, PLAIN_MARK } from './shared/rings.js';
 export { remedyForAll } from './shared/standing.js';
 export { placeAt, placeOf } from './shared/places.js';

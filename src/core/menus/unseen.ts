@@ -32,6 +32,7 @@ export const unseenMenus = (page: Page, menus: readonly Menu[]): readonly Limit[
   ...shadowed(page),
   ...filled(page, menus),
   ...added(page, menus),
+  ...drawers(page, menus),
 ];
 
 const standsLikeMenu = (e: ElementNode): boolean =>
@@ -147,3 +148,26 @@ const added = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
     .filter((e) => !closest(e, (a) => ['a', 'button', 'label', 'summary'].includes(a.tag)))
     .filter((e) => menus.some(({ root }) => isAncestorOrSelf(root, e)))
     .map((e) => limit(selectorOf(e), 'a script writes into it: what that adds to the menu is not judged', e));
+
+/** Empty parts outside the content and outside all menus that scripts fill: a drawer that takes a copy of the menu, for one. */
+export function drawersFilled({ hearing, document }: Page, menus: readonly Menu[]): readonly ElementNode[] {
+  const apart = (e: ElementNode) => !menus.some(({ root }) => isAncestorOrSelf(root, e) || isAncestorOrSelf(e, root));
+  const inContent = (e: ElementNode) =>
+    closest(e, (a) => ['main', 'article', 'footer', 'head'].includes(a.tag)) !== null;
+  return hearing.written.filter(
+    (e) =>
+      e !== document.body && e !== document.root && apart(e) && !inContent(e) && collapseSpace(textContent(e)) === '',
+  );
+}
+
+/** Drawers that some button outside the content may open. */
+function drawers(page: Page, menus: readonly Menu[]): readonly Limit[] {
+  const { document, hearing } = page;
+  const buttons = document.elements.some(
+    (e) => e.tag === 'button' && closest(e, ({ tag }) => tag === 'main') === null && hearing.of(e, ['click']),
+  );
+  const told = new Set(filledByScripts(page, menus).map(({ element }) => element));
+  return (menus.length > 0 && buttons ? drawersFilled(page, menus) : [])
+    .filter((e) => closest(e, (a) => told.has(a)) === null)
+    .map((e) => limit(selectorOf(e), 'a script writes into it: if that is a menu, it is not judged', e));
+}

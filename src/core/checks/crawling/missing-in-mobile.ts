@@ -1,6 +1,6 @@
 import type { Menu } from '../../menus/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { addressOf, gotTo, leadsOn, reachedAddresses, wideItems } from '../shared/destinations.js';
+import { addressOf, gotTo, leadsOn, mayOpenFilled, reachedAddresses, wideItems } from '../shared/destinations.js';
 import { menuSeams } from '../shared/seams.js';
 import type { Subject } from '../subject.js';
 
@@ -42,6 +42,7 @@ function inspect(subject: Subject): readonly Observation[] {
   const { scene, routes, page, menus, parts } = subject;
   // Between queries that do not meet, the seam is the fault.
   if (menuSeams(page, menus).some(({ from, to }) => parts.width >= from && parts.width <= to)) return [];
+  if (mayOpenFilled(subject)) return [];
   const wide = wideItems(subject);
   const reached = reachedAddresses(scene, routes, page);
   return menus

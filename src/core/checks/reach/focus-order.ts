@@ -1,4 +1,4 @@
-import { bottom, grouped, right, type Rect } from '../../base/index.js';
+import { bottom, grouped, right, unite, type Rect } from '../../base/index.js';
 import { closest, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import { isEdge, type Menu } from '../../menus/index.js';
 import { subjectOf, tabIndexOf, tabOrder } from '../../naming/index.js';
@@ -51,7 +51,12 @@ export const focusOrder = defineCheck(
     const within = subject.menus.flatMap((menu) =>
       groupsOf(menu).flatMap((group) => observe(group, menu, stops, subject)),
     );
-    return [...within, ...(subject.parts.opened === null ? apart(stops, subject) : behind(stops, subject))];
+    return [
+      ...within,
+      ...(subject.parts.opened === null
+        ? [...apart(stops, subject), ...afterContent(stops, subject)]
+        : behind(stops, subject)),
+    ];
   },
 );
 
@@ -122,6 +127,31 @@ function apart(stops: readonly ElementNode[], { menus, scene }: Subject): Observ
         data: { subject: subjectOf(here.element, scene), before: subjectOf(before.element, scene) },
       },
     ];
+  });
+}
+
+/** A main menu across the head of the page that Tab comes to after links of the content below it. */
+function afterContent(stops: readonly ElementNode[], { menus, scene }: Subject): Observation[] {
+  return menus.flatMap((menu): Observation[] => {
+    const own = menu.kind === 'main' ? stops.filter((e) => isAncestorOrSelf(menu.root, e) && scene.seen(e)) : [];
+    const rect = own.length > 1 ? own.map((e) => scene.seen(e)!).reduce(unite) : null;
+    if (!rect || bottom(rect) > HEAD) return [];
+    const before = stops.slice(0, stops.indexOf(own[0]!)).findLast((e) => {
+      const at = closest(e, ({ tag }) => tag === 'main') && scene.seen(e);
+      return at && at.y >= bottom(rect) && at.x < right(rect) && right(at) > rect.x;
+    });
+    return before
+      ? [
+          {
+            at: onElement(own[0]!),
+            menus: [menu],
+            state: 'normal',
+            message: 'apart',
+            verdict: 'look',
+            data: { subject: subjectOf(own[0]!, scene), before: subjectOf(before, scene) },
+          },
+        ]
+      : [];
   });
 }
 

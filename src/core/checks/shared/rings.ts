@@ -95,3 +95,19 @@ export function measuredMarks(
 /** The mark that stands out most; null where none can be measured. */
 export const strongest = (marks: readonly Mark[] | null): Mark | null =>
   marks && marks.length > 0 ? marks.reduce((a, b) => (b.ratio > a.ratio ? b : a)) : null;
+
+/**
+ * How far what focus changes on an element stands out: a mark from its surroundings, a ground or a text colour from the
+ * one before. The strongest counts; null where none can be measured, as of browsers' own rings.
+ * @spec WCAG 2.2 SC 1.4.11, SC 2.4.13
+ */
+export function markContrast(element: ElementNode, rest: Scene, focused: Scene): number | null {
+  const [before, after] = [rest.style(element), focused.style(element)];
+  const mark = strongest(measuredMarks(element, before, after, rest));
+  if (mark) return mark.ratio;
+  const changed = (['backgroundColor', 'color'] as const).filter(
+    (key) => hexOf(before[key]) !== hexOf(after[key]) && before[key].a === 1 && after[key].a === 1,
+  );
+  const ratios = changed.map((key) => contrastRatio(before[key], after[key]));
+  return ratios.length > 0 ? Math.max(...ratios) : null;
+}

@@ -1,6 +1,6 @@
 import { filledByScripts, type Menu } from '../../menus/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { addressOf, leadsOn, reachedAddresses } from '../shared/destinations.js';
+import { addressOf, leadsOn, mayOpenFilled, reachedAddresses } from '../shared/destinations.js';
 import type { Subject } from '../subject.js';
 
 /** Menus nobody gets to where scripts do not run. */
@@ -47,11 +47,13 @@ function inspect(subject: Subject): readonly Observation[] {
   const reached = reachedAddresses(scene, routes, page);
   const usual = subject.parts.usual();
   const withScripts = reachedAddresses(usual.scene, usual.routes, usual.page);
+  // What scripts put into a drawer is most likely the menu that is hidden there.
+  const filled = mayOpenFilled(usual);
   const hidden = (menu: Menu) =>
     menu.items.filter(({ href }) => {
       if (!leadsOn(href)) return false;
       const address = addressOf(href, page);
-      return withScripts.has(address) && !reached.has(address);
+      return (filled || withScripts.has(address)) && !reached.has(address);
     });
   const out = menus.flatMap((menu): Observation[] => {
     const links = menu.items.filter(({ href }) => leadsOn(href));

@@ -1,7 +1,7 @@
 import { closest, selectorOf, type ElementNode } from '../../html/index.js';
 import type { Menu } from '../../menus/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import { addressOf, leadsOn, reachedAddresses } from '../shared/destinations.js';
+import { addressOf, leadsOn, mayOpenFilled, reachedAddresses } from '../shared/destinations.js';
 import { menuSeams } from '../shared/seams.js';
 import type { Subject } from '../subject.js';
 
@@ -57,7 +57,7 @@ function observe(menu: Menu, subject: Subject): Observation[] {
   // Between queries that do not meet, the seam is the fault.
   if (menuSeams(page, subject.menus).some(({ from, to }) => subject.parts.width >= from && subject.parts.width <= to))
     return [];
-  if (addresses.length === 0 || elsewhere >= addresses.length * ELSEWHERE) return [];
+  if (mayOpenFilled(subject) || addresses.length === 0 || elsewhere >= addresses.length * ELSEWHERE) return [];
   return [
     {
       at: onElement(menu.root),
