@@ -1,8 +1,10 @@
-import { closest, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
+import { closest, decoded, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { poseAfter, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
+import { addressOf } from '../shared/addresses.js';
 import { panelsOf, pressOf } from '../shared/panels.js';
+import { PRESSES } from '../shared/presses.js';
 import type { Subject } from '../subject.js';
 
 /** Toggles that do not say whether they are open. @spec WCAG 2.2 SC 4.1.2, wai-aria-1.2 (aria-expanded) */
@@ -18,6 +20,7 @@ export const stateUnannounced = defineCheck(
         'Whoever does not see the panel open is told by nothing else: without aria-expanded a press seems to do nothing.',
       rule: [
         'A control that opens a part of a menu by a press has aria-expanded, false while it is closed and true once it is open.',
+        'A link without a script that leads to the part it shows is looked at.',
         'Left out: summary, popover buttons and checkboxes, which tell their state by themselves, and openers of dialogs.',
       ],
       faulty: '<button class="burger">Menu</button>',
@@ -65,6 +68,8 @@ function inspect(subject: Subject): readonly Observation[] {
         state: 'normal',
         message,
         data: { subject: subjectOf(handle, scene), ...data },
+        // A link that leads to the part it shows says so by going there.
+        ...(leadsThere(handle, hidden, subject) ? { verdict: 'look' as const } : {}),
         common: `${message} ${menu.id}`,
       },
     ];
@@ -81,6 +86,14 @@ function stateOf(handle: ElementNode, scene: Scene): string | null {
     (e) => scene.attribute(e, 'aria-expanded') !== undefined,
   );
   return holder ? (scene.attribute(holder, 'aria-expanded')!.trim().toLowerCase() ?? null) : null;
+}
+
+/** Whether a link without a script leads to what it shows. @spec selectors-4 §9.5 (:target) */
+function leadsThere(handle: ElementNode, hidden: readonly ElementNode[], { scene, page }: Subject): boolean {
+  const address = addressOf(handle);
+  if (address.kind !== 'fragment' || page.hearing.of(handle, PRESSES)) return false;
+  const target = scene.document.byId(decoded(address.href.slice(1)));
+  return target !== null && hidden.some((e) => isAncestorOrSelf(target, e));
 }
 
 /** Native controls that tell their state. */
