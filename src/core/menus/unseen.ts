@@ -11,6 +11,7 @@ import { formatPosition, grouped, positionOf, type Limit } from '../base/index.j
 import type { Page } from '../scene/index.js';
 import { isLandmark } from './roots.js';
 import { linksIn } from './links.js';
+import { referred } from './references.js';
 import { hasWord, isEdge, MENU_WORDS, wordsIn } from './words.js';
 import type { Menu } from './types.js';
 
@@ -149,14 +150,24 @@ const added = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
     .filter((e) => menus.some(({ root }) => isAncestorOrSelf(root, e)))
     .map((e) => limit(selectorOf(e), 'a script writes into it: what that adds to the menu is not judged', e));
 
-/** Empty parts outside the content and outside all menus that scripts fill: a drawer that takes a copy of the menu, for one. */
+const DRAWERS: ReadonlySet<string> = new Set(['drawer', 'offcanvas', 'panel', 'mobile']);
+
+/**
+ * Empty parts outside the content and outside all menus that scripts fill, and that are named like drawers or referred
+ * to by a button: what takes a copy of the menu, for one.
+ */
 export function drawersFilled({ hearing, document }: Page, menus: readonly Menu[]): readonly ElementNode[] {
   const apart = (e: ElementNode) => !menus.some(({ root }) => isAncestorOrSelf(root, e) || isAncestorOrSelf(e, root));
   const inContent = (e: ElementNode) =>
     closest(e, (a) => ['main', 'article', 'footer', 'head'].includes(a.tag)) !== null;
+  const panels = new Set(document.elements.flatMap((e) => (e.tag === 'button' && referred(e, document)?.panel) || []));
+  const isDrawer = (e: ElementNode) =>
+    closest(
+      e,
+      (a) => panels.has(a) || (!['body', 'html'].includes(a.tag) && (hasWord(a, MENU_WORDS) || hasWord(a, DRAWERS))),
+    ) !== null;
   return hearing.written.filter(
-    (e) =>
-      e !== document.body && e !== document.root && apart(e) && !inContent(e) && collapseSpace(textContent(e)) === '',
+    (e) => e !== document.body && isDrawer(e) && apart(e) && !inContent(e) && collapseSpace(textContent(e)) === '',
   );
 }
 

@@ -13,14 +13,19 @@ export function* withImports(
 ): Opening<readonly PageScript[]> {
   const modules = new Map<string, ModuleText>();
   const asked = new Set<string>();
+  /** Modules without which others do not run; those that are imported as they run are told when that happens. */
+  const needed = new Set<string>();
   const base = baseUrl(draft.document, draft.text.url);
   const resolve = importsOf(draft.document, base);
   const mapOf = (text: string, from: string, type: 'module' | 'script' = 'module'): Map<string, string> =>
     new Map(
-      specifiersOf(text, type).flatMap((specifier): [string, string][] => {
-        const url = resolve(specifier, from);
-        return url === null ? [] : [[specifier, url]];
-      }),
+      Object.entries(specifiersOf(text, type)).flatMap(([when, specifiers]) =>
+        (specifiers as readonly string[]).flatMap((specifier): [string, string][] => {
+          const url = resolve(specifier, from);
+          if (url !== null && when === 'first') needed.add(url);
+          return url === null ? [] : [[specifier, url]];
+        }),
+      ),
     );
   const own = scripts.map((script) => {
     const { source, module, address } = script;
@@ -53,7 +58,7 @@ export function* withImports(
       asked.add(url);
       const found = read[i] as Resource | null;
       if (!found) {
-        if (reader.script)
+        if (reader.script && needed.has(url))
           draft.limits.add(
             'missing',
             `module ${url}`,

@@ -30,29 +30,38 @@ type Item = Statement | ModuleDeclaration;
 /** What the modules of a reading export, by address; a module runs once. */
 const exported = new WeakMap<Reading, Map<string, Exports>>();
 
+/** What a script imports before it runs, and what as it runs. */
+export interface Specifiers {
+  readonly first: readonly string[];
+  readonly late: readonly string[];
+}
+
 /**
  * The specifiers a script names in its import and export statements, and those it imports as it runs, each once.
  * @spec ecma-262 §16.2, §13.3.10 (import calls)
  */
-export function specifiersOf(text: string, type: 'module' | 'script'): readonly string[] {
-  if (type === 'script' && !/\bimport\s*\(/.test(text)) return [];
+export function specifiersOf(text: string, type: 'module' | 'script'): Specifiers {
+  const calls = /\bimport\s*\(/.test(text);
+  if (type === 'script' && !calls) return { first: [], late: [] };
   const program = parsedOf(text, type);
-  const found = (program?.body ?? []).flatMap((item) => {
+  const first = (program?.body ?? []).flatMap((item) => {
     const source = 'source' in item ? item.source : null;
     return source && typeof source.value === 'string' ? [source.value] : [];
   });
-  if (program && /\bimport\s*\(/.test(text))
+  const late: string[] = [];
+  if (program && calls)
     simple(program, {
       ImportExpression({ source }) {
-        if (source.type === 'Literal' && typeof source.value === 'string') found.push(source.value);
+        if (source.type === 'Literal' && typeof source.value === 'string') late.push(source.value);
       },
     });
-  return [...new Set(found)];
+  return { first: [...new Set(first)], late: [...new Set(late)] };
 }
 
 /** What a script that runs imports: a promise of the names of a module. */
 function importAs(reading: Reading, specifier: string, from: Imports): Promised {
   const exports = exportsOf(reading, specifier, from);
+  if (!exports) reading.note('a module that it imports could not be read');
   const proto = reading.realm.protos.promise;
   return exports ? new Promised(proto, 'kept', namespaceOf(exports)) : new Promised(proto, 'unknown', UNKNOWN);
 }
