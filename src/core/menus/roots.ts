@@ -22,7 +22,7 @@ function isMenuRole(e: ElementNode): boolean {
 
 /** What may hold a menu that no landmark marks. */
 const CONTAINERS: ReadonlySet<string> = new Set(
-  'ul ol menu div section aside p table nav details dl header footer span'.split(' '),
+  'ul ol menu div section aside p table td nav details dl header footer span'.split(' '),
 );
 const ROWS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu', 'div', 'p', 'section', 'nav', 'span']);
 

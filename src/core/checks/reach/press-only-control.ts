@@ -71,7 +71,7 @@ export const pressOnlyControl = defineCheck(
           // What focus alone opens may be meant to be come to, not pressed.
           ...(message === 'no-role' && !isHeard(element, subject) ? { verdict: 'look' as const } : {}),
           data: { subject: subjectOf(element, subject.scene), tag: element.tag, does },
-          common: `${message} ${element.tag} ${does} ${menus.map(({ id }) => id).join()}`,
+          common: `${message} ${element.tag}.${element.classes.join('.')}`,
         },
       ];
     });
