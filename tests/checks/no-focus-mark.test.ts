@@ -32,6 +32,14 @@ const FAULTY: readonly Faulty[] = [
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'the ring of browsers', page: page('') },
+  {
+    name: 'a button that a script puts focus on as it opens the menu',
+    page: menuPage(
+      'nav{display:none}nav.open{display:block}:focus-visible{outline:3px solid #036}',
+      `<li><button id=x>Close</button></li>${links('Home', 'Fares')}`,
+      "<button id=b aria-expanded=false>Menu</button><script>const n=document.querySelector('nav');b.onclick=()=>{n.classList.add('open');b.setAttribute('aria-expanded','true');x.focus()};x.onclick=()=>{n.classList.remove('open');b.setAttribute('aria-expanded','false');b.focus()}</script>",
+    ),
+  },
   { name: 'a shadow', page: page('a:focus{outline:none;box-shadow:0 0 0 3px #036}') },
   { name: 'an underline', page: page('a{text-decoration:none}a:focus{outline:none;text-decoration:underline}') },
   { name: 'the entry around it', page: page('a:focus{outline:none}li:focus-within{background:#cde}') },

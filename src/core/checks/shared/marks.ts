@@ -97,6 +97,11 @@ export const changedLooks = (before: Pick<StyleTree, 'of' | 'pseudo'>, after: St
 
 /** What focus changes of how a page looks. */
 export const focusMarks = (element: ElementNode, subject: Subject): readonly ElementNode[] => {
-  const { base, styles } = subject.preview({ by: 'focus', element });
+  const { pose } = subject.setting;
+  // A script may have put focus there as it opened something: what goes when focus leaves is the mark.
+  const { base, styles } =
+    pose.focused === element
+      ? subject.page.preview({ ...subject.setting, pose: { ...pose, focused: null } }, subject.scene)
+      : subject.preview({ by: 'focus', element });
   return changedLooks(base.styles, styles);
 };
