@@ -1,4 +1,4 @@
-import { links } from '../support/audit.js';
+import { dropPage, links } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const page = (toggle: string, script: string) =>
@@ -6,6 +6,8 @@ const page = (toggle: string, script: string) =>
 const FLIP = "t.onclick=()=>n.classList.toggle('open')";
 const TELL = "t.onclick=()=>t.setAttribute('aria-expanded',String(n.classList.toggle('open')))";
 const MENDED = page('<button class=menu-toggle aria-expanded=false>Menu</button>', TELL);
+const within = (state: string) =>
+  dropPage('.p:hover .s,.p:focus-within .s{display:block}', `<a href=islands.html ${state}>Islands ▾</a>`);
 const FAULTY: readonly Faulty[] = [
   {
     name: 'no state',
@@ -27,6 +29,12 @@ const FAULTY: readonly Faulty[] = [
     ),
     finds: ['wrong normal Menu'],
     mended: MENDED,
+  },
+  {
+    name: 'a state that stays while focus shows the panel',
+    page: within('aria-expanded=false'),
+    finds: ['wrong normal Islands ▾'],
+    mended: within(''),
   },
 ];
 const NEAR: readonly NearMiss[] = [

@@ -3,7 +3,7 @@ import { subjectOf } from '../../naming/index.js';
 import { poseAfter, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf } from '../shared/addresses.js';
-import { panelsOf, pressOf } from '../shared/panels.js';
+import { atOnce, panelsOf, pressOf } from '../shared/panels.js';
 import { PRESSES } from '../shared/presses.js';
 import type { Subject } from '../subject.js';
 
@@ -20,6 +20,7 @@ export const stateUnannounced = defineCheck(
         'Whoever does not see the panel open is told by nothing else: without aria-expanded a press seems to do nothing.',
       rule: [
         'A control that opens a part of a menu by a press has aria-expanded, false while it is closed and true once it is open.',
+        'Where focus alone opens it, aria-expanded has to tell the right state if it is there.',
         'A link without a script that leads to the part it shows is looked at.',
         'Left out: summary, popover buttons and checkboxes, which tell their state by themselves, and openers of dialogs.',
       ],
@@ -47,7 +48,8 @@ function inspect(subject: Subject): readonly Observation[] {
   const { scene, page, setting: at } = subject;
   return panelsOf(subject).flatMap((panel): Observation[] => {
     const { handle, menu, hidden } = panel;
-    const opening = pressOf(panel, subject);
+    const pressed = pressOf(panel, subject);
+    const opening = pressed ?? atOnce(panel, 'focus');
     if (!opening || tellsByItself(handle, scene)) return [];
     const before = page.scene({ ...at, pose: poseAfter(page, opening.moves.slice(0, -1), at) }, scene);
     const open = page.scene({ ...at, pose: poseAfter(page, opening.moves, at) }, before);
@@ -74,6 +76,8 @@ function inspect(subject: Subject): readonly Observation[] {
       },
     ];
     const [closed, opened] = [stateOf(handle, before), stateOf(handle, open)];
+    // What focus alone opens is no toggle; one that claims a state has to tell the right one all the same.
+    if (!pressed && closed !== 'false') return [];
     if (closed === null && opened === null) return say('missing');
     if (closed === 'true') return say('wrong', { value: 'true', state: 'closed' });
     return opened === 'true' ? [] : say('wrong', { value: opened ?? 'nothing', state: 'open' });
