@@ -171,12 +171,13 @@ export function drawersFilled({ hearing, document }: Page, menus: readonly Menu[
   );
 }
 
+/** A button outside the content that a script answers to. */
+export const isOuterButton = (e: ElementNode, { hearing }: Page): boolean =>
+  e.tag === 'button' && closest(e, ({ tag }) => tag === 'main') === null && hearing.of(e, ['click']);
+
 /** Drawers that some button outside the content may open. */
 function drawers(page: Page, menus: readonly Menu[]): readonly Limit[] {
-  const { document, hearing } = page;
-  const buttons = document.elements.some(
-    (e) => e.tag === 'button' && closest(e, ({ tag }) => tag === 'main') === null && hearing.of(e, ['click']),
-  );
+  const buttons = page.document.elements.some((e) => isOuterButton(e, page));
   const told = new Set(filledByScripts(page, menus).map(({ element }) => element));
   return (menus.length > 0 && buttons ? drawersFilled(page, menus) : [])
     .filter((e) => closest(e, (a) => told.has(a)) === null)

@@ -1,5 +1,5 @@
-import { closest, type ElementNode } from '../../html/index.js';
-import { drawersFilled, openingsAt, type Menu, type Opening } from '../../menus/index.js';
+import type { ElementNode } from '../../html/index.js';
+import { drawersFilled, isOuterButton, openingsAt, type Menu, type Opening } from '../../menus/index.js';
 import { addressFrom, setting, type Page, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 
@@ -7,13 +7,7 @@ import type { Subject } from '../subject.js';
 /** Whether a button shows that may open a part which scripts fill: what is in there then is not known. */
 export const mayOpenFilled = ({ page, menus, scene }: Subject): boolean =>
   drawersFilled(page, menus).length > 0 &&
-  scene.document.elements.some(
-    (e) =>
-      e.tag === 'button' &&
-      closest(e, ({ tag }) => tag === 'main') === null &&
-      scene.reach(e) !== null &&
-      page.hearing.of(e, ['click']),
-  );
+  scene.document.elements.some((e) => isOuterButton(e, page) && scene.reach(e) !== null);
 
 export const leadsOn = (href: string | null): href is string =>
   href !== null && /^(?!\s*(#|javascript:|$))/i.test(href);
