@@ -51,6 +51,10 @@ describe('an audit', () => {
     expect(none.findings).toEqual([]);
   });
 
+  test('escapes beyond the last character stand for none', () => {
+    expect(auditText(menuPage('a::before{content:"\\ffffff"}', links('Home', 'Fares')), {}).crashed).toEqual([]);
+  });
+
   test('what opens on demand and was not looked at is a limit', () => {
     const html = menuPage(
       'li ul{display:none}li.open ul{display:block}',

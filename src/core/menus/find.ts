@@ -1,7 +1,7 @@
 import { closest, collapseSpace, textContent, type ElementNode, type HtmlDocument } from '../html/index.js';
 import type { Page } from '../scene/index.js';
 import { declaredOn, declaredToggles, kindDeclared, withDeclared } from './declared.js';
-import { controlsIn, itemsOf } from './items.js';
+import { controlsIn, itemsOf, PRESSED } from './items.js';
 import { KIND_LABELS, inHeader, kindOf } from './kinds.js';
 import { Places } from './place.js';
 import { isLandmark, menuRoots } from './roots.js';
@@ -32,7 +32,7 @@ function search(page: Page): readonly Menu[] {
   const toggles = togglesOf(new Map(roots.map((root, i) => [root, kinds[i]!])), page);
   const said = new Map([...declared.menus].map(([root, menu]) => [root, declaredToggles(root, menu, page)]));
   const sure = new Set([...said.values()].flatMap((list) => list.map(({ element }) => element)));
-  const isHeard = (e: ElementNode) => page.hearing.on(e, /^(click|mouseup|pointerup)$/);
+  const isHeard = (e: ElementNode) => page.hearing.on(e, PRESSED);
   return drafts.map(({ root, name }, i): Menu => {
     const own = toggles.filter((t) => t.root === root && !sure.has(t.toggle.element));
     const kind = kinds[i]!;

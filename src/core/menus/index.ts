@@ -10,4 +10,4 @@ export { firstRoutes, lastMove, mayOpen, openingsAt, type Opening } from './open
 export { drawersFilled, filledByScripts, isOuterButton, unseenMenus } from './unseen.js';
 export { navigatesByData } from './links.js';
 export { shapeOf } from './shape.js';
-export { closes } from './toggles.js';
+export { saysClose } from './toggles.js';

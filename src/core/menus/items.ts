@@ -107,7 +107,10 @@ export function itemsOf(
   return items;
 }
 
-/** Words alone, with nothing to use in them or around them. */
+/** Events by which a script answers to a press. */
+export const PRESSED = /^(click|mouseup|pointerup)$/;
+
+/** Words alone, with nothing to use in them. */
 const isPlain = (e: ElementNode): boolean =>
   ['li', 'span', 'div', 'p', 'b', 'strong', 'em'].includes(e.tag) &&
   collapseSpace(textContent(e)) !== '' &&

@@ -4,7 +4,7 @@ import { controlsIn, isControl } from './items.js';
 import { isLink, isStep, leadsWithin, linkCount, linksIn, LISTS, roleWritten, textShare } from './links.js';
 import { ownKindOf } from './kinds.js';
 import type { MenuKind } from './types.js';
-import { hasWord, isEdge, MENU_WORDS, wordsIn, wordsOf } from './words.js';
+import { DRAWER_WORDS, hasWord, isEdge, MENU_WORDS, wordsIn, wordsOf } from './words.js';
 
 export const isLandmark = (e: ElementNode): boolean => {
   const role = roleWritten(e);
@@ -37,8 +37,7 @@ const inEdge = (e: ElementNode): boolean =>
     (a) => ['header', 'footer'].includes(a.tag) || /^(banner|contentinfo)$/.test(roleWritten(a)) || isEdge(a),
   ) !== null;
 
-const DRAWERS: ReadonlySet<string> = new Set(['drawer', 'offcanvas']);
-const inDrawer = (e: ElementNode): boolean => closest(e, (a) => hasWord(a, DRAWERS)) !== null;
+const inDrawer = (e: ElementNode): boolean => closest(e, (a) => hasWord(a, DRAWER_WORDS)) !== null;
 
 /** How much a container of a kind may hold: links at least and at most, and their part of the text. */
 const HOLDS: Partial<Readonly<Record<MenuKind, readonly [least: number, most: number, share: number, text: number]>>> =

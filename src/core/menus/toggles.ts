@@ -58,7 +58,7 @@ export function togglesOf(kinds: ReadonlyMap<ElementNode, MenuKind>, page: Page)
       found.push({ root, toggle: { element, label: labelOf(element, glance), panel, by } });
   };
   for (const e of page.document.elements) {
-    if (e.tag === 'input' || !isPressable(e) || leadsAway(e) || closes(e) || insidePressable(e) || isAroundField(e))
+    if (e.tag === 'input' || !isPressable(e) || leadsAway(e) || saysClose(e) || insidePressable(e) || isAroundField(e))
       continue;
     const pointer = referred(e, page.document);
     const root = pointer && openedBy(e, pointer, roots);
@@ -123,7 +123,7 @@ function openedByPress(
     (e) =>
       (e.tag === 'a' || linkCount(e) === 0) &&
       !leadsAway(e) &&
-      !closes(e) &&
+      !saysClose(e) &&
       !insidePressable(e) &&
       !isInList(e) &&
       narrow.reach(e) !== null &&
@@ -169,7 +169,7 @@ const textOf = (e: ElementNode): string =>
     .join(' ')
     .trim();
 
-export function closes(e: ElementNode): boolean {
+export function saysClose(e: ElementNode): boolean {
   const words = wordsOf(e);
   if (words.some((w) => w === 'overlay' || w === 'backdrop' || w === 'scrim') && !words.includes('icon')) return true;
   return (

@@ -10,9 +10,10 @@ import {
 import { formatPosition, grouped, positionOf, type Limit } from '../base/index.js';
 import type { Page } from '../scene/index.js';
 import { isLandmark } from './roots.js';
+import { PRESSED } from './items.js';
 import { linksIn } from './links.js';
 import { referred } from './references.js';
-import { hasWord, isEdge, MENU_WORDS, wordsIn } from './words.js';
+import { DRAWER_WORDS, hasWord, isEdge, MENU_WORDS, wordsIn } from './words.js';
 import type { Menu } from './types.js';
 
 /** So many links together are no accident. */
@@ -55,7 +56,7 @@ function untaken(page: Page): readonly Limit[] {
 
 /** Parts of a landmark that scripts make something to press, and that are no links. */
 function pressed({ document, hearing }: Page): readonly Limit[] {
-  const parts = (e: ElementNode) => [...descendants(e)].filter((x) => hearing.on(x, /^(click|mouseup|pointerup)$/));
+  const parts = (e: ElementNode) => [...descendants(e)].filter((x) => hearing.on(x, PRESSED));
   const holder = document.elements.find((e) => isLandmark(e) && parts(e).length >= FEW);
   return holder
     ? [
@@ -150,13 +151,12 @@ const added = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
     .filter((e) => menus.some(({ root }) => isAncestorOrSelf(root, e)))
     .map((e) => limit(selectorOf(e), 'a script writes into it: what that adds to the menu is not judged', e));
 
-const DRAWERS: ReadonlySet<string> = new Set(['drawer', 'offcanvas', 'panel', 'mobile']);
-
 /**
  * Empty parts outside the content and outside all menus that scripts fill, and that are named like drawers or referred
  * to by a button: what takes a copy of the menu, for one.
  */
 export function drawersFilled({ hearing, document }: Page, menus: readonly Menu[]): readonly ElementNode[] {
+  if (hearing.written.length === 0) return [];
   const apart = (e: ElementNode) => !menus.some(({ root }) => isAncestorOrSelf(root, e) || isAncestorOrSelf(e, root));
   const inContent = (e: ElementNode) =>
     closest(e, (a) => ['main', 'article', 'footer', 'head'].includes(a.tag)) !== null;
@@ -164,7 +164,8 @@ export function drawersFilled({ hearing, document }: Page, menus: readonly Menu[
   const isDrawer = (e: ElementNode) =>
     closest(
       e,
-      (a) => panels.has(a) || (!['body', 'html'].includes(a.tag) && (hasWord(a, MENU_WORDS) || hasWord(a, DRAWERS))),
+      (a) =>
+        panels.has(a) || (!['body', 'html'].includes(a.tag) && (hasWord(a, MENU_WORDS) || hasWord(a, DRAWER_WORDS))),
     ) !== null;
   return hearing.written.filter(
     (e) => e !== document.body && isDrawer(e) && apart(e) && !inContent(e) && collapseSpace(textContent(e)) === '',

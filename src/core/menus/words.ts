@@ -3,6 +3,7 @@ import type { ElementNode } from '../html/index.js';
 const set = (text: string): ReadonlySet<string> => new Set(text.split(/\s+/));
 
 export const MENU_WORDS = set('nav navbar navigation menu menubar sidebar sidenav tabbar toolbar sitenav');
+export const DRAWER_WORDS = set('drawer offcanvas');
 /** Words that say which part of a menu something is for: the one that opens it, the one that closes it. */
 export const TOGGLE_WORDS = set('toggle toggler burger hamburger opener trigger navicon switcher');
 export const CLOSE_WORDS = set('close closer dismiss overlay backdrop scrim shade');

@@ -187,6 +187,9 @@ export class PageDraft {
   }
 }
 
+/** Escapes beyond it stand for no character. @spec css-syntax-3 §4.3.7 */
+const LAST_CODE_POINT = 0x10ffff;
+
 /** Code points a page may show: the space, those of its text, and those its sheets put into it. */
 function charactersOf({ elements }: HtmlDocument, { rules }: RuleSet): readonly number[] {
   const codes = new Set<number>([0x20]);
@@ -201,7 +204,10 @@ function charactersOf({ elements }: HtmlDocument, { rules }: RuleSet): readonly 
     for (const { name, text } of declarations)
       if (name === 'content') {
         add(text);
-        for (const [, code] of text.matchAll(/\\([\da-f]{1,6})/gi)) codes.add(Number.parseInt(code!, 16));
+        for (const [, code] of text.matchAll(/\\([\da-f]{1,6})/gi)) {
+          const point = Number.parseInt(code!, 16);
+          if (point <= LAST_CODE_POINT) codes.add(point);
+        }
       }
   return [...codes];
 }

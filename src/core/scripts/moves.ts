@@ -99,12 +99,18 @@ const takesFocus = (element: ElementNode, standing: Standing): boolean =>
   (FOCUSABLE.has(element.tag) && standing.attribute(element, 'disabled') === undefined) ||
   (element.tag === 'a' && standing.attribute(element, 'href') !== undefined);
 
-const TOUCHES = ['pointerdown', 'touchstart', 'pointerup', 'touchend'];
+/** What a finger sends of its own. */
+export const TOUCHES = ['touchstart', 'touchend'];
 
 function press(actor: Actor, element: ElementNode, touch: boolean): void {
   const { standing } = actor;
-  // What a finger does is followed by what a mouse does, unless a script says that it is done.
-  if (touch && TOUCHES.filter((type) => actor.fire(element, type) && type.startsWith('touch')).length > 0) return;
+  if (touch) {
+    const done = ['pointerdown', 'touchstart', 'pointerup', 'touchend'].map(
+      (type) => actor.fire(element, type) && TOUCHES.includes(type),
+    );
+    // What a finger does is followed by what a mouse does, unless a script says that it is done.
+    if (done.includes(true)) return;
+  }
   hover(actor, element);
   if (!touch) actor.fire(element, 'pointerdown');
   const held = actor.fire(element, 'mousedown');

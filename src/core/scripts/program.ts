@@ -3,7 +3,7 @@ import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { callsChainLibrary, chainVersion, installChains, isChainLibrary, namesChainLibrary } from './chains/library.js';
 import { fire } from './dom/events.js';
 import { findAll, matcher } from './dom/find.js';
-import { makeMove, readingActor, settle, silentActor, type Move } from './moves.js';
+import { makeMove, readingActor, settle, silentActor, TOUCHES, type Move } from './moves.js';
 import { click } from './native.js';
 import { NO_IMPORTS, runModule, runText, type Imports } from './modules.js';
 import { Reading, type Layouts, type Look, type Unread } from './reading.js';
@@ -278,7 +278,6 @@ export class Program {
 
 /** What layout told scripts at one width holds for widths near it. */
 const NEAR = 64;
-const TOUCHES = ['touchstart', 'touchend'];
 /** Whatever a press, a hover, a focus or a key sets going. */
 const HEARD =
   'click pointerdown pointerup mousedown mouseup touchstart touchend change input toggle beforetoggle command keydown keyup keypress pointerover mouseover pointerenter mouseenter pointermove mousemove pointerout mouseout pointerleave mouseleave focus focusin blur focusout'.split(

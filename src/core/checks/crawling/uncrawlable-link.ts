@@ -1,11 +1,11 @@
 import { positionOf } from '../../base/index.js';
 import type { ElementNode } from '../../html/index.js';
-import { closes, navigatesByData, type Menu, type MenuItem } from '../../menus/index.js';
-import { leadsSomewhere, poseAfter } from '../../scene/index.js';
+import { navigatesByData, saysClose, type Menu, type MenuItem } from '../../menus/index.js';
+import { leadsSomewhere } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf, goesByScript } from '../shared/addresses.js';
 import type { Control } from '../shared/controls.js';
-import { PRESSES } from '../shared/presses.js';
+import { leavesByPress, PRESSES } from '../shared/presses.js';
 import type { Subject } from '../subject.js';
 
 /** Items that navigate without an address a crawler, a new tab or a page without scripts could follow. @spec html §4.6.2 */
@@ -96,13 +96,15 @@ function opensSomething({ element, submenu }: MenuItem): boolean {
 
 /** Whether something says that it closes the opened part it stands in, and does: it was never meant to lead anywhere. */
 const isCloser = ({ element }: Control, subject: Subject): boolean =>
-  closes(element) && subject.parts.opened !== null && subject.after({ by: 'press', element }).reach(element) === null;
+  saysClose(element) &&
+  subject.parts.opened !== null &&
+  subject.after({ by: 'press', element }).reach(element) === null;
 
 /** Whether a script takes a press on something to another page: by what it says, or by what its listeners do. */
-function goesElsewhere(element: ElementNode, { page, setting }: Subject): boolean {
+function goesElsewhere(element: ElementNode, subject: Subject): boolean {
   if (goesByScript(element.attributes.get('onclick') ?? '') || navigatesByData(element)) return true;
-  if (addressOf(element).kind === 'page' || !page.hearing.of(element, PRESSES)) return false;
-  return poseAfter(page, [{ by: 'press', element }], setting).left === true;
+  if (addressOf(element).kind === 'page' || !subject.page.hearing.of(element, PRESSES)) return false;
+  return leavesByPress(element, subject);
 }
 
 function faultOf(control: Control, item: MenuItem, subject: Subject): Fault | null {

@@ -1,15 +1,16 @@
 import { bottom, right, type Rect } from '../../base/index.js';
 import { isPage } from '../../boxes/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
-import { mayOpen, type Menu } from '../../menus/index.js';
+import type { Menu } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { boundsOf, type Clip } from '../../paint/index.js';
-import type { Move, Scene } from '../../scene/index.js';
+import type { Scene } from '../../scene/index.js';
 import type { Cause } from '../../findings/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import { endsOn } from '../shared/panels.js';
-import { shownPanels } from '../shared/shown-panels.js';
+import { pastEdge } from '../shared/edges.js';
+import { shownPanels, unfolded } from '../shared/shown-panels.js';
 import type { Subject } from '../subject.js';
 
 /** Panels cut off by something around them or by the edge of the screen. */
@@ -61,23 +62,22 @@ const opened = (subject: Subject): Observation[] =>
     return judge(root, handle, menu, members, subject.scene);
   });
 
-const MOVES = ['hover', 'press', 'focus'] as const;
-
 /** Panels a move lays out and something cuts off as a whole, so that they never come into view. */
 function neverOpened(subject: Subject): Observation[] {
   if (subject.parts.opened !== null) return [];
-  const { menus, scene, page, routes, setting } = subject;
+  const { menus, scene, routes } = subject;
   return menus.flatMap((menu) =>
     menu.items.flatMap((item): Observation[] => {
       const { element, submenu } = item;
-      if (!submenu || scene.reach(element) === null || routes.some((o) => endsOn(o, element, ...MOVES))) return [];
+      if (
+        !submenu ||
+        scene.reach(element) === null ||
+        routes.some((o) => endsOn(o, element, 'hover', 'press', 'focus'))
+      )
+        return [];
       const members = menu.items.filter((one) => one.parent === item).map((one) => one.element);
       if (members.length === 0 || members.some((e) => scene.reach(e) !== null)) return [];
-      for (const by of MOVES) {
-        const move: Move = { by, element };
-        if (!mayOpen(page, setting, [move])) continue;
-        const after = subject.after(move);
-        if (!members.some((e) => after.isVisible(e) && !scene.isVisible(e))) continue;
+      for (const after of unfolded(element, members, subject)) {
         const found = judge(submenu, element, menu, members, after);
         if (found.length > 0) return found;
       }
@@ -172,9 +172,7 @@ function cutterOf(element: ElementNode, root: ElementNode, whole: Rect, scene: S
 function isLost({ element, side }: Cut, scene: Scene): boolean {
   const lost = scene.scrollsLeftwards ? 'right' : 'left';
   if (side === lost || scene.nodes(element).some(({ fixed }) => fixed)) return true;
-  const rect = scene.rect(element)!;
-  const far = scene.scrollsLeftwards ? scene.medium.width - rect.x : right(rect);
-  return screenHides(scene) || scene.scrollSize.width < far - 1;
+  return screenHides(scene) || scene.scrollSize.width < scene.medium.width + pastEdge(scene.rect(element)!, scene) - 1;
 }
 
 /** Whether nobody can scroll the page sideways, whatever lies there. @spec css-overflow-3 §3.3 (propagation to the viewport) */

@@ -52,12 +52,8 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
     return [];
   const others = menu.items.filter((i) => i !== item && i.parent === item.parent && i.current === null);
   if (others.length === 0 || !others.every((i) => standsOut(element, i.element, scene))) return [];
-  if (guessed) {
-    const alike = others.filter(
-      (i) => scene.reach(i.element) !== null && !standsOut(i.element, others[0]!.element, scene),
-    );
-    if (alike.length < others.length) return [];
-  }
+  const isUsual = (i: MenuItem) => scene.reach(i.element) !== null && !standsOut(i.element, others[0]!.element, scene);
+  if (guessed && !others.every(isUsual)) return [];
   const told = guessed || /\b(current|here)\b/i.test(collapseSpace(textContent(element)));
   return [
     {

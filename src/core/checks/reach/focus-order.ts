@@ -2,6 +2,7 @@ import { bottom, grouped, right, unite, type Rect } from '../../base/index.js';
 import { closest, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import { isEdge, type Menu } from '../../menus/index.js';
 import { subjectOf, tabIndexOf, tabOrder } from '../../naming/index.js';
+import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import { shownPanels } from '../shared/shown-panels.js';
@@ -101,6 +102,15 @@ function observe(
 const HEAD = 240;
 const HEADS: ReadonlySet<string> = new Set(['header', 'nav', 'aside']);
 
+const outOfOrder = (element: ElementNode, before: ElementNode, menu: Menu, scene: Scene): Observation => ({
+  at: onElement(element),
+  menus: [menu],
+  state: 'normal',
+  message: 'apart',
+  verdict: 'look',
+  data: { subject: subjectOf(element, scene), before: subjectOf(before, scene) },
+});
+
 /** Stops at the head of the page, one of them an item, of which the later one stands before the earlier one. */
 function apart(stops: readonly ElementNode[], { menus, scene }: Subject): Observation[] {
   const own = new Map(menus.flatMap((menu) => menu.items.map((item) => [item.element, { menu, item }] as const)));
@@ -117,16 +127,7 @@ function apart(stops: readonly ElementNode[], { menus, scene }: Subject): Observ
     if (!one || together || told.has(one.menu)) return [];
     if (!goesBack(before.rect, here.rect, scene.style(one.menu.root).direction === 'rtl')) return [];
     told.add(one.menu);
-    return [
-      {
-        at: onElement(here.element),
-        menus: [one.menu],
-        state: 'normal',
-        message: 'apart',
-        verdict: 'look',
-        data: { subject: subjectOf(here.element, scene), before: subjectOf(before.element, scene) },
-      },
-    ];
+    return [outOfOrder(here.element, before.element, one.menu, scene)];
   });
 }
 
@@ -140,18 +141,7 @@ function afterContent(stops: readonly ElementNode[], { menus, scene }: Subject):
       const at = closest(e, ({ tag }) => tag === 'main') && scene.seen(e);
       return at && at.y >= bottom(rect) && at.x < right(rect) && right(at) > rect.x;
     });
-    return before
-      ? [
-          {
-            at: onElement(own[0]!),
-            menus: [menu],
-            state: 'normal',
-            message: 'apart',
-            verdict: 'look',
-            data: { subject: subjectOf(own[0]!, scene), before: subjectOf(before, scene) },
-          },
-        ]
-      : [];
+    return before ? [outOfOrder(own[0]!, before, menu, scene)] : [];
   });
 }
 

@@ -1,9 +1,10 @@
 import { descendants, type ElementNode } from '../../html/index.js';
 import { canTakeFocus, isNativelyFocusable, roleOf, subjectOf, tabIndexOf } from '../../naming/index.js';
-import { controlOf, poseAfter } from '../../scene/index.js';
+import { controlOf } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { goesByScript } from '../shared/addresses.js';
 import { endsOn } from '../shared/panels.js';
+import { IS_PRESS, leavesByPress } from '../shared/presses.js';
 import type { Subject } from '../subject.js';
 
 /** Controls only a pointer can press. @spec WCAG 2.2 SC 2.1.1, 4.1.2 */
@@ -82,11 +83,7 @@ const opens = (element: ElementNode, { routes }: Subject): boolean => routes.som
 
 /** Whether a script answers to a press on an element. */
 const isHeard = (element: ElementNode, { page }: Subject): boolean =>
-  element.attributes.has('onclick') ||
-  page.hearing.on(element, /^(click|mousedown|mouseup|pointerdown|pointerup|touchstart|touchend)$/);
-
-const leaves = (element: ElementNode, { page, setting }: Subject): boolean =>
-  poseAfter(page, [{ by: 'press', element }], setting).left === true;
+  element.attributes.has('onclick') || page.hearing.on(element, IS_PRESS);
 
 /** What keeps a key from pressing a control that a pointer can press; null for sound ones and those that do nothing. */
 export function pressOnly(
@@ -105,7 +102,7 @@ export function pressOnly(
   if (!isHeard(element, subject) && !opening) return null;
   // A plain element around a native control is pressed through that.
   if ([...descendants(element)].some((e) => isNativelyFocusable(e, scene))) return null;
-  if (!opening && !goesByScript(handler) && !leaves(element, subject)) return null;
+  if (!opening && !goesByScript(handler) && !leavesByPress(element, subject)) return null;
   if (tabIndexOf(element, scene) === null) return 'no-focus';
   const byKey = routes.some((o) => endsOn(o, element, 'key'));
   const heard = page.hearing.on(element, /^key(down|up|press)$/);

@@ -71,5 +71,7 @@ const WORDS: Readonly<Record<Mark['by'], string>> = {
   boxShadow: 'shadow',
   backgroundColor: 'ground',
   borderTopColor: 'border',
+  borderRightColor: 'border',
   borderBottomColor: 'border',
+  borderLeftColor: 'border',
 };

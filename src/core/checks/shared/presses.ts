@@ -1,11 +1,18 @@
 import { centre, type Rect } from '../../base/index.js';
 import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import { boundsOf } from '../../paint/index.js';
-import type { Scene } from '../../scene/index.js';
+import { poseAfter, type Scene } from '../../scene/index.js';
+import type { Subject } from '../subject.js';
 import { isSameTarget } from './targets.js';
+
+/** Whether a press on something leads to another page, by itself or by what scripts make of it. */
+export const leavesByPress = (element: ElementNode, { page, setting }: Subject): boolean =>
+  poseAfter(page, [{ by: 'press', element }], setting).left === true;
 
 /** Events a press sets going. */
 export const PRESSES = ['click', 'pointerdown', 'pointerup', 'mousedown', 'mouseup', 'touchstart', 'touchend'];
+/** The same of a listener. */
+export const IS_PRESS = new RegExp(`^(${PRESSES.join('|')})$`);
 
 /** The pieces of an element, one for each line it stands in; document px, clipped parts left out. */
 export function piecesOf(element: ElementNode, scene: Scene): readonly Rect[] {

@@ -39,16 +39,16 @@ function groundAround(element: ElementNode, scene: Scene): Rgba | null {
   return first && found.every((one) => one && hexOf(one) === hexOf(first)) ? first : null;
 }
 
+const BORDERS = ['borderTopColor', 'borderRightColor', 'borderBottomColor', 'borderLeftColor'] as const;
+
 /** Something that shows where focus is, and what it has to stand out from. */
 export interface Mark {
   /** The property that makes it. */
-  readonly by: 'outlineColor' | 'boxShadow' | 'backgroundColor' | 'borderTopColor' | 'borderBottomColor';
+  readonly by: 'outlineColor' | 'boxShadow' | 'backgroundColor' | (typeof BORDERS)[number];
   readonly colour: Rgba;
   readonly ground: Rgba;
   readonly ratio: number;
 }
-
-const BORDERS = ['borderTopColor', 'borderRightColor', 'borderBottomColor', 'borderLeftColor'] as const;
 
 /**
  * What focus changes on an element, each held against its surroundings: rings, shadows, grounds and borders. Null where
@@ -83,11 +83,11 @@ export function measuredMarks(
       for (const { colour, inset } of shownShadows(after)) add('boxShadow', colour, inset ? within : around);
     else if (key === 'backgroundColor')
       add('backgroundColor', after.backgroundColor, around, compose(before.backgroundColor, around));
-    else if ((BORDERS as readonly string[]).includes(key)) {
-      const line = after[key as (typeof BORDERS)[number]];
-      if (!('r' in line)) return null;
-      add(key === 'borderBottomColor' ? key : 'borderTopColor', line as Rgba, around, within);
-    } else return null;
+    else {
+      const side = BORDERS.find((one) => one === key);
+      if (!side) return null;
+      add(side, after[side], around, within);
+    }
   }
   return out;
 }

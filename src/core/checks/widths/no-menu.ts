@@ -57,7 +57,7 @@ function observe(menu: Menu, subject: Subject): Observation[] {
   // Between queries that do not meet, the seam is the fault.
   if (menuSeams(page, subject.menus).some(({ from, to }) => subject.parts.width >= from && subject.parts.width <= to))
     return [];
-  if (mayOpenFilled(subject) || addresses.length === 0 || elsewhere >= addresses.length * ELSEWHERE) return [];
+  if (addresses.length === 0 || elsewhere >= addresses.length * ELSEWHERE || mayOpenFilled(subject)) return [];
   return [
     {
       at: onElement(menu.root),

@@ -1,9 +1,9 @@
-import { right } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
 import { closest, descendants, isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
+import { pastEdge } from '../shared/edges.js';
 import type { Subject } from '../subject.js';
 
 /** Pages that scroll sideways because of their menu. @spec WCAG 2.2 SC 1.4.10 */
@@ -53,7 +53,7 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
   const beyond = (e: ElementNode): number => {
     const seen = scene.box(e) ? scene.seen(e) : null;
     if (!seen || scene.nodes(e).some(({ fixed }) => fixed)) return 0;
-    return scene.scrollsLeftwards ? -seen.x : right(seen) - width;
+    return pastEdge(seen, scene);
   };
   const end = scene.scrollSize.width - width;
   // What makes the page that wide, innermost; if it is none of a menu's, the menu is not to blame.

@@ -1,11 +1,12 @@
 import { descendants, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
-import { discloses, mayOpen, type Menu } from '../../menus/index.js';
+import { discloses, type Menu } from '../../menus/index.js';
 import { addressOf } from '../shared/addresses.js';
 import { endsOn } from '../shared/panels.js';
 import { PRESSES } from '../shared/presses.js';
+import { unfolded } from '../shared/shown-panels.js';
 import { roleOf, subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
-import type { Move, Page } from '../../scene/index.js';
+import type { Page } from '../../scene/index.js';
 import { STOPS } from '../../scripts/index.js';
 import type { Subject } from '../subject.js';
 
@@ -73,22 +74,12 @@ function deadDisclosures(menu: Menu, subject: Subject): Observation[] {
     const members = menu.items.filter((one) => isAncestorOrSelf(submenu, one.element)).map((one) => one.element);
     if (members.length === 0 || members.some((e) => scene.reach(e) !== null)) return [];
     if (routes.some(({ shows }) => members.some((e) => shows.has(e)))) return [];
-    if (opensUnseen(element, members, subject)) return [];
+    // Where something cuts off what opens, that is the fault.
+    if (!unfolded(element, members, subject).next().done) return [];
     const button = buttonOf(element, submenu, scene);
     return button && scene.reach(button) !== null ? [observation(button, menu, members.length, { scene, page })] : [];
   });
 }
-
-const MOVES = ['hover', 'press', 'focus'] as const;
-
-/** Whether a move lays a submenu out and something cuts it off: that is the fault then. */
-const opensUnseen = (element: ElementNode, members: readonly ElementNode[], subject: Subject): boolean =>
-  MOVES.some((by) => {
-    const move: Move = { by, element };
-    if (!mayOpen(subject.page, subject.setting, [move])) return false;
-    const after = subject.after(move);
-    return members.some((e) => after.isVisible(e) && !subject.scene.isVisible(e));
-  });
 
 /** What an item shows for its submenu: itself, or a control of its own beside it; not a link to another page. */
 function buttonOf(item: ElementNode, submenu: ElementNode, scene: Subject['scene']): ElementNode | null {
