@@ -30,7 +30,8 @@ export function passingInk(ink: Rgba, lies: readonly Omit<Lie, 'ink'>[]): Passin
   const exact = lies
     .flatMap(({ grounds, needed }) => grounds.flatMap((ground) => passingColour(ink, ground, needed) ?? []))
     .sort((a, b) => a.share - b.share);
-  return [...exact, ...shades(ink)].find(({ colour }) => lies.every((lie) => passes(colour, lie))) ?? null;
+  const serves = ({ colour }: Passing) => lies.every((lie) => passes(colour, lie));
+  return exact.find(serves) ?? shades(ink).find(serves) ?? null;
 }
 
 const keyOf = ({ ink, grounds, needed }: Lie): string => `${hexOf(ink)} on ${grounds.map(hexOf).join()} ${needed}`;
