@@ -46,6 +46,22 @@ const TOGGLES: readonly (readonly [string, string])[] = [
     `for (const t of document.querySelectorAll('[data-shows]')) { const to = document.querySelector(t.getAttribute('data-shows')); t.addEventListener('click', () => to.classList.toggle('show')) }`,
   ],
   [
+    'steps of an iterator, as compilers write loops',
+    `const all = document.querySelectorAll('button'); let it = typeof Symbol !== 'undefined' && all[Symbol.iterator] || all['@@iterator'], step; for (it = it.call(all); !(step = it.next()).done;) step.value.addEventListener('click', () => ${TOGGLE})`,
+  ],
+  [
+    'entries of a map, taken one by one',
+    `const m = new Map([[b, '#m']]); const it = m.entries(); for (let s = it.next(); !s.done; s = it.next()) { const [k, v] = s.value; k.onclick = () => document.querySelector(v).classList.toggle('open') }`,
+  ],
+  [
+    'an iterable of its own',
+    `const each = { [Symbol.iterator]() { let i = 0; return { next: () => (i++ < 1 ? { done: false, value: b } : { done: true }) } } }; [...each].forEach((x) => { x.onclick = () => ${TOGGLE} })`,
+  ],
+  [
+    'a generator',
+    `function* all() { for (const x of document.querySelectorAll('header button')) yield x; yield* document.querySelectorAll('#none') } for (const x of all()) x.onclick = () => ${TOGGLE}`,
+  ],
+  [
     'a class with methods',
     `class Menu { #on = false; constructor(el, { name = 'open' } = {}) { this.el = el; this.name = name; el.querySelector('button').addEventListener('click', this) } handleEvent() { this.#on = !this.#on; this.el.querySelector('ul').classList.toggle(this.name, this.#on) } } new Menu(document.getElementById('h'))`,
   ],

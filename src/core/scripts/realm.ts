@@ -1,5 +1,6 @@
 import { defineArrays } from './builtins/arrays.js';
 import { defineCollections } from './builtins/collections.js';
+import { defineIterators } from './builtins/iterators.js';
 import { defineFunctions, defineObjects } from './builtins/objects.js';
 import { defineNumbers } from './builtins/numbers.js';
 import { definePromises } from './builtins/promises.js';
@@ -18,6 +19,7 @@ const PROTOS = [
   'object',
   'function',
   'array',
+  'iterator',
   'string',
   'number',
   'boolean',
@@ -134,6 +136,7 @@ export function furnish(realm: Realm, reading: Reading): void {
     defineStrings,
     defineNumbers,
     defineCollections,
+    defineIterators,
     definePromises,
     defineTimers,
     defineEvents,

@@ -219,6 +219,8 @@ export interface Frame {
   readonly callee: Fn | null;
   /** What `new` was called on; null in plain calls. */
   readonly target: Obj | null;
+  /** What a generator has yielded. */
+  readonly yielded?: Value[];
 }
 
 /** The names a piece of a script sees. */

@@ -1,4 +1,4 @@
-import { itemsOf, itemsOfLike } from '../evaluate/iteration.js';
+import { itemsOf, itemsOfLike, iteratorOf } from '../evaluate/iteration.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { Arr, isCallable, number, Obj, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
@@ -15,7 +15,9 @@ export function defineArrays(realm: Realm): void {
       : list(args),
   );
   method(realm, array, 'isArray', (_r, _s, [value]) =>
-    value instanceof Unknown ? UNKNOWN : value instanceof Arr && value.proto !== protos.list,
+    value instanceof Unknown
+      ? UNKNOWN
+      : value instanceof Arr && value.proto !== protos.list && value.proto !== protos.iterator,
   );
   method(realm, array, 'from', (r, _s, [value, map]) => {
     const items = itemsOfLike(r, value);
@@ -72,9 +74,14 @@ function defineReaders({ protos }: Realm, list: MakeList): void {
     return at === null ? UNKNOWN : at >= 0;
   });
   add('at', (_r, items, [at]) => items.at(number(at) ?? 0));
-  add('entries', (_r, items) => list(items.map((item, i) => list([i, item]))));
-  add('keys', (_r, items) => list(items.map((_, i) => i)));
-  add('values @@iterator', (_r, items) => list(items));
+  add('entries', (r, items) =>
+    iteratorOf(
+      r.realm,
+      items.map((item, i) => list([i, item])),
+    ),
+  );
+  add('keys', (r, items) => iteratorOf(r.realm, [...items.keys()]));
+  add('values', (r, items) => iteratorOf(r.realm, items));
   add('flat', (r, items) => list(items.flatMap((item) => (item instanceof Arr ? (itemsOf(r, item) ?? []) : [item]))));
   add('toReversed', (_r, items) => list([...items].reverse()));
   add('toSorted', (r, items, [by]) => list(ordered(r, items, by)));

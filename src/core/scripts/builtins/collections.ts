@@ -1,4 +1,4 @@
-import { itemsOf } from '../evaluate/iteration.js';
+import { itemsOf, iteratorOf } from '../evaluate/iteration.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { Arr, Table, Unknown, UNKNOWN, type Value } from '../values.js';
@@ -59,9 +59,11 @@ export function defineCollections(realm: Realm): void {
     return undefined;
   });
   const list = (items: Value[]) => new Arr(protos.array, items);
-  add('keys', (_r, self) => list(self.entries.map(([key]) => key)));
-  add('values', (_r, self) => list(self.entries.map(([, value]) => value)));
-  add('entries', (_r, self) => list(self.entries.map(([key, value]) => list([key, value]))));
+  const through = (name: string, of: (entry: Entries[number]) => Value) =>
+    add(name, (_r, self) => (self.open ? UNKNOWN : iteratorOf(realm, self.entries.map(of))));
+  through('keys', ([key]) => key);
+  through('values', ([, value]) => value);
+  through('entries', ([key, value]) => list([key, value]));
   getter(protos.map, 'size', (_r, self) => own(self)?.length ?? UNKNOWN);
 }
 

@@ -166,7 +166,6 @@ function defineLists(realm: Realm, add: Add): void {
   );
   add('toArray', (_r, self) => new Arr(realm.protos.array, [...self.items]));
   add('size', (_r, self) => (self.vague ? UNKNOWN : self.items.length));
-  add('@@iterator', (_r, self) => new Arr(realm.protos.array, [...self.items]));
   add('index', (r, self, [of]) => {
     const [first] = self.items;
     if (of !== undefined) {

@@ -82,6 +82,11 @@ function rare(reading: Reading, node: Node, scope: Scope, name: string): Value {
       const find = reading.source && reading.importers.get(reading.source);
       return typeof specifier === 'string' && find ? find(specifier) : UNKNOWN;
     }
+    case 'YieldExpression': {
+      const value = node.argument ? evaluate(reading, node.argument, scope) : undefined;
+      scope.running?.yielded?.push(...(node.delegate ? (itemsOf(reading, value) ?? [UNKNOWN]) : [value]));
+      return UNKNOWN;
+    }
     case 'MetaProperty':
       return node.meta.name === 'new' ? (scope.running?.target ?? undefined) : UNKNOWN;
     default:

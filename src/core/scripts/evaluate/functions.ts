@@ -15,6 +15,7 @@ import {
   type FunctionNode,
   type Value,
 } from '../values.js';
+import { iteratorOf } from './iteration.js';
 import { asksArguments, blockFunctions, hoisted } from './hoisting.js';
 import { bind } from './patterns.js';
 import { callUnknown } from './unknowns.js';
@@ -56,21 +57,22 @@ export function callFunction(reading: Reading, callee: Value, self: Value, args:
   return reading.raise('TypeError', 'something is called that is no function');
 }
 
-function runFunction(reading: Reading, callee: Fn, node: FunctionNode, frame: Frame, around = callee.scope): Value {
+function runFunction(reading: Reading, callee: Fn, node: FunctionNode, called: Frame, around = callee.scope): Value {
+  const frame = node.generator ? { ...called, yielded: [] } : called;
   const arrow = node.type === 'ArrowFunctionExpression';
   const scope = new Scope(around, arrow ? null : frame);
   reading.source = callee.source ?? reading.source;
   if (!arrow && asksArguments(node.body))
     scope.names.set('arguments', new Arr(reading.realm.protos.object, [...frame.args]));
   bindParameters(reading, node.params, frame.args, scope);
-  if (node.body.type !== 'BlockStatement') return settle(reading, node, reading.evaluate(node.body, scope));
+  if (node.body.type !== 'BlockStatement') return settle(reading, node, frame, reading.evaluate(node.body, scope));
   hoistInto(reading, node.body, scope);
-  return settle(reading, node, reading.body(node.body.body, scope));
+  return settle(reading, node, frame, reading.body(node.body.body, scope));
 }
 
-/** Async functions give a promise of what they return; generators are not followed. */
-function settle(reading: Reading, node: FunctionNode, value: Value): Value {
-  if (node.generator) return UNKNOWN;
+/** Async functions give a promise of what they return, generators at once all that they yield. */
+function settle(reading: Reading, node: FunctionNode, { yielded }: Frame, value: Value): Value {
+  if (yielded) return node.async ? UNKNOWN : iteratorOf(reading.realm, yielded);
   if (!node.async) return value;
   if (value instanceof Promised) return value;
   return new Promised(reading.realm.protos.promise, value instanceof Unknown ? 'unknown' : 'kept', value);

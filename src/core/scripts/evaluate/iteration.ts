@@ -1,7 +1,11 @@
+import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import { Arr, Chain, Obj, Table, Unknown, type Value } from '../values.js';
+import { Arr, Chain, isCallable, Obj, Table, truth, Unknown, UNKNOWN, type Value } from '../values.js';
 
 const MOST = 5_000;
+
+/** What goes through items one after the other; its items are those that are left. */
+export const iteratorOf = ({ protos }: Realm, items: readonly Value[]): Arr => new Arr(protos.iterator, [...items]);
 
 /** What an iterable gives, one after the other; null where it cannot be told. @spec ecma-262 §7.4 */
 export function itemsOf(reading: Reading, value: Value): readonly Value[] | null {
@@ -12,8 +16,25 @@ export function itemsOf(reading: Reading, value: Value): readonly Value[] | null
     const isSet = value.props.get('@@set') === true;
     return value.entries.map(([key, item]) => (isSet ? key : new Arr(reading.realm.protos.array, [key, item])));
   }
-  if (value instanceof Unknown || value instanceof Obj) return null;
+  if (value instanceof Unknown) return null;
+  if (value instanceof Obj) return stepsOf(reading, value);
   return reading.raise('TypeError', 'something is gone through that is no list');
+}
+
+/** What an iterator that a script has made itself gives; null where it cannot be told. @spec ecma-262 §7.4.4 */
+function stepsOf(reading: Reading, value: Obj): readonly Value[] | null {
+  const make = value.open ? UNKNOWN : reading.get(value, '@@iterator');
+  const iterator = isCallable(make) ? reading.call(make, value, []) : UNKNOWN;
+  if (iterator instanceof Arr) return itemsOf(reading, iterator);
+  const items: Value[] = [];
+  while (iterator instanceof Obj && items.length < MOST) {
+    const step = reading.call(reading.get(iterator, 'next'), iterator, []);
+    const done = step instanceof Obj ? truth(reading.get(step, 'done')) : null;
+    if (done === null) return null;
+    if (done) return items;
+    items.push(reading.get(step, 'value'));
+  }
+  return null;
 }
 
 /** The items of anything that has a length and numbered properties; null where they cannot be told. */
