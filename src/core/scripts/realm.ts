@@ -3,6 +3,7 @@ import { defineCollections } from './builtins/collections.js';
 import { defineIterators } from './builtins/iterators.js';
 import { defineFunctions, defineObjects } from './builtins/objects.js';
 import { defineNumbers } from './builtins/numbers.js';
+import { defineReflect } from './builtins/reflect.js';
 import { definePromises } from './builtins/promises.js';
 import { defineStrings } from './builtins/strings.js';
 import { defineTimers } from './builtins/timers.js';
@@ -138,6 +139,7 @@ export function furnish(realm: Realm, reading: Reading): void {
     defineCollections,
     defineIterators,
     definePromises,
+    defineReflect,
     defineTimers,
     defineEvents,
     defineElements,

@@ -50,8 +50,10 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
     )
   )
     return [];
-  const others = menu.items.filter((i) => i !== item && i.parent === item.parent && i.current === null);
-  if (others.length === 0 || !others.every((i) => standsOut(element, i.element, scene))) return [];
+  const beside = menu.items.filter((i) => i !== item && i.parent === item.parent && i.current === null);
+  // A button looks like a button, wherever it stands: only links tell how links usually look.
+  const others = guessed ? beside.filter((i) => i.element.tag === 'a') : beside;
+  if (others.length < (guessed ? 2 : 1) || !others.every((i) => standsOut(element, i.element, scene))) return [];
   const isUsual = (i: MenuItem) => scene.reach(i.element) !== null && !standsOut(i.element, others[0]!.element, scene);
   if (guessed && !others.every(isUsual)) return [];
   const told = guessed || /\b(current|here)\b/i.test(collapseSpace(textContent(element)));

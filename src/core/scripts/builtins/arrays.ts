@@ -1,4 +1,4 @@
-import { itemsOf, itemsOfLike, iteratorOf } from '../evaluate/iteration.js';
+import { itemsOf, itemsOfLike, iteratorOf, visitEach } from '../evaluate/iteration.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { Arr, isCallable, number, Obj, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
@@ -20,12 +20,11 @@ export function defineArrays(realm: Realm): void {
       : value instanceof Arr && value.proto !== protos.list && value.proto !== protos.iterator,
   );
   method(realm, array, 'from', (r, _s, [value, map]) => {
-    const items = itemsOfLike(r, value);
-    if (!items) {
-      if (isCallable(map)) r.perhaps(() => r.call(map, undefined, [UNKNOWN, UNKNOWN]));
-      return UNKNOWN;
-    }
-    return list(isCallable(map) ? items.map((item, i) => r.call(map, undefined, [item, i])) : items);
+    const items: Value[] = [];
+    const mapped = (item: Value): Value => (isCallable(map) ? r.call(map, undefined, [item, items.length]) : item);
+    if (visitEach(r, value, (item) => items.push(mapped(item)))) return list(items);
+    if (isCallable(map)) r.perhaps(() => r.call(map, undefined, [UNKNOWN, UNKNOWN]));
+    return UNKNOWN;
   });
   method(realm, array, 'of', (_r, _s, args) => list(args));
   defineReaders(realm, list);

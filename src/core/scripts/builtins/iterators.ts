@@ -1,7 +1,7 @@
 import { itemsOf, iteratorOf } from '../evaluate/iteration.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import type { Obj} from '../values.js';
+import type { Obj } from '../values.js';
 import { Arr, UNKNOWN, type Value } from '../values.js';
 import { method, plain } from './define.js';
 

@@ -32,7 +32,7 @@ const FUNCTIONS = new Set(
 );
 const OBJECTS = new Set(
   (
-    'Reflect caches cookieStore crypto external indexedDB locationbar menubar navigation personalbar scheduler scrollbars ' +
+    'caches cookieStore crypto external indexedDB locationbar menubar navigation personalbar scheduler scrollbars ' +
     'speechSynthesis statusbar toolbar trustedTypes visualViewport'
   ).split(' '),
 );

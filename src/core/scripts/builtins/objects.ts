@@ -2,7 +2,6 @@ import { itemsOf, itemsOfLike } from '../evaluate/iteration.js';
 import { keyOf, slotOf } from '../evaluate/properties.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import type { Native } from '../values.js';
 import {
   Accessor,
   Arr,
@@ -10,6 +9,7 @@ import {
   El,
   isCallable,
   Loose,
+  Native,
   Obj,
   Pattern,
   Promised,
@@ -28,7 +28,13 @@ export function defineObjects(realm: Realm): void {
     value instanceof Obj ? value : plain(realm),
   );
   method(realm, protos.object, 'hasOwnProperty', (_r, self, [key]) => owns(self, key));
-  method(realm, protos.object, 'isPrototypeOf propertyIsEnumerable', () => UNKNOWN);
+  method(realm, protos.object, 'propertyIsEnumerable', () => UNKNOWN);
+  method(realm, protos.object, 'isPrototypeOf', (_r, self, [value]) => {
+    if (value instanceof Unknown || self instanceof Unknown) return UNKNOWN;
+    let at = value instanceof Obj ? value.proto : null;
+    while (at && at !== self) at = at.proto;
+    return at !== null;
+  });
   method(realm, protos.object, 'toString toLocaleString', (r, self) => tagOf(self, r.realm));
   method(realm, protos.object, 'valueOf', (_r, self) => self);
   method(realm, object, 'hasOwn', (_r, _s, [value, key]) => owns(value, key));
@@ -67,7 +73,10 @@ export function defineObjects(realm: Realm): void {
     return target;
   });
   method(realm, object, 'getOwnPropertySymbols', () => list([]));
-  method(realm, object, 'getOwnPropertyDescriptors', () => UNKNOWN);
+  method(realm, object, 'getOwnPropertyDescriptors', (r, _s, [value]) => {
+    if (!(value instanceof Obj) || value.open) return UNKNOWN;
+    return plain(realm, Object.fromEntries(value.keys().map((key) => [key, descriptorOf(r, value, key)])));
+  });
   for (const [name, key] of [
     ['__defineGetter__', 'get'],
     ['__defineSetter__', 'set'],
@@ -78,13 +87,7 @@ export function defineObjects(realm: Realm): void {
       return undefined;
     });
   method(realm, protos.object, '__lookupGetter__ __lookupSetter__', () => UNKNOWN);
-  method(realm, object, 'getOwnPropertyDescriptor', (_r, _s, [value, key]) => {
-    const name = keyOf(key);
-    if (!(value instanceof Obj) || name === null) return UNKNOWN;
-    if (!value.hasOwn(name)) return undefined;
-    const slot = value.own(name);
-    return slot instanceof Accessor ? UNKNOWN : plain(realm, { value: slot });
-  });
+  method(realm, object, 'getOwnPropertyDescriptor', (r, _s, [value, key]) => descriptorOf(r, value, key));
   method(realm, object, 'fromEntries', (r, _s, [value]) => {
     const made = plain(realm);
     for (const pair of itemsOf(r, value) ?? []) {
@@ -157,6 +160,19 @@ function tagOf(value: Value, { protos, window, documentObject }: Realm): Value {
   return tag(value.proto === protos.error ? 'Error' : 'Object');
 }
 
+/** What a property of an object is, as scripts are told it. @spec ecma-262 §6.2.6 */
+export function descriptorOf({ realm }: Reading, value: Value, key: Value): Value {
+  const name = keyOf(key);
+  if (!(value instanceof Obj) || name === null) return UNKNOWN;
+  if (!value.hasOwn(name)) return value.open ? UNKNOWN : undefined;
+  const slot = value.own(name);
+  const how = { configurable: true, enumerable: !value.quiet };
+  if (!(slot instanceof Accessor)) return plain(realm, { value: slot, writable: true, ...how });
+  const given = (fn: Accessor['get']): Value =>
+    typeof fn === 'function' ? new Native(realm.protos.function, name, fn) : fn;
+  return plain(realm, { get: given(slot.get), set: given(slot.set), ...how });
+}
+
 /** Copies the properties of several objects into one. @spec ecma-262 §20.1.2.1 */
 export function assignAll(reading: Reading, target: Value, from: readonly Value[]): Value {
   for (const one of from) {
@@ -171,7 +187,8 @@ export function assignAll(reading: Reading, target: Value, from: readonly Value[
   return target;
 }
 
-function defineOne(reading: Reading, target: Obj, name: string, how: Obj): void {
+/** Gives an object a property as a descriptor says. @spec ecma-262 §10.1.6 */
+export function defineOne(reading: Reading, target: Obj, name: string, how: Obj): void {
   const get = slotOf(how, 'get') as Value;
   const set = slotOf(how, 'set') as Value;
   if (get !== undefined || set !== undefined) target.write(reading, name, new Accessor(get, set));
@@ -191,6 +208,8 @@ export function defineFunctions(realm: Realm): void {
     const bound = new Bound(protos.function, self, own, args);
     return bound;
   });
-  method(realm, protos.function, 'toString', () => 'function () { }');
+  method(realm, protos.function, 'toString', (_r, self) =>
+    self instanceof Native ? `function ${self.name}() { [native code] }` : 'function () { }',
+  );
   method(realm, protos.function, '@@hasInstance', () => UNKNOWN);
 }

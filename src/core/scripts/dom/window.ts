@@ -52,7 +52,7 @@ export function defineWindow(realm: Realm, reading: Reading): void {
     realm,
     console,
     'log warn error info debug group groupEnd table trace time timeEnd assert count dir',
-    () => undefined,
+    (_r, _s, args) => ((globalThis as any).__log?.(args), undefined),
   );
   window.props.set('console', console);
 }

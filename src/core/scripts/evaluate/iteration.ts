@@ -17,24 +17,44 @@ export function itemsOf(reading: Reading, value: Value): readonly Value[] | null
     return value.entries.map(([key, item]) => (isSet ? key : new Arr(reading.realm.protos.array, [key, item])));
   }
   if (value instanceof Unknown) return null;
-  if (value instanceof Obj) return stepsOf(reading, value);
+  if (value instanceof Obj) {
+    const items: Value[] = [];
+    return steps(reading, value, (item) => items.push(item)) ? items : null;
+  }
   return reading.raise('TypeError', 'something is gone through that is no list');
 }
 
-/** What an iterator that a script has made itself gives; null where it cannot be told. @spec ecma-262 §7.4.4 */
-function stepsOf(reading: Reading, value: Obj): readonly Value[] | null {
+/**
+ * Goes through what an iterator gives that a script has made itself; false where that cannot be told. The iterator is
+ * closed where the visit throws. @spec ecma-262 §7.4
+ */
+function steps(reading: Reading, value: Obj, visit: (item: Value) => void): boolean {
   const make = value.open ? UNKNOWN : reading.get(value, '@@iterator');
   const iterator = isCallable(make) ? reading.call(make, value, []) : UNKNOWN;
-  if (iterator instanceof Arr) return itemsOf(reading, iterator);
-  const items: Value[] = [];
-  while (iterator instanceof Obj && items.length < MOST) {
+  if (!(iterator instanceof Obj)) return false;
+  for (let round = 0; round < MOST; round++) {
     const step = reading.call(reading.get(iterator, 'next'), iterator, []);
     const done = step instanceof Obj ? truth(reading.get(step, 'done')) : null;
-    if (done === null) return null;
-    if (done) return items;
-    items.push(reading.get(step, 'value'));
+    if (done !== false) return done === true;
+    const item = reading.get(step, 'value');
+    try {
+      visit(item);
+    } catch (error) {
+      const close = reading.get(iterator, 'return');
+      if (isCallable(close)) reading.call(close, iterator, []);
+      throw error;
+    }
   }
-  return null;
+  return false;
+}
+
+/** Visits the items of a list or iterable one after the other; false where they cannot be told. */
+export function visitEach(reading: Reading, value: Value, visit: (item: Value) => void): boolean {
+  const plain = value instanceof Obj && !(value instanceof Arr || value instanceof Chain || value instanceof Table);
+  if (plain && isCallable(reading.get(value, '@@iterator'))) return steps(reading, value, visit);
+  const items = itemsOfLike(reading, value);
+  items?.forEach(visit);
+  return items !== null;
 }
 
 /** The items of anything that has a length and numbered properties; null where they cannot be told. */
