@@ -1,4 +1,5 @@
 import { itemsOf, itemsOfLike } from '../evaluate/iteration.js';
+import { isInstance } from '../evaluate/operators.js';
 import { keyOf, slotOf } from '../evaluate/properties.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
@@ -48,7 +49,9 @@ export function defineObjects(realm: Realm): void {
   method(realm, object, 'values', (r, _s, [value]) => over(value, (key) => r.get(value, key), r));
   method(realm, object, 'entries', (r, _s, [value]) => over(value, (key) => list([key, r.get(value, key)]), r));
   method(realm, object, 'assign', (r, _s, [target, ...from]) => assignAll(r, target, from));
-  method(realm, object, 'create', (_r, _s, [proto]) => new Obj(proto instanceof Obj ? proto : null));
+  method(realm, object, 'create', (r, _s, [proto, all]) =>
+    defineAll(r, new Obj(proto instanceof Obj ? proto : null), all),
+  );
   method(realm, object, 'getPrototypeOf', (_r, _s, [value]) => (value instanceof Obj ? value.proto : UNKNOWN));
   method(realm, object, 'setPrototypeOf', (_r, _s, [value, proto]) => {
     if (value instanceof Obj) value.proto = proto instanceof Obj ? proto : null;
@@ -64,14 +67,7 @@ export function defineObjects(realm: Realm): void {
     if (target instanceof Obj && name !== null && how instanceof Obj) defineOne(r, target, name, how);
     return target;
   });
-  method(realm, object, 'defineProperties', (r, _s, [target, all]) => {
-    if (target instanceof Obj && all instanceof Obj)
-      for (const name of all.keys()) {
-        const how = r.get(all, name);
-        if (how instanceof Obj) defineOne(r, target, name, how);
-      }
-    return target;
-  });
+  method(realm, object, 'defineProperties', (r, _s, [target, all]) => defineAll(r, target, all));
   method(realm, object, 'getOwnPropertySymbols', () => list([]));
   method(realm, object, 'getOwnPropertyDescriptors', (r, _s, [value]) => {
     if (!(value instanceof Obj) || value.open) return UNKNOWN;
@@ -195,6 +191,15 @@ export function defineOne(reading: Reading, target: Obj, name: string, how: Obj)
   else if (how.hasOwn('value') || !target.hasOwn(name)) target.write(reading, name, reading.get(how, 'value'));
 }
 
+function defineAll(reading: Reading, target: Value, all: Value): Value {
+  if (target instanceof Obj && all instanceof Obj)
+    for (const name of all.keys()) {
+      const how = reading.get(all, name);
+      if (how instanceof Obj) defineOne(reading, target, name, how);
+    }
+  return target;
+}
+
 /** @spec ecma-262 §20.2 */
 export function defineFunctions(realm: Realm): void {
   const { protos } = realm;
@@ -211,5 +216,5 @@ export function defineFunctions(realm: Realm): void {
   method(realm, protos.function, 'toString', (_r, self) =>
     self instanceof Native ? `function ${self.name}() { [native code] }` : 'function () { }',
   );
-  method(realm, protos.function, '@@hasInstance', () => UNKNOWN);
+  method(realm, protos.function, '@@hasInstance', (r, self, [value]) => isInstance(r, value, self));
 }

@@ -2,10 +2,10 @@ import type * as acorn from 'acorn';
 import type { Reading } from '../reading.js';
 import type { Scope } from '../values.js';
 import { Arr, isCallable, Obj, Accessor, Promised, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
-import { assign } from './patterns.js';
+import { assignment, update } from './assignments.js';
 import { makeClass } from './classes.js';
 import { constructParent, makeFunction } from './functions.js';
-import { binary, unary } from './operators.js';
+import { binary, nullish, unary } from './operators.js';
 import { addAccessor, memberKey, propertyKey } from './keys.js';
 import { makePattern } from './regexp.js';
 import { itemsOf } from './iteration.js';
@@ -203,30 +203,6 @@ function elements(
   return out;
 }
 
-function assignment(reading: Reading, node: acorn.AssignmentExpression, scope: Scope): Value {
-  const { left, right, operator } = node;
-  if (operator === '=') {
-    const value = evaluate(reading, right, scope, left.type === 'Identifier' ? left.name : '');
-    assign(reading, left, value, scope);
-    return value;
-  }
-  const before = evaluate(reading, left as acorn.Expression, scope);
-  if (operator === '||=' || operator === '&&=' || operator === '??=') {
-    const known = operator === '??=' ? nullish(before) : truth(before);
-    const goesOn = known === null ? null : operator === '||=' ? !known : known;
-    if (goesOn === false) return before;
-    const value = evaluate(reading, right, scope);
-    assign(reading, left, goesOn === null ? UNKNOWN : value, scope);
-    return goesOn === null ? UNKNOWN : value;
-  }
-  const value = binary(reading, operator.slice(0, -1), before, evaluate(reading, right, scope));
-  assign(reading, left, value, scope);
-  return value;
-}
-
-const nullish = (value: Value): boolean | null =>
-  value instanceof Unknown ? null : value === undefined || value === null;
-
 function binaryOf(reading: Reading, node: acorn.BinaryExpression, scope: Scope): Value {
   if (node.left.type === 'PrivateIdentifier') {
     const right = evaluate(reading, node.right, scope);
@@ -277,13 +253,6 @@ function unaryOf(reading: Reading, node: acorn.UnaryExpression, scope: Scope): V
     return true;
   }
   return unary(operator, evaluate(reading, argument, scope));
-}
-
-function update(reading: Reading, node: acorn.UpdateExpression, scope: Scope): Value {
-  const before = unary('+', evaluate(reading, node.argument, scope));
-  const after = binary(reading, node.operator === '++' ? '+' : '-', before, 1);
-  assign(reading, node.argument as acorn.Pattern, after, scope);
-  return node.prefix ? after : before;
 }
 
 function template(reading: Reading, node: acorn.TemplateLiteral, scope: Scope): Value {

@@ -51,6 +51,10 @@ export function binary(reading: Reading, operator: string, left: Value, right: V
     : reckon(operator, primitive(left), primitive(right));
 }
 
+/** Whether a value is null or undefined; null where it cannot be told. */
+export const nullish = (value: Value): boolean | null =>
+  value instanceof Unknown ? null : value === undefined || value === null;
+
 type Plain = Exclude<Value, Obj | Unknown>;
 
 const primitive = (value: Value): Plain => (value instanceof Obj ? text(value) : (value as Plain));
@@ -116,7 +120,8 @@ function alike(left: Value, right: Value): boolean | null {
   return typeof a === typeof b ? a === b : Number(a) === Number(b);
 }
 
-function isInstance(reading: Reading, left: Value, right: Value): Value {
+/** Whether a value was made by a class. @spec ecma-262 §7.3.21 */
+export function isInstance(reading: Reading, left: Value, right: Value): Value {
   if (left instanceof Unknown || right instanceof Unknown) return UNKNOWN;
   if (!(left instanceof Obj) || !(right instanceof Obj)) return false;
   const proto = reading.get(right, 'prototype');

@@ -75,10 +75,6 @@ function bindObject(
   }
 }
 
-/** Gives a value to what stands left of an equals sign. */
-export const assign = (reading: Reading, target: acorn.Pattern, value: Value, scope: Scope): void =>
-  bind(reading, target, value, scope, false);
-
 function assignName(reading: Reading, name: string, value: Value, scope: Scope): void {
   const holder = scope.holder(name);
   if (holder && holder.names !== reading.realm.window.props) reading.put(holder.names, name, value);
