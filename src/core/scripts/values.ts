@@ -31,6 +31,8 @@ export class Obj {
   open = false;
   /** Whether `for in` passes over its properties. */
   quiet = false;
+  /** Properties that are passed over by themselves. */
+  hidden: ReadonlySet<string> | null = null;
   constructor(public proto: Obj | null) {}
 
   own(key: string): Slot | undefined {
@@ -40,6 +42,10 @@ export class Obj {
     return this.props.has(key);
   }
   keys(): readonly string[] {
+    return this.ownNames().filter((key) => !this.hidden?.has(key));
+  }
+  /** Its own properties with those that are passed over. */
+  ownNames(): readonly string[] {
     return [...this.props.keys()].filter((key) => !key.startsWith('@@') && !key.startsWith('#'));
   }
   write(walker: Walker, key: string, value: Slot): void {

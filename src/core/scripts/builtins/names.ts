@@ -6,7 +6,7 @@ const CLASSES = new Set(
     'EventSource Crypto Comment CharacterData Blob Attr Animation Atomics DataView ArrayBuffer BigInt WeakRef FinalizationRegistry ' +
     'Intl Date WebAssembly URL URLSearchParams URLPattern TreeWalker NodeIterator NodeFilter NamedNodeMap ShadowRoot StyleSheet ' +
     'StyleSheetList TextEncoder TextDecoder TextMetrics ValidityState VisualViewport WebSocket SharedWorker ServiceWorker ' +
-    'BroadcastChannel MessageChannel MessagePort ReadableStream WritableStream TransformStream OffscreenCanvas ImageBitmap ImageData ' +
+    'BroadcastChannel MessagePort ReadableStream WritableStream TransformStream OffscreenCanvas ImageBitmap ImageData ' +
     'AbortController AbortSignal ClipboardItem CustomElementRegistry DataTransfer DataTransferItem DocumentFragment DocumentType ' +
     'DocumentTimeline ElementInternals FontFaceSet KeyframeEffect MutationRecord PermissionStatus Permissions CloseWatcher ' +
     'SpeechSynthesisUtterance ViewTransition WebKitMutationObserver WebKitCSSMatrix XPathEvaluator XPathResult XSLTProcessor ' +
@@ -18,7 +18,7 @@ const CLASSES = new Set(
     'IDBFactory IDBKeyRange IDBRequest IDBTransaction RTCPeerConnection RTCDataChannel PerformanceEntry PerformanceObserver ' +
     'ReportingObserver IntersectionObserverEntry ResizeObserverEntry ScrollTimeline ViewTimeline AnimationEvent BeforeUnloadEvent ' +
     'ClipboardEvent CloseEvent CompositionEvent DragEvent ErrorEvent FormDataEvent HashChangeEvent InputEvent MessageEvent ' +
-    'PageTransitionEvent PopStateEvent ProgressEvent StorageEvent SubmitEvent TransitionEvent WheelEvent'
+    'PageTransitionEvent PopStateEvent PromiseRejectionEvent ProgressEvent StorageEvent SubmitEvent TransitionEvent WheelEvent'
   ).split(' '),
 );
 /** Elements by their language, and numbers in a row: whole families whose names no library takes. */

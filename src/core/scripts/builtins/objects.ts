@@ -16,6 +16,7 @@ import {
   Promised,
   Table,
   text,
+  truth,
   Unknown,
   UNKNOWN,
   type Value,
@@ -29,7 +30,10 @@ export function defineObjects(realm: Realm): void {
     value instanceof Obj ? value : plain(realm),
   );
   method(realm, protos.object, 'hasOwnProperty', (_r, self, [key]) => owns(self, key));
-  method(realm, protos.object, 'propertyIsEnumerable', () => UNKNOWN);
+  method(realm, protos.object, 'propertyIsEnumerable', (_r, self, [key]) => {
+    const own = owns(self, key);
+    return own === true && self instanceof Obj ? !self.quiet && !self.hidden?.has(keyOf(key)!) : own;
+  });
   method(realm, protos.object, 'isPrototypeOf', (_r, self, [value]) => {
     if (value instanceof Unknown || self instanceof Unknown) return UNKNOWN;
     let at = value instanceof Obj ? value.proto : null;
@@ -45,7 +49,10 @@ export function defineObjects(realm: Realm): void {
     if (value === undefined || value === null) return reading.raise('TypeError', 'nothing has no keys');
     return list(value instanceof Obj ? value.keys().map(map) : []);
   };
-  method(realm, object, 'keys getOwnPropertyNames', (r, _s, [value]) => over(value, (key) => key, r));
+  method(realm, object, 'keys', (r, _s, [value]) => over(value, (key) => key, r));
+  method(realm, object, 'getOwnPropertyNames', (r, _s, [value]) =>
+    value instanceof Obj && !value.open && value.hidden ? list([...value.ownNames()]) : over(value, (key) => key, r),
+  );
   method(realm, object, 'values', (r, _s, [value]) => over(value, (key) => r.get(value, key), r));
   method(realm, object, 'entries', (r, _s, [value]) => over(value, (key) => list([key, r.get(value, key)]), r));
   method(realm, object, 'assign', (r, _s, [target, ...from]) => assignAll(r, target, from));
@@ -122,6 +129,8 @@ const WELL_KNOWN =
     ' ',
   );
 let symbols = 0;
+/** Whether a key is a symbol that a script has made. */
+const isMadeSymbol = (key: string): boolean => /^@@.*\d$/.test(key);
 function symbol(realm: Realm, name: string): Obj {
   const made = new Obj(realm.protos.symbol);
   made.props.set('@@symbol', name);
@@ -162,7 +171,7 @@ export function descriptorOf({ realm }: Reading, value: Value, key: Value): Valu
   if (!(value instanceof Obj) || name === null) return UNKNOWN;
   if (!value.hasOwn(name)) return value.open ? UNKNOWN : undefined;
   const slot = value.own(name);
-  const how = { configurable: true, enumerable: !value.quiet };
+  const how = { configurable: true, enumerable: !value.quiet && !value.hidden?.has(name) };
   if (!(slot instanceof Accessor)) return plain(realm, { value: slot, writable: true, ...how });
   const given = (fn: Accessor['get']): Value =>
     typeof fn === 'function' ? new Native(realm.protos.function, name, fn) : fn;
@@ -175,7 +184,8 @@ export function assignAll(reading: Reading, target: Value, from: readonly Value[
     if (one instanceof Unknown && target instanceof Obj) target.open = true;
     if (!(one instanceof Obj) || !(target instanceof Obj)) continue;
     if (one.open) target.open = true;
-    for (const key of one.keys()) {
+    for (const key of [...one.keys(), ...[...one.props.keys()].filter(isMadeSymbol)]) {
+      if (one.hidden?.has(key)) continue;
       reading.step();
       reading.set(target, key, reading.get(one, key));
     }
@@ -187,8 +197,18 @@ export function assignAll(reading: Reading, target: Value, from: readonly Value[
 export function defineOne(reading: Reading, target: Obj, name: string, how: Obj): void {
   const get = slotOf(how, 'get') as Value;
   const set = slotOf(how, 'set') as Value;
+  const shown = slotOf(how, 'enumerable') as Value;
+  if (shown !== undefined || !target.hasOwn(name)) hide(reading, target, name, truth(shown) === false);
   if (get !== undefined || set !== undefined) target.write(reading, name, new Accessor(get, set));
   else if (how.hasOwn('value') || !target.hasOwn(name)) target.write(reading, name, reading.get(how, 'value'));
+}
+
+function hide(reading: Reading, target: Obj, name: string, hidden: boolean): void {
+  const before = target.hidden;
+  if (hidden === (before?.has(name) ?? false)) return;
+  reading.trail.note(() => (target.hidden = before));
+  const others = [...(before ?? [])].filter((key) => key !== name);
+  target.hidden = new Set(hidden ? [...others, name] : others);
 }
 
 function defineAll(reading: Reading, target: Value, all: Value): Value {

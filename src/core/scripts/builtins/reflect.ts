@@ -2,6 +2,7 @@ import { constructWith } from '../evaluate/functions.js';
 import { itemsOfLike } from '../evaluate/iteration.js';
 import { hasProperty, keyOf, slotOf } from '../evaluate/properties.js';
 import type { Realm } from '../realm.js';
+import type { Reading } from '../reading.js';
 import { Accessor, Arr, isCallable, Obj, Unknown, UNKNOWN, type Value } from '../values.js';
 import { method, plain } from './define.js';
 import { defineOne, descriptorOf } from './objects.js';
@@ -10,11 +11,15 @@ import { defineOne, descriptorOf } from './objects.js';
 export function defineReflect(realm: Realm): void {
   const reflect = plain(realm);
   realm.window.props.set('Reflect', reflect);
-  method(realm, reflect, 'apply', (r, _s, [fn, self, args]) => r.call(fn, self, itemsOfLike(r, args) ?? [UNKNOWN]));
+  const given = (r: Reading, args: Value): readonly Value[] =>
+    args instanceof Obj || args instanceof Unknown
+      ? (itemsOfLike(r, args) ?? [UNKNOWN])
+      : r.raise('TypeError', 'something is called without a list');
+  method(realm, reflect, 'apply', (r, _s, [fn, self, args]) => r.call(fn, self, given(r, args)));
   method(realm, reflect, 'construct', (r, _s, [target, args, aim]) => {
     if (aim !== undefined && !(aim instanceof Unknown) && !isCallable(aim))
       return r.raise('TypeError', 'something is made that is no class');
-    return constructWith(r, target, itemsOfLike(r, args) ?? [UNKNOWN], aim instanceof Obj ? aim : null);
+    return constructWith(r, target, given(r, args), aim instanceof Obj ? aim : null);
   });
   method(realm, reflect, 'get', (r, _s, [target, key, self = target]) => {
     const name = keyOf(key);

@@ -1,16 +1,26 @@
 import { makePattern, SEARCHED } from '../evaluate/regexp.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import { Arr, isCallable, number, Pattern, text, Unknown, UNKNOWN, type Value } from '../values.js';
+import { Arr, El, isCallable, number, Obj, Pattern, text, Unknown, UNKNOWN, type Value } from '../values.js';
 import { constructor, getter, method } from './define.js';
+
+/** Whether an object says itself what it is as a text. */
+const speaks = (value: Value): value is Obj =>
+  value instanceof Obj && !(value instanceof Arr || value instanceof Pattern || value instanceof El);
+
+/** What an object says of itself as a text. @spec ecma-262 §7.1.1 */
+function written(reading: Reading, object: Obj): Value {
+  const own = object.open ? UNKNOWN : reading.get(object, 'toString');
+  return isCallable(own) ? reading.call(own, object, []) : UNKNOWN;
+}
 
 type Told = (own: string, args: readonly Value[], reading: Reading) => Value;
 
 /** @spec ecma-262 §22.1, §22.2 */
 export function defineStrings(realm: Realm): void {
   const { protos } = realm;
-  const strings = constructor(realm, 'String', protos.string, (_r, args) =>
-    args.length === 0 ? '' : (text(args[0]) ?? UNKNOWN),
+  const strings = constructor(realm, 'String', protos.string, (r, args) =>
+    args.length === 0 ? '' : (text(speaks(args[0]) ? written(r, args[0]) : args[0]) ?? UNKNOWN),
   );
   method(realm, strings, 'fromCharCode', (_r, _s, args) => spelt(args, String.fromCharCode));
   method(realm, strings, 'fromCodePoint', (r, _s, args) =>

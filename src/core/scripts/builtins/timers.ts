@@ -1,7 +1,7 @@
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import { isCallable, number, type Value } from '../values.js';
-import { method } from './define.js';
+import { isCallable, number, type Obj, type Value } from '../values.js';
+import { constructor, method, plain } from './define.js';
 
 const FRAME = 16;
 
@@ -25,13 +25,25 @@ export function defineTimers(realm: Realm): void {
     add(r, fn, FRAME, [r.clock + FRAME]),
   );
   method(realm, window, 'requestIdleCallback', (r, _s, [fn]) => add(r, fn, FRAME, []));
-  method(realm, window, 'setImmediate', (r, _s, [fn]) => add(r, fn, 0, []));
   method(realm, window, 'clearTimeout clearInterval cancelAnimationFrame cancelIdleCallback', (r, _s, [id]) => {
     keep(
       r,
       r.timers.filter((timer) => timer.id !== id),
     );
     return undefined;
+  });
+  const send = (reading: Reading, to: Obj, data: Value) =>
+    add(reading, reading.get(to, 'onmessage'), 0, [plain(realm, { data })]);
+  constructor(realm, 'MessageChannel', plain(realm), () => {
+    const [port1, port2] = [plain(realm, { onmessage: null }), plain(realm, { onmessage: null })];
+    for (const [from, to] of [
+      [port1, port2],
+      [port2, port1],
+    ] as const) {
+      method(realm, from, 'postMessage', (r, _s, [data]) => void send(r, to, data));
+      method(realm, from, 'start close', () => undefined);
+    }
+    return plain(realm, { port1, port2 });
   });
   method(realm, window, 'queueMicrotask', (r, _s, [fn]) => {
     if (isCallable(fn)) r.jobs.push(() => r.call(fn, undefined, []));

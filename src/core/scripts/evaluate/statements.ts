@@ -41,11 +41,18 @@ function maybe(reading: Reading, work: () => Completion | undefined): void {
 }
 
 function runList(reading: Reading, body: readonly acorn.Statement[], scope: Scope): Completion | undefined {
-  for (const statement of body) {
-    const end = run(reading, statement, scope);
+  for (const [i, statement] of body.entries()) {
+    const guards = statement.type === 'IfStatement' && !statement.alternate && body[i + 1]?.type === 'ThrowStatement';
+    const end = guards ? runGuard(reading, statement, scope) : run(reading, statement, scope);
     if (end) return end;
   }
   return undefined;
+}
+
+/** A question whose other answer is an error: where it cannot be told, nothing is wrong. */
+function runGuard(reading: Reading, node: acorn.IfStatement, scope: Scope): Completion | undefined {
+  reading.step();
+  return truth(evaluate(reading, node.test, scope)) === false ? undefined : run(reading, node.consequent, scope);
 }
 
 /** Follows one statement. @spec ecma-262 §14 */
