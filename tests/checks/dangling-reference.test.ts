@@ -36,6 +36,10 @@ const NEAR: readonly NearMiss[] = [
     name: 'made when it opens',
     page: page('', '', '<button aria-haspopup=menu aria-expanded=false aria-controls=later>More</button>'),
   },
+  {
+    name: 'an id that a script gives',
+    page: PANEL('s').replace(' id=s', '').replace('<script>', "<script>document.querySelector('.s').id='s';"),
+  },
   { name: 'outside of menus', page: page('', '<section aria-labelledby=gone>Text</section>') },
   {
     name: 'something around the panel',

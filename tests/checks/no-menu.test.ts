@@ -50,6 +50,15 @@ const NEAR: readonly NearMiss[] = [
     also: ['needs-script'],
     options: RANGE,
   },
+  {
+    name: 'a copy of the menu that a script puts beside it with a button of its own',
+    page: page(
+      '@media(max-width:600px){ul{display:none}}',
+      "<script>const d=document.createElement('div');d.append(document.querySelector('nav ul').cloneNode(true));document.body.prepend(d)</script>",
+    ),
+    also: ['needs-script'],
+    options: RANGE,
+  },
   { name: 'a menu in view at every width', page: page(''), options: RANGE },
 ];
 

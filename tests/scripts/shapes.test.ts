@@ -58,6 +58,26 @@ const TOGGLES: readonly (readonly [string, string])[] = [
     `const each = { [Symbol.iterator]() { let i = 0; return { next: () => (i++ < 1 ? { done: false, value: b } : { done: true }) } } }; [...each].forEach((x) => { x.onclick = () => ${TOGGLE} })`,
   ],
   [
+    'what stands left is found before the right',
+    `let s; const all = { x: { open: false } }; let i = 0; const marks = [0, 0]; b.onclick = () => { (s = all.x).open = !s.open; marks[i++] += 1; if (i > 1) i = 0; document.querySelector('#m').classList.toggle('open', s.open && marks[1] === 0) }`,
+  ],
+  [
+    'a subclass of functions, as compilers write it',
+    `function up(t, o, a) { return o = Object.getPrototypeOf(o), Reflect.construct(o, a || [], Object.getPrototypeOf(t).constructor) } function Base(el) { this.el = el } Base.prototype.flip = function () { ${TOGGLE} }; function Menu(el) { var me = up(this, Menu, [el]); me.bind(); return me } Menu.prototype = Object.create(Base.prototype, { constructor: { value: Menu, writable: true, configurable: true } }); Object.setPrototypeOf(Menu, Base); Object.defineProperty(Menu.prototype, 'bind', { enumerable: false, value: function () { var me = this; this.el.addEventListener('click', function () { me.flip() }) } }); new Menu(b)`,
+  ],
+  [
+    'a namespace without prototype, gone through by its keys',
+    `const parts = Object.freeze({ __proto__: null, [Symbol.toStringTag]: 'Module', menu: (el) => { el.onclick = () => ${TOGGLE} } }); for (const name of Object.keys(parts)) parts[name](b); for (const name in Object.defineProperty({}, 'hidden', { value: 1 })) missing(name)`,
+  ],
+  [
+    'a message to itself',
+    `const { port1, port2 } = new MessageChannel(); port1.onmessage = ({ data }) => { if (data === 'flip') ${TOGGLE} }; b.onclick = () => port2.postMessage('flip')`,
+  ],
+  [
+    'a guard whose other answer is an error',
+    `function callable(x) { if (typeof x == 'function') return x; throw new TypeError('no function') } try { callable(navigator.serviceWorker.register) } catch (e) { throw e } b.onclick = () => ${TOGGLE}`,
+  ],
+  [
     'a generator',
     `function* all() { for (const x of document.querySelectorAll('header button')) yield x; yield* document.querySelectorAll('#none') } for (const x of all()) x.onclick = () => ${TOGGLE}`,
   ],

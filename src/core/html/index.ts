@@ -6,6 +6,7 @@ export {
   ChangedMarkup,
   MARKUP,
   markupWith,
+  namedNow,
   sameAttributes,
   sameChanges,
   withClasses,

@@ -1,4 +1,4 @@
-import type { ElementNode } from './document.js';
+import type { ElementNode, HtmlDocument } from './document.js';
 
 /** The attributes of elements as they stand: as shipped, or as moves of a visitor left them. */
 export interface MarkupView {
@@ -38,6 +38,14 @@ export class ChangedMarkup implements MarkupView {
 /** The page as shipped, or with changes where there are any. */
 export const markupWith = (changes: MarkupChanges | undefined): MarkupView =>
   changes === undefined || changes.size === 0 ? MARKUP : new ChangedMarkup(changes);
+
+/** The element an id names as things stand: scripts give ids, and take them away. */
+export function namedNow(document: HtmlDocument, changes: MarkupChanges, id: string): ElementNode | null {
+  const shipped = document.byId(id);
+  if (shipped && !changes.get(shipped)?.has('id')) return shipped;
+  for (const [element, own] of changes) if (own.get('id') === id) return element;
+  return null;
+}
 
 /** All attributes of an element as they stand. */
 export function attributesOf(element: ElementNode, changes: AttributeChanges | undefined): ReadonlyMap<string, string> {

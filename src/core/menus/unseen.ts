@@ -35,6 +35,7 @@ export const unseenMenus = (page: Page, menus: readonly Menu[]): readonly Limit[
   ...filled(page, menus),
   ...added(page, menus),
   ...drawers(page, menus),
+  ...copies(page, menus),
 ];
 
 const standsLikeMenu = (e: ElementNode): boolean =>
@@ -171,6 +172,19 @@ export function drawersFilled({ hearing, document }: Page, menus: readonly Menu[
     (e) => e !== document.body && isDrawer(e) && apart(e) && !inContent(e) && collapseSpace(textContent(e)) === '',
   );
 }
+
+/** Menus, or parts of them, of which scripts put a copy elsewhere. */
+export const copiedByScripts = ({ hearing }: Page, menus: readonly Menu[]): readonly ElementNode[] =>
+  hearing.copied.filter(
+    (e) =>
+      [...descendants(e)].filter(({ tag }) => tag === 'a').length > 1 &&
+      menus.some(({ root }) => isAncestorOrSelf(root, e) || isAncestorOrSelf(e, root)),
+  );
+
+const copies = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
+  copiedByScripts(page, menus).map((e) =>
+    limit(selectorOf(e), 'a script puts a copy of it elsewhere: what that copy shows and opens is not judged', e),
+  );
 
 /** A button outside the content that a script answers to. */
 export const isOuterButton = (e: ElementNode, { hearing }: Page): boolean =>

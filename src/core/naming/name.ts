@@ -99,7 +99,7 @@ function tooltip(element: ElementNode, scene: Glance): string {
 function fromReferences(element: ElementNode, walk: Walk): string {
   const { scene } = walk;
   const ids = splitTokens(scene.attribute(element, 'aria-labelledby') ?? '');
-  const parts = ids.map((id) => walk.scene.document.byId(id)).filter((e) => e !== null);
+  const parts = ids.map((id) => walk.scene.byId(id)).filter((e) => e !== null);
   return parts
     .map((part) =>
       compute(part, {
@@ -206,7 +206,7 @@ function fromContent(element: ElementNode, walk: Walk): string {
     }
   }
   for (const id of splitTokens(scene.attribute(element, 'aria-owns') ?? '')) {
-    const owned = scene.document.byId(id);
+    const owned = scene.byId(id);
     if (owned) text += ` ${compute(owned, inner)}`;
   }
   return text + pseudoText(element, 'after', scene);

@@ -1,7 +1,7 @@
 import type { TextMetrics } from '../boxes/index.js';
 import type { ComputedStyle, StyleTree } from '../cascade/index.js';
 import type { PseudoElement } from '../css/index.js';
-import type { ElementNode, HtmlDocument, MarkupView } from '../html/index.js';
+import { namedNow, type ElementNode, type HtmlDocument, type MarkupView } from '../html/index.js';
 
 /** A page's styles and attributes at a setting: what names and roles are told from. Nothing is laid out for it. */
 export class Glance implements MarkupView {
@@ -22,6 +22,11 @@ export class Glance implements MarkupView {
   /** An attribute as it stands in the pose. */
   attribute(element: ElementNode, name: string): string | undefined {
     return this.styles.view.attribute(element, name);
+  }
+
+  /** The element an id names in the pose. */
+  byId(id: string): ElementNode | null {
+    return namedNow(this.document, this.styles.view.changes, id);
   }
 
   hasClass(element: ElementNode, name: string): boolean {

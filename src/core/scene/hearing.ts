@@ -23,6 +23,11 @@ export class Hearing {
     return this.scripted?.program.written(this.scripted.look(setting(COMMON_WIDTH))) ?? [];
   }
 
+  /** Elements of which scripts put copies somewhere while they start. */
+  get copied(): readonly ElementNode[] {
+    return this.scripted?.program.copied(this.scripted.look(setting(COMMON_WIDTH))) ?? [];
+  }
+
   /** Whether events of some types on an element are heard anywhere: by itself, around it or on its behalf. */
   of(element: ElementNode, types: readonly string[]): boolean {
     const { scripted } = this;

@@ -44,6 +44,7 @@ interface Loaded {
   /** The page before anyone touches it. */
   readonly rest: After;
   readonly written: readonly ElementNode[];
+  readonly copied: readonly ElementNode[];
   /** Whether layout had a say: then it holds for this look alone. */
   readonly bound: boolean;
 }
@@ -199,6 +200,11 @@ export class Program {
     return this.#load(look).written;
   }
 
+  /** Elements of which scripts put copies somewhere while they start. */
+  copied(look: Look): readonly ElementNode[] {
+    return this.#load(look).copied;
+  }
+
   /** @param given however far it says the page is scrolled, pages start at their top */
   #load(given: Look): Loaded {
     const look = atTop(given);
@@ -272,7 +278,7 @@ export class Program {
     const { standing } = reading;
     const rest = { standing, unread: [...reading.unread.values()], waited: 0 };
     const bound = layoutAsked.length > 0;
-    return { reading, look: given, rest, written: [...reading.written], bound };
+    return { reading, look: given, rest, written: [...reading.written], copied: [...reading.copied], bound };
   }
 }
 

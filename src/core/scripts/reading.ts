@@ -78,6 +78,8 @@ export class Reading {
   jobs: (() => void)[] = [];
   /** Elements whose content scripts write. */
   readonly written = new Set<ElementNode>();
+  /** Elements of which scripts put copies somewhere while they start. */
+  readonly copied = new Set<ElementNode>();
   /** How each script finds the modules it imports as it runs. */
   readonly importers = new Map<SourceText, (specifier: string) => Value>();
   /** What is to be called once the whole page is there. */

@@ -189,6 +189,8 @@ export class El extends Obj {
 /** An element a script makes: it is not in the markup. */
 export class Loose extends Obj {
   readonly attributes = new Map<string, string | null>();
+  /** The element of the page that it is a copy of. */
+  origin: ElementNode | null = null;
   constructor(
     proto: Obj | null,
     readonly tag: string,

@@ -62,7 +62,7 @@ function missing({ scene, menus }: Subject): readonly Observation[] {
       }),
     ];
     return named.flatMap(({ attribute, id }): Observation[] => {
-      if (document.byId(id) !== null || (attribute === 'aria-controls' && mayBeMade(element, scene))) return [];
+      if (scene.byId(id) !== null || (attribute === 'aria-controls' && mayBeMade(element, scene))) return [];
       const span = element.attributeSpan(attribute);
       return [
         {
@@ -103,7 +103,7 @@ function elsewhere(subject: Subject): readonly Observation[] {
   const { scene } = subject;
   return panelsOf(subject).flatMap(({ handle, menu, openings, hidden }): Observation[] => {
     const ids = splitTokens(scene.attribute(handle, 'aria-controls') ?? '');
-    const targets = ids.flatMap((id) => scene.document.byId(id) ?? []);
+    const targets = ids.flatMap((id) => scene.byId(id) ?? []);
     const opening = openings.find((o) => endsOn(o, handle, 'press', 'key'));
     const shown = opening ? hidden.filter((e) => opening.shows.has(e)) : [];
     if (targets.length === 0 || shown.length === 0) return [];

@@ -96,7 +96,7 @@ function stateOf(handle: ElementNode, scene: Scene): string | null {
 function leadsThere(handle: ElementNode, hidden: readonly ElementNode[], { scene, page }: Subject): boolean {
   const address = addressOf(handle);
   if (address.kind !== 'fragment' || page.hearing.of(handle, PRESSES)) return false;
-  const target = scene.document.byId(decoded(address.href.slice(1)));
+  const target = scene.byId(decoded(address.href.slice(1)));
   return target !== null && hidden.some((e) => isAncestorOrSelf(target, e));
 }
 

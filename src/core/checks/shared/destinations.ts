@@ -1,12 +1,23 @@
 import type { ElementNode } from '../../html/index.js';
-import { drawersFilled, isOuterButton, openingsAt, type Menu, type Opening } from '../../menus/index.js';
+import {
+  copiedByScripts,
+  drawersFilled,
+  isOuterButton,
+  openingsAt,
+  type Menu,
+  type Opening,
+} from '../../menus/index.js';
 import { addressFrom, setting, type Page, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 
-/** Whether a button shows that may open a part which scripts fill: what is in there then is not known. */
+/**
+ * Whether scripts put a copy of a menu elsewhere, or a button shows that may open a part which they fill: what is in
+ * there then is not known.
+ */
 export const mayOpenFilled = ({ page, menus, scene }: Subject): boolean =>
-  drawersFilled(page, menus).length > 0 &&
-  scene.document.elements.some((e) => isOuterButton(e, page) && scene.reach(e) !== null);
+  copiedByScripts(page, menus).length > 0 ||
+  (drawersFilled(page, menus).length > 0 &&
+    scene.document.elements.some((e) => isOuterButton(e, page) && scene.reach(e) !== null));
 
 /** Whether an address leads somewhere: not to the top of the page and not to a script. */
 export const leadsOn = (href: string | null): href is string =>

@@ -113,7 +113,7 @@ function targetsOf({ scene }: Subject): ReadonlyMap<string, ElementNode> {
     const href = link.tag === 'a' ? link.attributes.get('href') : undefined;
     if (!href || !/^#./.test(href) || shows(link)) continue;
     const id = decoded(href.slice(1));
-    const target = scene.document.byId(id);
+    const target = scene.byId(id);
     if (target && scene.rect(target) && scene.isVisible(target) && !isAncestorOrSelf(target, link)) out.set(id, target);
   }
   return out;

@@ -202,6 +202,7 @@ function defineContent(add: Add): void {
   });
   add('append prepend after before replaceWith wrap wrapAll wrapInner unwrap', (r, self, args) => {
     const adds = args.flatMap((arg) => (arg instanceof Chain ? arg.items : [arg]));
+    for (const one of adds) if (one instanceof Loose && one.origin) r.copied.add(one.origin);
     for (const item of self.items) {
       if (!(item instanceof El)) continue;
       for (const one of adds) {
@@ -212,8 +213,10 @@ function defineContent(add: Add): void {
     return self;
   });
   add('appendTo prependTo insertAfter insertBefore replaceAll', (r, self) => {
-    for (const item of self.items)
+    for (const item of self.items) {
       if (item instanceof El) r.note('it moves an element elsewhere in the page', item.node);
+      else if (item instanceof Loose && item.origin) r.copied.add(item.origin);
+    }
     return self;
   });
   add('remove', (r, self) => {

@@ -2,7 +2,7 @@ import type { ElementNode } from '../../html/index.js';
 import { method } from '../builtins/define.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import { Arr, Chain, El, isCallable, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
+import { Arr, Chain, El, isCallable, Obj, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
 import { below, chainOf, elementsOf, select, tester } from './select.js';
 
 type Step = (node: ElementNode) => readonly ElementNode[];
@@ -174,5 +174,9 @@ function defineLists(realm: Realm, add: Add): void {
     }
     return first instanceof El ? first.node.position : -1;
   });
-  add('clone detach', (_r, self) => self);
+  add('clone', (r, self) => {
+    const copy = (item: Value) => (item instanceof Obj ? r.call(r.get(item, 'cloneNode'), item, []) : item);
+    return chainOf(r, self.items.map(copy), self, self.vague);
+  });
+  add('detach', (_r, self) => self);
 }

@@ -111,6 +111,7 @@ function defineChanges(realm: Realm): void {
       if (arg instanceof El) reading.note('it moves an element elsewhere in the page', arg.node);
       else if (arg instanceof Loose) {
         placeIn(reading, arg, where);
+        if (arg.origin) reading.copied.add(arg.origin);
         if (where instanceof El && arg.tag !== '#text') reading.written.add(where.node);
       }
     }
@@ -135,6 +136,7 @@ function defineChanges(realm: Realm): void {
     });
     method(realm, proto, 'cloneNode', (r, self) => {
       const made = new Loose(r.realm.protos.loose, self instanceof El ? self.node.tag : 'div');
+      made.origin = self instanceof El ? self.node : self instanceof Loose ? self.origin : null;
       fill(r, made);
       return made;
     });

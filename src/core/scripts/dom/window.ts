@@ -52,7 +52,7 @@ export function defineWindow(realm: Realm, reading: Reading): void {
     realm,
     console,
     'log warn error info debug group groupEnd table trace time timeEnd assert count dir',
-    (_r, _s, args) => ((globalThis as any).__log?.(args), undefined),
+    () => undefined,
   );
   window.props.set('console', console);
 }

@@ -279,7 +279,9 @@ function objectOf(reading: Reading, node: acorn.ObjectExpression, scope: Scope):
       ? makeFunction(reading, value, scope, key ?? '', made)
       : evaluate(reading, value, scope, key ?? '');
     if (key === null) made.open = true;
-    else if (property.kind === 'init') made.props.set(key, given);
+    else if (key === '__proto__' && !property.computed && !property.shorthand && !property.method) {
+      if (given instanceof Obj || given === null) made.proto = given;
+    } else if (property.kind === 'init') made.props.set(key, given);
     else addAccessor(made, key, property.kind, given);
   }
   return made;
