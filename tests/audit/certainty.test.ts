@@ -54,7 +54,8 @@ describe('what hangs on a sheet or a script that could not be read', () => {
   ).replace('<nav aria-label="Main"><ul></ul></nav>', '');
   const told = (html: string, only: string): string[] =>
     auditPage(pageFrom(html), { at: [1000], only: [only] }).findings.map(
-      ({ verdict: word, says }) => `${word}${/could not be read: look at it with all (\w+)/.exec(says)?.[1] ?? ''}`,
+      ({ verdict: word, says }) =>
+        `${word}${says.includes('tell a library to do') ? 'told' : (/could not be read: look at it with all (\w+)/.exec(says)?.[1] ?? '')}`,
     );
   const BARE = '<li><a href=f.html class=tinted>Fares</a></li>';
 
@@ -89,6 +90,13 @@ describe('what hangs on a sheet or a script that could not be read', () => {
     ['markup alone', withSheet('lost.css', '<li><a class=tinted>Fares</a></li>'), 'uncrawlable-link', ['fault']],
     ['a lost script may open the menu', `${SHUT}<script src=lost.js></script>`, 'toggle-dead', ['lookscripts']],
     ['a script that stops may open it', `${SHUT}<script>lost.open()</script>`, 'toggle-dead', ['look']],
+    ['a library may be told to', SHUT.replace('<button', '<button @click="open = !open"'), 'toggle-dead', ['looktold']],
+    [
+      'what the page itself follows',
+      `${SHUT.replace('<button', '<button @click="open"')}<script>document.querySelector('button').onclick=()=>document.querySelector('ul').classList.toggle('on')</script>`,
+      'toggle-dead',
+      [],
+    ],
     ['no script is lost', SHUT, 'toggle-dead', ['fault']],
     [
       'a lost script does not change colours',

@@ -1,6 +1,7 @@
 import type { Observation, PageCheck, Subject } from '../checks/index.js';
 import { descendants, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
 import type { Range } from '../base/index.js';
+import { directivesOf } from '../menus/index.js';
 import type { Page } from '../scene/index.js';
 
 /** How much wider or narrower the text of an unknown font may be than that of the font that stands in. */
@@ -42,6 +43,8 @@ export const leansOnText = ({ meta }: PageCheck): boolean => meta.textWidth === 
 interface Lacking {
   readonly sheets: readonly string[];
   readonly scripts: readonly string[];
+  /** Attributes that have a library do something nobody followed. */
+  readonly told: readonly string[];
   /** Classes that the sheets at hand name. */
   readonly named: ReadonlySet<string>;
 }
@@ -59,7 +62,8 @@ function lackingOf(page: Page): Lacking {
     const sheets = after('sheet ').filter((name) => !FONTS_ALONE.test(name));
     const texts = sheets.length === 0 ? [] : page.ruleSet.rules.flatMap((rule) => rule.selectors.map((s) => s.text));
     const named = new Set(texts.flatMap((text) => [...text.matchAll(CLASS)].map(([, name]) => name!)));
-    known = { sheets, scripts: [...after('script '), ...after('module ')], named };
+    const told = [...new Set(directivesOf(page).map(({ name }) => name))];
+    known = { sheets, scripts: [...after('script '), ...after('module ')], told, named };
     lacking.set(page, known);
   }
   return known;
@@ -78,14 +82,17 @@ const listed = ([first, ...others]: readonly string[]): string =>
   others.length === 0 ? `“${first}”` : `“${first}” and ${others.length} more`;
 
 /**
- * What a finding adds when it may be another with what the page asks for and could not be read: a script, or a sheet
+ * What a finding adds when it may be another with what the page asks for and could not be read: a script, what
+ * attributes have a library do, or a sheet
  * where most classes at the place are named by no sheet at hand; null where it would be the same.
  */
 export function lackingFor({ meta }: PageCheck, observation: Observation, { page }: Subject): string | null {
   const leans = observation.leansOn ?? meta.leansOn ?? ['sheets'];
-  const { sheets, scripts, named } = lackingOf(page);
+  const { sheets, scripts, told, named } = lackingOf(page);
   if (leans.includes('scripts') && scripts.length > 0)
     return `The script ${listed(scripts)} could not be read: look at it with all scripts.`;
+  if (leans.includes('scripts') && told.length > 0)
+    return `What attributes such as “${told[0]!}” tell a library to do is not followed: look at it with scripts running.`;
   if (!leans.includes('sheets') || sheets.length === 0) return null;
   return isBare(concerned(observation), named) || rootsOf(observation).some((e) => isBarePicture(e, named))
     ? `The sheet ${listed(sheets)} could not be read: look at it with all sheets.`

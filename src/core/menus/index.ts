@@ -7,6 +7,7 @@ export { formOf, seenItems, type MenuForm } from './form.js';
 export { isControl, saysBrand } from './items.js';
 export { isEdge } from './words.js';
 export { firstRoutes, lastMove, mayOpen, openingsAt, type Opening } from './openings.js';
+export { directivesOf } from './directives.js';
 export { copiedByScripts, drawersFilled, filledByScripts, isOuterButton, unseenMenus } from './unseen.js';
 export { navigatesByData } from './links.js';
 export { shapeOf } from './shape.js';

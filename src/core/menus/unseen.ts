@@ -1,3 +1,4 @@
+import { directivesOf } from './directives.js';
 import {
   closest,
   collapseSpace,
@@ -36,6 +37,7 @@ export const unseenMenus = (page: Page, menus: readonly Menu[]): readonly Limit[
   ...added(page, menus),
   ...drawers(page, menus),
   ...copies(page, menus),
+  ...told(page),
 ];
 
 const standsLikeMenu = (e: ElementNode): boolean =>
@@ -184,6 +186,16 @@ export const copiedByScripts = ({ hearing }: Page, menus: readonly Menu[]): read
 const copies = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
   copiedByScripts(page, menus).map((e) =>
     limit(selectorOf(e), 'a script puts a copy of it elsewhere: what that copy shows and opens is not judged', e),
+  );
+
+/** What a library is told in attributes. */
+const told = (page: Page): readonly Limit[] =>
+  directivesOf(page).map(({ element, name }) =>
+    limit(
+      selectorOf(element),
+      `what its attribute ${name} tells a library to do is not followed: if that opens or closes a part of a menu, it is not judged`,
+      element,
+    ),
   );
 
 /** A button outside the content that a script answers to. */
