@@ -97,6 +97,12 @@ describe('what hangs on a sheet or a script that could not be read', () => {
       'toggle-dead',
       [],
     ],
+    [
+      'what a script puts elsewhere',
+      `${menuPage(FAINT, `<li><a href=f.html>Fares</a></li>${links('Home')}`)}<script>document.body.append(document.querySelector('nav'))</script>`,
+      'text-contrast',
+      ['look'],
+    ],
     ['no script is lost', SHUT, 'toggle-dead', ['fault']],
     [
       'a lost script does not change colours',

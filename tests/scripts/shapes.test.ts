@@ -70,6 +70,10 @@ const TOGGLES: readonly (readonly [string, string])[] = [
     `const parts = Object.freeze({ __proto__: null, [Symbol.toStringTag]: 'Module', menu: (el) => { el.onclick = () => ${TOGGLE} } }); for (const name of Object.keys(parts)) parts[name](b); for (const name in Object.defineProperty({}, 'hidden', { value: 1 })) missing(name)`,
   ],
   [
+    'a way up through what may be shadow trees',
+    `const up = (s, el) => !el || el === document ? null : (slot(el) || el).closest(s) || up(s, el.getRootNode().host); const slot = (n) => n.assignedSlot || (n.parentNode ? slot(n.parentNode) : null); document.addEventListener('click', (e) => { if (up('.burger', e.composedPath()[0])) ${TOGGLE} }, true)`,
+  ],
+  [
     'a message to itself',
     `const { port1, port2 } = new MessageChannel(); port1.onmessage = ({ data }) => { if (data === 'flip') ${TOGGLE} }; b.onclick = () => port2.postMessage('flip')`,
   ],

@@ -45,6 +45,8 @@ interface Lacking {
   readonly scripts: readonly string[];
   /** Attributes that have a library do something nobody followed. */
   readonly told: readonly string[];
+  /** Elements that scripts move. */
+  readonly moved: readonly ElementNode[];
   /** Classes that the sheets at hand name. */
   readonly named: ReadonlySet<string>;
 }
@@ -63,7 +65,13 @@ function lackingOf(page: Page): Lacking {
     const texts = sheets.length === 0 ? [] : page.ruleSet.rules.flatMap((rule) => rule.selectors.map((s) => s.text));
     const named = new Set(texts.flatMap((text) => [...text.matchAll(CLASS)].map(([, name]) => name!)));
     const told = [...new Set(directivesOf(page).map(({ name }) => name))];
-    known = { sheets, scripts: [...after('script '), ...after('module ')], told, named };
+    known = {
+      sheets,
+      scripts: [...after('script '), ...after('module ')],
+      told,
+      moved: page.hearing.marks.moved,
+      named,
+    };
     lacking.set(page, known);
   }
   return known;
@@ -88,7 +96,9 @@ const listed = ([first, ...others]: readonly string[]): string =>
  */
 export function lackingFor({ meta }: PageCheck, observation: Observation, { page }: Subject): string | null {
   const leans = observation.leansOn ?? meta.leansOn ?? ['sheets'];
-  const { sheets, scripts, told, named } = lackingOf(page);
+  const { sheets, scripts, told, moved, named } = lackingOf(page);
+  if (leans.length > 0 && rootsOf(observation).some((e) => moved.some((m) => isAncestorOrSelf(m, e))))
+    return 'A script moves it elsewhere in the page: look at it where it is then.';
   if (leans.includes('scripts') && scripts.length > 0)
     return `The script ${listed(scripts)} could not be read: look at it with all scripts.`;
   if (leans.includes('scripts') && told.length > 0)

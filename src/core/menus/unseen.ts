@@ -116,7 +116,7 @@ const isNamed = (e: ElementNode): boolean =>
 
 /** Empty parts that are marked or named as menus and that a script writes into. */
 export function filledByScripts(page: Page, menus: readonly Menu[]): readonly Filled[] {
-  const { written } = page.hearing;
+  const { written } = page.hearing.marks;
   return page.document.elements.flatMap((e): Filled[] => {
     if (!isLandmark(e) && !(isNamed(e) && ['div', 'ul', 'aside', 'header'].includes(e.tag))) return [];
     if (collapseSpace(textContent(e)) !== '' || [...descendants(e)].some((x) => x.tag !== 'div' && x.tag !== 'ul'))
@@ -149,7 +149,7 @@ const filled = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
 
 /** Menus into which scripts write more than is in the markup; words of a single control are no part of a menu. */
 const added = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
-  page.hearing.written
+  page.hearing.marks.written
     .filter((e) => !closest(e, (a) => ['a', 'button', 'label', 'summary'].includes(a.tag)))
     .filter((e) => menus.some(({ root }) => isAncestorOrSelf(root, e)))
     .map((e) => limit(selectorOf(e), 'a script writes into it: what that adds to the menu is not judged', e));
@@ -159,7 +159,7 @@ const added = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
  * to by a button: what takes a copy of the menu, for one.
  */
 export function drawersFilled({ hearing, document }: Page, menus: readonly Menu[]): readonly ElementNode[] {
-  if (hearing.written.length === 0) return [];
+  if (hearing.marks.written.length === 0) return [];
   const apart = (e: ElementNode) => !menus.some(({ root }) => isAncestorOrSelf(root, e) || isAncestorOrSelf(e, root));
   const inContent = (e: ElementNode) =>
     closest(e, (a) => ['main', 'article', 'footer', 'head'].includes(a.tag)) !== null;
@@ -170,14 +170,14 @@ export function drawersFilled({ hearing, document }: Page, menus: readonly Menu[
       (a) =>
         panels.has(a) || (!['body', 'html'].includes(a.tag) && (hasWord(a, MENU_WORDS) || hasWord(a, DRAWER_WORDS))),
     ) !== null;
-  return hearing.written.filter(
+  return hearing.marks.written.filter(
     (e) => e !== document.body && isDrawer(e) && apart(e) && !inContent(e) && collapseSpace(textContent(e)) === '',
   );
 }
 
 /** Menus, or parts of them, of which scripts put a copy elsewhere. */
 export const copiedByScripts = ({ hearing }: Page, menus: readonly Menu[]): readonly ElementNode[] =>
-  hearing.copied.filter(
+  hearing.marks.copied.filter(
     (e) =>
       [...descendants(e)].filter(({ tag }) => tag === 'a').length > 1 &&
       menus.some(({ root }) => isAncestorOrSelf(root, e) || isAncestorOrSelf(e, root)),

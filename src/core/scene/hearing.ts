@@ -1,8 +1,10 @@
 import type { ElementNode } from '../html/index.js';
+import type { Marks } from '../scripts/index.js';
 import type { Scripted } from './scripted.js';
 import { setting } from './setting.js';
 
 const COMMON_WIDTH = 1280;
+const NOTHING: Marks = { written: [], copied: [], moved: [] };
 
 /** What the scripts of a page listen to and write, on a common screen. */
 export class Hearing {
@@ -18,14 +20,9 @@ export class Hearing {
     return this.#own.get(element)?.some((type) => kind.test(type)) ?? false;
   }
 
-  /** Elements into which scripts write content while they start: what they add is not in the markup. */
-  get written(): readonly ElementNode[] {
-    return this.scripted?.program.written(this.scripted.look(setting(COMMON_WIDTH))) ?? [];
-  }
-
-  /** Elements of which scripts put copies somewhere while they start. */
-  get copied(): readonly ElementNode[] {
-    return this.scripted?.program.copied(this.scripted.look(setting(COMMON_WIDTH))) ?? [];
+  /** What scripts do to the tree of the page while they start. */
+  get marks(): Marks {
+    return this.scripted?.program.marks(this.scripted.look(setting(COMMON_WIDTH))) ?? NOTHING;
   }
 
   /** Whether events of some types on an element are heard anywhere: by itself, around it or on its behalf. */

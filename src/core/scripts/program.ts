@@ -6,7 +6,7 @@ import { findAll, matcher } from './dom/find.js';
 import { makeMove, readingActor, settle, silentActor, TOUCHES, type Move } from './moves.js';
 import { click } from './native.js';
 import { NO_IMPORTS, runModule, runText, type Imports } from './modules.js';
-import { Reading, type Layouts, type Look, type Unread } from './reading.js';
+import { Reading, type Layouts, type Look, type Marks, type Unread } from './reading.js';
 import type { Standing } from './standing.js';
 import { Exhausted, Thrown } from './trail.js';
 import { mentionedBy } from './mentioned.js';
@@ -43,8 +43,7 @@ interface Loaded {
   readonly look: Look;
   /** The page before anyone touches it. */
   readonly rest: After;
-  readonly written: readonly ElementNode[];
-  readonly copied: readonly ElementNode[];
+  readonly marks: Marks;
   /** Whether layout had a say: then it holds for this look alone. */
   readonly bound: boolean;
 }
@@ -195,14 +194,9 @@ export class Program {
     return [...reading.listeners.values()].some((byType) => TOUCHES.some((type) => byType.has(type)));
   }
 
-  /** Elements into which scripts write content while they start. */
-  written(look: Look): readonly ElementNode[] {
-    return this.#load(look).written;
-  }
-
-  /** Elements of which scripts put copies somewhere while they start. */
-  copied(look: Look): readonly ElementNode[] {
-    return this.#load(look).copied;
+  /** What scripts do to the tree of the page while they start. */
+  marks(look: Look): Marks {
+    return this.#load(look).marks;
   }
 
   /** @param given however far it says the page is scrolled, pages start at their top */
@@ -278,7 +272,7 @@ export class Program {
     const { standing } = reading;
     const rest = { standing, unread: [...reading.unread.values()], waited: 0 };
     const bound = layoutAsked.length > 0;
-    return { reading, look: given, rest, written: [...reading.written], copied: [...reading.copied], bound };
+    return { reading, look: given, rest, marks: reading.marks, bound };
   }
 }
 

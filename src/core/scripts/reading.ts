@@ -39,6 +39,16 @@ export interface Unread {
   readonly element: ElementNode | null;
 }
 
+/** What scripts do to the tree of the page while they start. */
+export interface Marks {
+  /** Elements into which they write content: what they add is not in the markup. */
+  readonly written: readonly ElementNode[];
+  /** Elements of which they put copies somewhere. */
+  readonly copied: readonly ElementNode[];
+  /** Elements that they put elsewhere: where they are then is not followed. */
+  readonly moved: readonly ElementNode[];
+}
+
 export interface Listener {
   readonly handler: Value;
   readonly capture: boolean;
@@ -78,6 +88,8 @@ export class Reading {
   jobs: (() => void)[] = [];
   /** Elements whose content scripts write. */
   readonly written = new Set<ElementNode>();
+  /** Elements that scripts move elsewhere while they start. */
+  readonly moved = new Set<ElementNode>();
   /** Elements of which scripts put copies somewhere while they start. */
   readonly copied = new Set<ElementNode>();
   /** How each script finds the modules it imports as it runs. */
@@ -208,6 +220,16 @@ export class Reading {
     const { here } = this;
     const key = `${what} ${here ? `${here.source.name}:${here.start}` : ''} ${element?.index ?? ''}`;
     if (!this.unread.has(key)) this.unread.set(key, { what, span: here, element });
+  }
+
+  get marks(): Marks {
+    return { written: [...this.written], copied: [...this.copied], moved: [...this.moved] };
+  }
+
+  /** An element is put elsewhere in the page, where it is not followed to. */
+  moves(element: ElementNode): void {
+    this.moved.add(element);
+    this.note('it moves an element elsewhere in the page', element);
   }
 
   /** Follows what may or may not happen: the page is not changed by it, names it sets become unknown. */

@@ -60,7 +60,7 @@ function inspect(subject: Subject): readonly Observation[] {
         menus: link.menus,
         state: 'normal',
         message: 'broken',
-        ...(page.hearing.written.length > 0 ? { verdict: 'look' as const } : {}),
+        ...(page.hearing.marks.written.length > 0 ? { verdict: 'look' as const } : {}),
         data: { subject: `“${link.label}”`, fragment: decoded(fragment) },
       },
     ];

@@ -48,7 +48,7 @@ export function browserName(name: string): 'class' | 'function' | 'object' | nul
 export const ELEMENT_NAMES: ReadonlySet<string> = new Set(
   (
     'align translate draggable spellcheck autocapitalize editContext contentEditable enterKeyHint isContentEditable inputMode ' +
-    'outerText nonce attributeStyleMap prefix part assignedSlot computedStyleMap getAnimations getAttributeNode getHTML ' +
+    'outerText nonce attributeStyleMap prefix part computedStyleMap getAnimations getAttributeNode getHTML ' +
     'hasAttributes moveBefore removeAttributeNode requestFullscreen requestPointerLock setAttributeNode setHTMLUnsafe ' +
     'webkitRequestFullScreen webkitRequestFullscreen currentCSSZoom startViewTransition isDefaultNamespace lookupNamespaceURI ' +
     'lookupPrefix ariaControlsElements ariaDescribedByElements ariaLabelledByElements ariaActiveDescendantElement'

@@ -206,7 +206,7 @@ function defineContent(add: Add): void {
     for (const item of self.items) {
       if (!(item instanceof El)) continue;
       for (const one of adds) {
-        if (one instanceof El) r.note('it moves an element elsewhere in the page', one.node);
+        if (one instanceof El) r.moves(one.node);
         else if (one instanceof Loose || typeof one === 'string') r.written.add(item.node);
       }
     }
@@ -214,7 +214,7 @@ function defineContent(add: Add): void {
   });
   add('appendTo prependTo insertAfter insertBefore replaceAll', (r, self) => {
     for (const item of self.items) {
-      if (item instanceof El) r.note('it moves an element elsewhere in the page', item.node);
+      if (item instanceof El) r.moves(item.node);
       else if (item instanceof Loose && item.origin) r.copied.add(item.origin);
     }
     return self;

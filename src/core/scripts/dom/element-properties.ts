@@ -1,3 +1,4 @@
+import type { ElementNode } from '../../html/index.js';
 import { collapseSpace, textContent } from '../../html/index.js';
 import { getter } from '../builtins/define.js';
 import type { Realm } from '../realm.js';
@@ -102,7 +103,11 @@ export function defineProperties(realm: Realm): void {
   add('control', (r, self) =>
     self instanceof El ? r.wrap(r.document.byId(self.node.attributes.get('for') ?? '')) : UNKNOWN,
   );
-  add('selectedIndex options selectedOptions files validity form labels attributes shadowRoot', () => UNKNOWN);
+  add('selectedIndex options selectedOptions files validity form labels attributes', () => UNKNOWN);
+  add('shadowRoot', (_r, self) => (self instanceof El && !mayHost(self.node) ? null : UNKNOWN));
+  add('assignedSlot', (_r, self) =>
+    self instanceof El && !(self.node.parent && mayHost(self.node.parent)) ? null : UNKNOWN,
+  );
   add(
     'popover',
     (r, self) => readAttribute(r, self, 'popover'),
@@ -190,3 +195,7 @@ function valueOf(reading: Reading, self: Target): Value {
   if (!(self instanceof El) || self.node.tag === 'select') return UNKNOWN;
   return readAttribute(reading, self, 'value') ?? '';
 }
+
+/** Whether an element may have a shadow tree: its own, or one in the markup. */
+const mayHost = (e: ElementNode): boolean =>
+  e.tag.includes('-') || e.elements.some((c) => c.tag === 'template' && c.attributes.has('shadowrootmode'));

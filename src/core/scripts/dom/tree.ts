@@ -108,7 +108,7 @@ function defineChanges(realm: Realm): void {
   const taken = (reading: Reading, args: readonly Value[], where: Value): void => {
     if (where instanceof Loose) fill(reading, where);
     for (const arg of args) {
-      if (arg instanceof El) reading.note('it moves an element elsewhere in the page', arg.node);
+      if (arg instanceof El) reading.moves(arg.node);
       else if (arg instanceof Loose) {
         placeIn(reading, arg, where);
         if (arg.origin) reading.copied.add(arg.origin);
