@@ -59,6 +59,11 @@ const NEAR: readonly NearMiss[] = [
     also: ['needs-script'],
     options: RANGE,
   },
+  {
+    name: 'a link without size into which a script may draw an icon',
+    page: page('@media(max-width:600px){ul{display:none}}', '<a href=#n aria-label=Menu><i data-icon=bars></i></a>'),
+    options: RANGE,
+  },
   { name: 'a menu in view at every width', page: page(''), options: RANGE },
 ];
 

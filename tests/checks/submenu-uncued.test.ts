@@ -21,6 +21,10 @@ const FAULTY: readonly Faulty[] = [
 const NEAR: readonly NearMiss[] = [
   { name: 'a sign after it', page: MENDED },
   {
+    name: 'a place for an icon that a script draws',
+    page: dropPage(OPEN, '<a href=islands.html>Islands<i data-icon=down></i></a>', '', 'icons.draw()'),
+  },
+  {
     name: 'a triangle of borders',
     page: dropPage(`${OPEN}.p > a::after{content:'';border:4px solid transparent;border-top-color:#222}`, DROP_LINK),
   },

@@ -4,6 +4,7 @@ import { isIconFont, subjectOf } from '../../naming/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { panelsOf } from '../shared/panels.js';
+import { isHollow } from '../shared/undrawn.js';
 import type { Subject } from '../subject.js';
 
 /** Items that open a submenu and look like any other. */
@@ -39,7 +40,7 @@ export const submenuUncued = defineCheck(
 function inspect(subject: Subject): readonly Observation[] {
   const { scene } = subject;
   return panelsOf(subject).flatMap(({ item, handle, menu, openings }): Observation[] => {
-    if (!item || openings.length === 0 || scene.seen(handle) === null || isCued(handle, item.submenu!, scene))
+    if (!item || openings.length === 0 || scene.seen(handle) === null || isCued(handle, item.submenu!, subject))
       return [];
     return [
       {
@@ -56,7 +57,8 @@ function inspect(subject: Subject): readonly Observation[] {
 
 const SIGN = /[▲-◿⌃-⌄›»‹«→↓↘⇩⮟+∨˅⋁>…✚➕⯆🔽]|^\s*(more|all)\b/iu;
 
-function isCued(handle: ElementNode, panel: ElementNode, scene: Scene): boolean {
+function isCued(handle: ElementNode, panel: ElementNode, subject: Subject): boolean {
+  const { scene } = subject;
   const entry = handle.parent && isAncestorOrSelf(handle.parent, panel) ? handle.parent : handle;
   const parts = [entry, ...descendants(entry)].filter((e) => e === entry || !isAncestorOrSelf(panel, e));
   const own = parts.filter((e) => e === handle || isAncestorOrSelf(handle, e) || e !== entry);
@@ -85,7 +87,8 @@ function isCued(handle: ElementNode, panel: ElementNode, scene: Scene): boolean 
       isIconFont(scene.style(e), scene.metrics) ||
       scene.style(e).backgroundImage.length > 0;
     const empty = textContent(e).trim() === '' && (e.tag === 'span' || e.tag === 'button' || e.tag === 'b');
-    return (drawn || empty || (e.tag === 'button' && e !== handle)) && scene.seen(e) !== null;
+    const isDrawn = drawn || empty || (e.tag === 'button' && e !== handle);
+    return isDrawn && (scene.seen(e) !== null || isHollow(e, subject));
   });
 }
 

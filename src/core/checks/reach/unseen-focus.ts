@@ -6,6 +6,7 @@ import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusBeneath } from '../shared/beneath.js';
 import { causeOf } from '../shared/causes.js';
 import { skipLinks } from '../shared/skip-links.js';
+import { isUndrawn } from '../shared/undrawn.js';
 import type { Subject } from '../subject.js';
 
 /** Stops of the Tab key that cannot be seen. @spec WCAG 2.2 SC 2.4.3, 2.4.7 */
@@ -69,11 +70,16 @@ function inspect(subject: Subject): readonly Observation[] {
     if (posed && focused.rect(element) === null) return [];
     if (focused.reach(element) !== null) return [];
     const hidden = hidingOf(element, focused);
+    const undrawn = isUndrawn(element, subject);
     return [
       {
         ...base,
-        data: { subject: subjectOf(element, scene), why: hidden.why },
+        data: {
+          subject: subjectOf(element, scene),
+          why: undrawn ? `${hidden.why}, unless a script draws something in it` : hidden.why,
+        },
         common: `unseen ${menu ? '' : 'skip '}${hidden.key}`,
+        ...(undrawn ? { verdict: 'look' as const } : {}),
         ...(isEmpty(element) ? { leansOn: ['sheets', 'scripts'] as const } : {}),
       },
     ];

@@ -1,4 +1,4 @@
-import type { ElementNode } from '../../html/index.js';
+import { closest, type ElementNode } from '../../html/index.js';
 import {
   copiedByScripts,
   drawersFilled,
@@ -9,15 +9,22 @@ import {
 } from '../../menus/index.js';
 import { addressFrom, setting, type Page, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
+import { isUndrawn } from './undrawn.js';
 
 /**
- * Whether scripts put a copy of a menu elsewhere, or a button shows that may open a part which they fill: what is in
- * there then is not known.
+ * Whether scripts put a copy of a menu elsewhere, may draw a button that is not seen without, or a button shows that may
+ * open a part which they fill: what is in there then is not known.
  */
-export const mayOpenFilled = ({ page, menus, scene }: Subject): boolean =>
-  copiedByScripts(page, menus).length > 0 ||
-  (drawersFilled(page, menus).length > 0 &&
-    scene.document.elements.some((e) => isOuterButton(e, page) && scene.reach(e) !== null));
+export const mayOpenFilled = (subject: Subject): boolean => {
+  const { page, menus, scene } = subject;
+  const outside = (e: ElementNode) => closest(e, ({ tag }) => tag === 'main') === null;
+  return (
+    copiedByScripts(page, menus).length > 0 ||
+    (drawersFilled(page, menus).length > 0 &&
+      scene.document.elements.some((e) => isOuterButton(e, page) && scene.reach(e) !== null)) ||
+    scene.document.elements.some((e) => isUndrawn(e, subject) && outside(e))
+  );
+};
 
 /** Whether an address leads somewhere: not to the top of the page and not to a script. */
 export const leadsOn = (href: string | null): href is string =>
