@@ -90,9 +90,9 @@ const listed = ([first, ...others]: readonly string[]): string =>
   others.length === 0 ? `“${first}”` : `“${first}” and ${others.length} more`;
 
 /**
- * What a finding adds when it may be another with what the page asks for and could not be read: a script, what
- * attributes have a library do, or a sheet
- * where most classes at the place are named by no sheet at hand; null where it would be the same.
+ * What a finding adds when it may be another with what the page asks for and could not be read or followed: a script,
+ * what attributes tell a library to do, an element that is moved, or a sheet where most classes at the place are named
+ * by no sheet at hand; null where it would be the same.
  */
 export function lackingFor({ meta }: PageCheck, observation: Observation, { page }: Subject): string | null {
   const leans = observation.leansOn ?? meta.leansOn ?? ['sheets'];

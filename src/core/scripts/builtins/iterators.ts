@@ -1,8 +1,7 @@
 import { itemsOf, iteratorOf } from '../evaluate/iteration.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import type { Obj } from '../values.js';
-import { Arr, UNKNOWN, type Value } from '../values.js';
+import { Arr, UNKNOWN, type Obj, type Value } from '../values.js';
 import { method, plain } from './define.js';
 
 /** Iterators as lists, maps and strings give them, with the helpers of lists. @spec ecma-262 §27.1 */

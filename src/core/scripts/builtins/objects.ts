@@ -1,5 +1,5 @@
 import { itemsOf, itemsOfLike } from '../evaluate/iteration.js';
-import { isInstance } from '../evaluate/operators.js';
+import { inheritsFrom, isInstance } from '../evaluate/operators.js';
 import { keyOf, slotOf } from '../evaluate/properties.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
@@ -36,9 +36,7 @@ export function defineObjects(realm: Realm): void {
   });
   method(realm, protos.object, 'isPrototypeOf', (_r, self, [value]) => {
     if (value instanceof Unknown || self instanceof Unknown) return UNKNOWN;
-    let at = value instanceof Obj ? value.proto : null;
-    while (at && at !== self) at = at.proto;
-    return at !== null;
+    return value instanceof Obj && inheritsFrom(value, self);
   });
   method(realm, protos.object, 'toString toLocaleString', (r, self) => tagOf(self, r.realm));
   method(realm, protos.object, 'valueOf', (_r, self) => self);
@@ -166,7 +164,7 @@ function tagOf(value: Value, { protos, window, documentObject }: Realm): Value {
 }
 
 /** What a property of an object is, as scripts are told it. @spec ecma-262 §6.2.6 */
-export function descriptorOf({ realm }: Reading, value: Value, key: Value): Value {
+function descriptorOf({ realm }: Reading, value: Value, key: Value): Value {
   const name = keyOf(key);
   if (!(value instanceof Obj) || name === null) return UNKNOWN;
   if (!value.hasOwn(name)) return value.open ? UNKNOWN : undefined;

@@ -5,7 +5,7 @@ import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { Accessor, Arr, isCallable, Obj, Unknown, UNKNOWN, type Value } from '../values.js';
 import { method, plain } from './define.js';
-import { defineOne, descriptorOf } from './objects.js';
+import { defineOne } from './objects.js';
 
 /** @spec ecma-262 §28.1 */
 export function defineReflect(realm: Realm): void {
@@ -52,8 +52,8 @@ export function defineReflect(realm: Realm): void {
     if (target instanceof Obj && name !== null && how instanceof Obj) defineOne(r, target, name, how);
     return true;
   });
-  method(realm, reflect, 'getOwnPropertyDescriptor', (r, _s, [target, key]) => descriptorOf(r, target, key));
-  method(realm, reflect, 'getPrototypeOf', (_r, _s, [target]) => (target instanceof Obj ? target.proto : UNKNOWN));
+  const object = realm.window.props.get('Object') as Obj;
+  for (const name of ['getOwnPropertyDescriptor', 'getPrototypeOf']) reflect.props.set(name, object.props.get(name));
   method(realm, reflect, 'setPrototypeOf', (_r, _s, [target, proto]) => {
     if (target instanceof Obj) target.proto = proto instanceof Obj ? proto : null;
     return true;

@@ -126,8 +126,14 @@ export function isInstance(reading: Reading, left: Value, right: Value): Value {
   if (!(left instanceof Obj) || !(right instanceof Obj)) return false;
   const proto = reading.get(right, 'prototype');
   if (proto instanceof Unknown) return UNKNOWN;
+  return inheritsFrom(left, proto);
+}
+
+/** Whether a value is among the prototypes of an object; scripts can make rings of them. */
+export function inheritsFrom(object: Obj, proto: Value): boolean {
   let guard = 0;
-  for (let holder = left.proto; holder && guard < 60; holder = holder.proto, guard++) if (holder === proto) return true;
+  for (let holder = object.proto; holder && guard < 60; holder = holder.proto, guard++)
+    if (holder === proto) return true;
   return false;
 }
 
