@@ -25,10 +25,14 @@ const FACES = {
 } as const;
 const KERNED: readonly (readonly [number, number])[] = [
   [0x20, 0x7e],
-  [0xc0, 0xff],
+  [0xa0, 0x17f],
+  [0x218, 0x21b],
+  [0x384, 0x3ce],
+  [0x400, 0x45f],
+  [0x490, 0x491],
+  [0x1e80, 0x1e85],
+  [0x1ea0, 0x1ef9],
   [0x2010, 0x2026],
-  [0x391, 0x3c9],
-  [0x410, 0x44f],
 ];
 /** Cuts of the fallback family, which pages may name too; what they leave out here is taken from it as from any other. */
 const WIDE = { regular: 'DejaVuSans', bold: 'DejaVuSans-Bold' } as const;

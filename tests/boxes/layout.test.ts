@@ -36,6 +36,7 @@ import { cases as alignedBesideFloats } from './cases/aligned-beside-floats.js';
 import { cases as columnGroups } from './cases/column-groups.js';
 import { cases as legacyNumbers } from './cases/legacy-numbers.js';
 import { cases as quirks } from './cases/quirks.js';
+import { cases as squeezedControls } from './cases/squeezed-controls.js';
 import { cases as realControls } from './cases/real-controls.js';
 import { cases as tables } from './cases/tables.js';
 import { cases as tablesMore } from './cases/tables-more.js';
@@ -188,6 +189,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'fields and editing hosts': fields,
   'edges of text': textEdges,
   'controls along vertical lines': verticalControls,
+  'controls squeezed by their containers': squeezedControls,
   'lines beside wide floats': wideFloats,
 };
 

@@ -34,6 +34,7 @@ const context: ComputeContext = {
   containerWidth: 300,
   containerHeight: 200,
   currentColor: { r: 10, g: 20, b: 30, a: 1 },
+  linkColor: null,
   dark: false,
   parentFontWeight: 400,
 };

@@ -124,8 +124,7 @@ function measureWidth(scene: Scene): MeasuredWidth {
 /** Focusable elements and others that are made to be pressed. */
 const isPressable = (element: ElementNode): boolean =>
   isFocusable(element) ||
-  element.tag === 'label' ||
-  element.tag === 'a' ||
+  /^(a|label|button|input|select|textarea)$/.test(element.tag) ||
   ['onclick', 'role', 'aria-expanded', 'data-toggle', 'data-target'].some((name) => element.attributes.has(name));
 
 function topmost(rect: Rect | null, scene: Scene): string | null {
@@ -196,7 +195,9 @@ function used(
   if (!inline) {
     const content = style.boxSizing === 'border-box';
     const width = fragment.width - (content ? 0 : padding.left + padding.right + border.left + border.right);
-    const height = fragment.height - (content ? 0 : padding.top + padding.bottom + border.top + border.bottom);
+    // A legend that stands taller than the border counts as content.
+    const above = element.tag === 'fieldset' ? box.style.borderTopWidth : border.top;
+    const height = fragment.height - (content ? 0 : padding.top + padding.bottom + above + border.bottom);
     // Values are told as if nothing were zoomed. @spec css-viewport-1 §4
     const zoom = box.computed.fontSize / style.fontSize || 1;
     out.width = printPx(round(Math.max(0, width) / zoom));

@@ -39,6 +39,7 @@ export interface ComputeOptions {
   readonly registry: Registry;
   /** Factor on all text sizes: 2 where text is set at 200 %. @spec WCAG 2.2 SC 1.4.4 */
   readonly textZoom: number;
+  readonly linkColor: Rgba | null;
   /** Content box of the nearest size container as last laid out, px; null without one. */
   readonly container: { readonly width: number; readonly height: number } | null;
 }
@@ -78,6 +79,10 @@ class Context implements ComputeContext {
   };
 
   constructor(readonly options: ComputeOptions) {}
+
+  get linkColor(): Rgba | null {
+    return this.options.linkColor;
+  }
 
   get lineHeight(): number {
     return this.style.lineHeight;

@@ -1,4 +1,12 @@
-import { factsOf, holds, printFact, type Medium, type MediaCondition, type PseudoElement } from '../css/index.js';
+import {
+  factsOf,
+  holds,
+  linkColour,
+  printFact,
+  type Medium,
+  type MediaCondition,
+  type PseudoElement,
+} from '../css/index.js';
 import { attributesOf, type ElementNode } from '../html/index.js';
 import { heldByAnimations } from './animations.js';
 import { makeBlock, type Block } from './block.js';
@@ -102,6 +110,7 @@ export class Cascade {
       quirks: this.matched.document.quirks,
       registry: this.matched.ruleSet.properties,
       textZoom: this.textZoom,
+      linkColor: linkColour(this.matched.document.body),
       container: null,
     };
     return { truth: new Map(), medium, view, sizes, read, options };

@@ -60,6 +60,7 @@ const contextOf = ({ width, height, dark }: Medium): ComputeContext => ({
   containerWidth: width,
   containerHeight: height,
   currentColor: BLACK,
+  linkColor: null,
   dark,
   parentFontWeight: 400,
 });

@@ -7,7 +7,7 @@ export const USER_AGENT_SHEET = `
 html, body, address, blockquote, center, dialog, div, dd, dl, dt, fieldset, figcaption, figure, footer, form, header,
 hgroup, hr, legend, main, nav, article, aside, section, search, p, pre, h1, h2, h3, h4, h5, h6, ul, ol, dir, menu,
 summary, details, optgroup, option, listing, xmp, plaintext { display: block }
-base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title
+area, base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title
   { display: none }
 input[type=hidden i] { display: none !important }
 embed:not([src], [type]) { display: none }
@@ -16,8 +16,9 @@ embed[hidden] { display: inline; height: 0; width: 0 }
 slot { display: contents }
 html { color: canvastext }
 body { margin: 8px }
-:link { color: -webkit-link; text-decoration: underline; cursor: pointer }
-:link:active { color: activetext }
+a:link { color: -webkit-link; text-decoration: underline }
+:link { cursor: pointer }
+a:link:active { color: activetext }
 :focus-visible { outline: auto 1px -webkit-focus-ring-color }
 address, cite, dfn, em, i, var { font-style: italic }
 b, strong { font-weight: bolder }
@@ -102,15 +103,15 @@ input, textarea, select, button, meter, progress { appearance: auto }
 input:is([type=file i], [type=hidden i], [type=image i]) { appearance: none }
 input, textarea, select { color: fieldtext; background-color: field; cursor: text }
 input { border: 2px inset light-dark(#767676, #858585); padding-block: 1px; padding-inline: 2px; overflow: clip }
-input:not([type=file i], [type=image i], [type=checkbox i], [type=radio i], [type=range i])
-  { overflow: clip !important }
+input:not([type=file i], [type=checkbox i], [type=radio i], [type=range i]) { overflow: clip !important }
 input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) {
-  font-family: monospace; padding: 0; padding-inline-start: 1px; box-sizing: border-box }
+  font-family: monospace; padding: 0; padding-inline-start: 1px }
 input[type=hidden i] { background-color: initial; cursor: default; border: initial; padding: initial }
 textarea { border: 1px solid #767676; padding: 2px; white-space: pre-wrap; font-family: monospace; overflow: auto;
   overflow-wrap: break-word }
-select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center; overflow: clip;
+select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center;
   background-color: buttonface }
+select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) { overflow: clip !important }
 select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) optgroup { white-space: normal }
 input, select { box-sizing: content-box }
 input[type=search i], select, button, input:is([type=button i], [type=submit i], [type=reset i], [type=color i])
@@ -132,14 +133,16 @@ input[type=range i] { margin: 2px; padding: 0; border: none; overflow: visible; 
 input[type=color i] { inline-size: 50px; block-size: 27px; padding-block: 1px; padding-inline: 2px;
   border: 1px solid buttonborder; background-color: buttonface }
 input[type=file i] { padding: 0; border: none; background-color: initial; overflow: clip; text-overflow: ellipsis;
-  white-space: pre; text-align: start }
-input[type=image i] { padding: 0; border: none; background-color: initial }
+  white-space: pre; text-align: start; align-items: baseline }
+input[type=image i] { padding: 0; border: none; background-color: initial; cursor: pointer }
 button:disabled, input:disabled, select:disabled, textarea:disabled { cursor: default }
 input:disabled, textarea:disabled { color: rgb(84, 84, 84); background-color: rgba(239, 239, 239, 0.3);
   border-color: rgba(118, 118, 118, 0.3) }
 button:disabled, input:is([type=button i], [type=submit i], [type=reset i], [type=color i]):disabled {
   color: rgba(16, 16, 16, 0.3); background-color: rgba(239, 239, 239, 0.3); border-color: rgba(118, 118, 118, 0.3) }
-input:is([type=checkbox i], [type=radio i], [type=file i], [type=range i]):disabled { background-color: initial }
+input:is([type=checkbox i], [type=radio i], [type=file i], [type=range i], [type=image i], [type=hidden i]):disabled {
+  background-color: initial }
+input:is([type=checkbox i], [type=radio i]):disabled { border-color: initial }
 input[type=range i]:disabled { color: rgb(197, 197, 197) }
 select:disabled { opacity: 0.7; color: graytext; border-color: rgba(118, 118, 118, 0.3) }
 option:disabled { color: graytext }
@@ -161,7 +164,7 @@ progress { display: inline-block; block-size: 1em; inline-size: 10em; vertical-a
 meter { display: inline-block; block-size: 1em; inline-size: 5em; vertical-align: -0.2em; box-sizing: border-box }
 hr { color: gray; border: 1px inset; margin-block: 0.5em; margin-inline: auto; overflow: hidden;
   unicode-bidi: isolate; box-sizing: content-box }
-fieldset { margin-inline: 2px; border: 2px groove rgb(192, 192, 192); padding-block: 0.35em 0.625em;
+fieldset { margin-inline: 2px; border: 2px groove threedface; padding-block: 0.35em 0.625em;
   padding-inline: 0.75em; min-inline-size: min-content }
 legend { padding-inline: 2px }
 iframe { border: 2px inset }
@@ -176,7 +179,6 @@ details > summary:first-of-type { display: list-item; list-style: disclosure-clo
 details[open] > summary:first-of-type { list-style-type: disclosure-open }
 rp { display: none }
 label { cursor: default }
-area { cursor: pointer }
 `;
 
 /** The same for SVG elements. @spec svg-2 appendix "User agent style sheet" */

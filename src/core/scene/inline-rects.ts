@@ -32,15 +32,6 @@ export function inlineRect(node: PaintNode): Rect {
   return known;
 }
 
-/** Room of an area of an image map: in a line it has none, and stands at the corner of the block around the line. */
-export function areaRect(node: PaintNode, scene: { nodesOf(box: Box): readonly PaintNode[] }): Rect {
-  if (!isInlineBox(node)) return node.rect;
-  let block: Box | null = node.box.parent;
-  while (block && block.outer === 'inline') block = block.parent;
-  const { x, y } = (block && scene.nodesOf(block)[0]?.rect) ?? node.rect;
-  return { x, y, width: 0, height: 0 };
-}
-
 const culledRects = new WeakMap<PaintNode, Rect>();
 
 function heldRect(node: PaintNode): Rect {

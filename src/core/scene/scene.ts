@@ -34,7 +34,7 @@ import type { GraphicFile, GraphicFiles } from './graphics/files.js';
 import { Graphics, isGraphic } from './graphics/graphics.js';
 import { reachOf } from './scroll-reach.js';
 import { pictureOf } from './areas.js';
-import { areaRect, inlineRect } from './inline-rects.js';
+import { inlineRect } from './inline-rects.js';
 import { skippedFragments } from './skipped.js';
 import { inkPart, reachablePart, seenPart, type Ends } from './parts.js';
 import type { Setting } from './setting.js';
@@ -161,8 +161,7 @@ export class Scene extends Glance {
     if (isGraphic(element)) return this.#graphicsAround(element)?.rects.get(element) ?? null;
     let known = this.#rects.get(element);
     if (known === undefined) {
-      const rectOf = (node: PaintNode) => (element.tag === 'area' ? areaRect(node, this) : inlineRect(node));
-      const all = this.nodes(element).map((node) => ({ node, rect: boundsOf(node.matrix, rectOf(node)) }));
+      const all = this.nodes(element).map((node) => ({ node, rect: boundsOf(node.matrix, inlineRect(node)) }));
       const held = all.filter(({ node, rect: r }) => r.width > 0 && (r.height > 0 || holdsContext(node)));
       known = (held.length > 0 ? held : all.slice(-1)).map(({ rect }) => rect).reduce<Rect | null>(unite, null);
       this.#rects.set(element, known);

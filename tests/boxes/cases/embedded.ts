@@ -54,14 +54,7 @@ export const cases: readonly LayoutCase[] = [
   {
     name: 'areas of image maps',
     css: '',
-    body: '<div id=d style="text-align:center;padding:5px;margin:20px"><map name=m><area id=a><area id=b></map>x</div><ul><li id=l>y<area id=c></ul><area id=e style="display:block">',
-    boxes: {
-      d: [20, 20, 760, 30],
-      a: [20, 20, 0, 0],
-      b: [20, 20, 0, 0],
-      l: [40, 70, 760, 20],
-      c: [40, 70, 0, 0],
-      e: [0, 106, 800, 0],
-    },
+    body: '<div id=d style="text-align:center;padding:5px;margin:20px"><map name=m><area id=a><area id=b></map>x</div><ul><li id=l>y<area id=c style="display:inline-block"></ul><area id=e style="display:block">',
+    boxes: { d: [20, 20, 760, 30], a: null, b: null, l: [40, 70, 760, 20], c: [48, 85, 0, 0], e: [0, 106, 800, 0] },
   },
 ];

@@ -20,7 +20,7 @@ import {
   widthFor,
   type Frame,
 } from '../used/sizes.js';
-import { hasPercentSize, replacedSize } from '../used/replaced.js';
+import { isSqueezed, replacedSize } from '../used/replaced.js';
 import { limitedHeight, frameOf, leastByRatio } from './flow-sizes.js';
 
 /** The container's axes and sizes; all lengths px, NaN where not definite. */
@@ -283,11 +283,8 @@ function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, 
   return Math.min(specified ?? Infinity, content, max);
 }
 
-/** Form controls sized by a percentage may be squeezed to nothing. @spec css-sizing-3 §5.2.2 */
-const isCompressible = (box: Box): boolean => isFormControl(box) && hasPercentSize(box);
-
 function minContent(box: Box, frame: Frame, item: Partial_, c: Container): number {
-  if (c.row && isCompressible(box)) return frameWidth(frame);
+  if (c.row && isFormControl(box) && isSqueezed(box)) return frameWidth(frame) + (box.natural!.least ?? 0);
   if (box.inner === 'replaced') return contentSize(box, frame, item, c);
   if (!c.row) return contentHeights(box, frame, item, c).min;
   const content = widthsOf(box, item, c).min + frameWidth(frame);

@@ -87,9 +87,15 @@ function share(
   sum: number,
 ): void {
   const scaled = free.reduce((total, item) => total + factor(item) * shrinkBase(item), 0);
+  // Browsers share out 64ths of a pixel; what rounding one item left over or took goes to the next.
+  let carried = 0;
   for (const item of free) {
-    if (growing) item.main = item.base + (sum > 0 ? (remaining * factor(item)) / sum : 0);
-    else item.main = item.base + (scaled > 0 ? (remaining * factor(item) * shrinkBase(item)) / scaled : 0);
+    const weight = growing ? factor(item) : factor(item) * shrinkBase(item);
+    const whole = growing ? sum : scaled;
+    const parts = (whole > 0 ? (remaining * weight) / whole : 0) * 64 + carried;
+    const given = Number.isFinite(parts) ? Math.round(parts) : parts;
+    carried = Number.isFinite(parts) ? parts - given : 0;
+    item.main = item.base + given / 64;
   }
 }
 

@@ -6,7 +6,7 @@ import { isOrthogonal } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
 import { containedWidth } from '../used/containment.js';
 import { usedBorder, usedMargins, usedPadding } from '../used/edges.js';
-import { hasPercentSize, replacedSize } from '../used/replaced.js';
+import { isSqueezed, replacedSize } from '../used/replaced.js';
 import {
   acrossRatio,
   frameWidth,
@@ -104,8 +104,9 @@ export function contributionOf(box: Box, across: Across, layout: Layout): Intrin
   }
   if (box.inner === 'replaced') {
     const width = replacedSize(box, NaN, across.basis, frame, { height: across.fixed }).width;
-    const least = Math.max(extra, widthFor(box, box.style.minWidth, NaN, NaN, frame, () => ({ min: 0, max: 0 })) ?? 0);
-    return { min: (hasPercentSize(box) ? least : width) + margins, max: width + margins };
+    const narrow = widthFor(box, box.style.minWidth, NaN, NaN, frame, () => ({ min: 0, max: 0 })) ?? 0;
+    const natural = extra + (box.natural?.least ?? 0);
+    return { min: (isSqueezed(box) ? Math.max(narrow, natural) : width) + margins, max: width + margins };
   }
   const { style } = box;
   const intrinsic = () => layout.intrinsic(box, across);
@@ -130,7 +131,8 @@ export function contributionOf(box: Box, across: Across, layout: Layout): Intrin
     const value = own ?? inner![which] + extra;
     return Math.max(low(which), Math.min(high, Math.max(limits.min, Math.min(value, limits.max)))) + margins;
   };
-  return { min: clamp('min'), max: clamp('max') };
+  const isList = box.element?.tag === 'select' && isSqueezed(box);
+  return { min: isList ? low('min') + margins : clamp('min'), max: clamp('max') };
 }
 
 /** Border-box width of a box whose lines run the other way and that has a ratio: it follows from their length. */

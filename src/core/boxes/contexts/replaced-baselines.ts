@@ -38,9 +38,10 @@ const AROUND_CHOICE = 1;
 function controlBaseline(box: Box, height: number, { border, padding }: Frame, layout: Layout): number | null {
   const { tag, attributes } = box.element!;
   const list = tag === 'select' && displaySize((name) => attributes.get(name)) > 1;
-  if (tag === 'textarea') return null;
   if (list) return height + BELOW.list;
   const type = attributes.get('type')?.toLowerCase();
+  // What has no text stands on lines, but gives the blocks around it none to stand on.
+  if (tag === 'input' && box.outer === 'block' && /^(checkbox|radio|range)$/.test(type ?? '')) return null;
   if (tag === 'input' && (type === 'color' || type === 'range')) return height + BELOW[type];
   if (tag === 'input' && (type === 'checkbox' || type === 'radio')) return height;
   const { fontSize } = box.style;
@@ -51,6 +52,7 @@ function controlBaseline(box: Box, height: number, { border, padding }: Frame, l
   if (tag === 'select' && box.style.appearance !== 'none')
     return top + Math.max(AROUND_CHOICE, (room - ascent - descent) / 2) + ascent;
   const told = lineHeightOf(box.style, layout);
+  if (tag === 'textarea') return top + Math.floor((told - ascent - descent) / 2) + ascent;
   const line = tag === 'input' ? fieldLine(box.style, told, face) : told;
   // Browsers centre the whole px of a line of text.
   const above = tag === 'input' ? (room - Math.floor(line)) / 2 : Math.max(0, (room - line) / 2);

@@ -35,7 +35,7 @@ export function input(
     case 'range':
       return range(style, (name) => part(element, name));
     case 'color':
-      return sized(44, 21);
+      return SWATCH;
     case 'image': {
       const size = images(markup.attribute(element, 'src') ?? '');
       return size ?? sized(16, 16);
@@ -60,6 +60,9 @@ export function input(
     }
   }
 }
+
+/** What the swatch of a colour field has around it; the style sheet of the browser gives the field its size. */
+const SWATCH: NaturalSize = { ...sized(6, 10), least: 6 };
 
 const DECIMAL = /^(-?)0*(\d+)(?:\.(\d+))?(?:e[+-]?\d+)?$/i;
 

@@ -130,7 +130,9 @@ function controlSize(element: ElementNode, style: ComputedStyle, sources: Source
       return textarea(element, style, sources);
     case 'meter':
     case 'progress':
-      return sized(style.fontSize * (element.tag === 'meter' ? 5 : 10), style.fontSize);
+    case 'audio':
+      // The style sheet of the browser gives them their size.
+      return sized(0, 0);
     default:
       return null;
   }
@@ -159,8 +161,6 @@ function pictureSize(element: ElementNode, { markup, images, pictures }: Sources
     }
     case 'object':
       return images(markup.attribute(element, 'data') ?? '') ?? NONE;
-    case 'audio':
-      return sized(300, 54);
     default:
       return NONE;
   }

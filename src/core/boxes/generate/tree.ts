@@ -183,7 +183,10 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     return breakBox(parent, element, style, building);
   const { natural, alternative, own } = replacementOf(element, style, building);
   const replaced = natural !== null;
-  const [outer, inner] = typesOf(style, replaced || isField(element, style));
+  const rows = isListBox(element, building.styles.view) ? rowsOf(element, building.styles.view) : 0;
+  const [outer, within] = typesOf(style, replaced || alternative !== null || isField(element, style));
+  // Texts in place of pictures and lists of options run on, whatever the style asks for.
+  const inner = alternative || rows > 0 ? 'flow' : within;
   const centred =
     !replaced &&
     !alternative &&
@@ -210,7 +213,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
     parent,
     natural,
     centred,
-    rows: isListBox(element, building.styles.view) ? rowsOf(element, building.styles.view) : 0,
+    rows,
     locked: style.contentVisibility === 'hidden' && !replaced && (canLock(outer, inner) || centred),
     viewport: element.tag === 'body' && element.parent?.parent === null && isOpen(building.styles.of(element.parent)),
     marker: outsideMarker(element, style, building),

@@ -1,5 +1,5 @@
 import { isLengthPercentage, type Sizing } from '../../css/index.js';
-import type { Box } from '../box.js';
+import { isFormControl, type Box } from '../box.js';
 import { horizontal, snap } from '../fragment.js';
 import { usedMargins } from './edges.js';
 import { frameHeight, frameWidth, heightFor, isByContent, preferredRatio, widthFor, type Frame } from './sizes.js';
@@ -114,5 +114,20 @@ function constrain(
   return { width: snap(width), height: snap(height) };
 }
 
-export const hasPercentSize = (box: Box): boolean =>
-  [box.style.width, box.style.maxWidth].some((v) => isLengthPercentage(v) && (v.percent !== 0 || v.curve !== null));
+const hasPercentage = (value: Sizing): boolean =>
+  isLengthPercentage(value) && (value.percent !== 0 || value.curve !== null);
+
+/** What keeps its size: dates are made of parts that stay side by side. */
+const RIGID = /^(checkbox|radio|date|time|month|week|datetime-local)$/;
+
+/**
+ * Whether a percentage squeezes a replaced box or a list of options to nothing where its container is sized by content.
+ * An image without its file is a box like others. @spec css-sizing-3 §5.2.2 (compressible replaced elements)
+ */
+export function isSqueezed(box: Box): boolean {
+  const { width, maxWidth } = box.style;
+  const tag = box.element?.tag;
+  const type = tag === 'input' ? (box.element!.attributes.get('type') ?? '').toLowerCase() : '';
+  if (box.natural?.framed || RIGID.test(type)) return false;
+  return hasPercentage(width) || (hasPercentage(maxWidth) && !isFormControl(box) && tag !== 'select');
+}

@@ -171,6 +171,7 @@ const INITIAL: ComputeContext = {
   containerWidth: 0,
   containerHeight: 0,
   currentColor: BLACK,
+  linkColor: null,
   dark: false,
   parentFontWeight: 400,
 };

@@ -1,4 +1,5 @@
 import type { ElementNode } from '../../html/index.js';
+import { parseColourText, type Rgba } from '../values/index.js';
 import {
   blockAlign,
   borderWidth,
@@ -98,6 +99,12 @@ const body: Reader = (e, out) => {
     if (value) out.push(...sides.map((side): Hint => [`margin-${side}`, value]));
   }
 };
+
+/** The colour a body gives to all links; null where it says none. @spec html §15.3.2 (link) */
+export function linkColour(body: ElementNode | null): Rgba | null {
+  const text = legacyColour(body?.attributes.get('link'));
+  return text === null ? null : parseColourText(text);
+}
 
 const hr: Reader = (e, out) => {
   const width = dimension(e.attributes.get('width'));

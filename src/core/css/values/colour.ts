@@ -18,6 +18,9 @@ export const WHITE: Rgba = Object.freeze({ r: 255, g: 255, b: 255, a: 1 });
 
 const grey = (v: number, a = 1): Rgba => Object.freeze({ r: v, g: v, b: v, a });
 
+/** The colour of links, which the page may set on its body. */
+const LINK = '-webkit-link';
+
 /** System colours as current desktop browsers give them: light scheme, dark scheme. @spec css-color-4 §6.2 */
 const CURRENT: Readonly<Record<string, readonly [Rgba, Rgba]>> = {
   canvas: [WHITE, grey(18)],
@@ -39,7 +42,7 @@ const CURRENT: Readonly<Record<string, readonly [Rgba, Rgba]>> = {
   graytext: [grey(128), grey(128)],
   accentcolor: [rgb(0, 117, 255), rgb(153, 200, 255)],
   accentcolortext: [WHITE, BLACK],
-  '-webkit-link': [rgb(0, 0, 238), rgb(158, 158, 255)],
+  [LINK]: [rgb(0, 0, 238), rgb(158, 158, 255)],
   '-webkit-activelink': [rgb(255, 0, 0), rgb(255, 158, 158)],
   '-webkit-text': [BLACK, BLACK],
   '-webkit-focus-ring-color': [rgb(16, 16, 16), WHITE],
@@ -80,6 +83,7 @@ export function readColour(item: Component | undefined): Computation<Rgba> | nul
     if (item.name === 'currentcolor') return (c) => c.currentColor;
     if (item.name === 'transparent') return () => TRANSPARENT;
     const system = SYSTEM[item.name];
+    if (system && item.name === LINK) return (c) => c.linkColor ?? system[c.dark ? 1 : 0];
     return system ? (c) => system[c.dark ? 1 : 0] : fixed(item.name);
   }
   if (item.type !== 'function') return null;

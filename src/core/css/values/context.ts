@@ -22,6 +22,8 @@ export interface ComputeContext {
   readonly containerHeight: number;
   readonly currentColor: Rgba;
   readonly dark: boolean;
+  /** What `link` on the body makes of links; null without it. @spec html §15.3.2 */
+  readonly linkColor: Rgba | null;
   /** Parent's computed font weight, for bolder and lighter. */
   readonly parentFontWeight: number;
 }
@@ -45,6 +47,7 @@ export function freeze(c: ComputeContext): ComputeContext {
     containerHeight: c.containerHeight,
     currentColor: c.currentColor,
     dark: c.dark,
+    linkColor: c.linkColor,
     parentFontWeight: c.parentFontWeight,
   };
 }

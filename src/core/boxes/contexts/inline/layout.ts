@@ -85,7 +85,8 @@ export function layoutInline(container: Box, space: InlineSpace, layout: Layout)
           first && heldByMarker(container, taken.line, pieces.slice(from))
             ? { ...taken.line, visible: true }
             : taken.line,
-        room: indented(floats.room, offset, container),
+        // A line without height stands beside what floats there are at its top.
+        room: indented(taken.line.visible ? floats.room : besideFloats(run, space), offset, container),
         space,
         layout,
         atomics,

@@ -1,6 +1,6 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
-import { hasInlineContent, isInFlow, scrollsContent } from '../../box.js';
+import { hasInlineContent, isInFlow, scrollsContent, type Box } from '../../box.js';
 import { makeFragment, snap, type Edges, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
@@ -126,7 +126,7 @@ export function lastLine(fragment: Fragment): number | null {
     const { fragment: child, y } = children[i]!;
     if (!isInFlow(child.box) || child.box.inner === 'table') continue;
     // Lines inside of it may be scrolled away: its lower edge stands for them.
-    if (child.box.inner === 'flow' && scrollsContent(child.box)) return y + child.height + child.margin.bottom;
+    if (scrollsLines(child.box)) return y + child.height + child.margin.bottom;
     // Of flex and grid containers the first line counts.
     if (child.box.inner === 'flex' || child.box.inner === 'grid') {
       if (child.baseline !== null) return y + child.baseline;
@@ -138,7 +138,11 @@ export function lastLine(fragment: Fragment): number | null {
   return null;
 }
 
+const isTextarea = ({ element, pseudo }: Box): boolean => element?.tag === 'textarea' && !pseudo;
+const scrollsLines = (box: Box): boolean => (box.inner === 'flow' && scrollsContent(box)) || isTextarea(box);
+
 function controlBaseline(fragment: Fragment): number {
+  if (isTextarea(fragment.box)) return fragment.height + fragment.margin.bottom;
   const type = (fragment.box.element?.attributes.get('type') ?? 'text').toLowerCase();
   if (type === 'checkbox' || type === 'radio')
     return fragment.height + (fragment.box.style.appearance === 'none' ? fragment.margin.bottom : 0);
