@@ -37,6 +37,8 @@ import { cases as columnGroups } from './cases/column-groups.js';
 import { cases as legacyNumbers } from './cases/legacy-numbers.js';
 import { cases as quirks } from './cases/quirks.js';
 import { cases as squeezedControls } from './cases/squeezed-controls.js';
+import { cases as dateFields } from './cases/date-fields.js';
+import { cases as looseListItems } from './cases/loose-list-items.js';
 import { cases as realControls } from './cases/real-controls.js';
 import { cases as tables } from './cases/tables.js';
 import { cases as tablesMore } from './cases/tables-more.js';
@@ -190,6 +192,8 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'edges of text': textEdges,
   'controls along vertical lines': verticalControls,
   'controls squeezed by their containers': squeezedControls,
+  'fields for dates and times': dateFields,
+  'old ways of tables and words': looseListItems,
   'lines beside wide floats': wideFloats,
 };
 

@@ -189,6 +189,11 @@ describe('the browser’s own sheet and attributes', () => {
     ['<input type=checkbox disabled id=x>', 'border-top-color', 'rgb(84, 84, 84)'],
     ['<input type=image id=x>', 'cursor', 'pointer'],
     ['<select id=x style="overflow:auto">', 'overflow-x', 'clip'],
+    ['<select><option disabled id=x>a', 'color', 'rgb(0, 0, 0)'],
+    ['<select size=2><option disabled id=x>a', 'color', 'rgb(128, 128, 128)'],
+    ['<select size=2><option selected id=x>a', 'background-color', 'rgb(206, 206, 206)'],
+    ['<textarea id=x style="overflow:visible">', 'overflow-y', 'auto'],
+    ['<center><table id=x>', 'text-align', 'start'],
     ['<b id=x>', 'font-weight', '700'],
     ['<h1 id=x>', 'font-size', '32px'],
     ['<ul id=x>', 'padding-left', '40px'],
@@ -220,6 +225,12 @@ describe('the browser’s own sheet and attributes', () => {
   test('quirks: tables do not take the page’s font', () => {
     const page = pageFrom('<style>body{font-size:30px}</style><table><tr><td id=x>');
     expect(valueOf(page, '#x', 'font-size')).toBe('16px');
+  });
+
+  test('quirks: tables take the colour of the body', () => {
+    const body = '<style>body{color:teal}div{color:red}</style><div><table><tr><td id=x></table></div>';
+    expect(valueOf(pageFrom(body), '#x', 'color')).toBe('rgb(0, 128, 128)');
+    expect(valueOf(pageFrom(`<!doctype html>${body}`), '#x', 'color')).toBe('rgb(255, 0, 0)');
   });
 
   test('quirks: bare numbers are px', () => {

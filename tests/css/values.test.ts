@@ -35,6 +35,7 @@ const context: ComputeContext = {
   containerHeight: 200,
   currentColor: { r: 10, g: 20, b: 30, a: 1 },
   linkColor: null,
+  bodyColor: { r: 0, g: 0, b: 0, a: 1 },
   dark: false,
   parentFontWeight: 400,
 };

@@ -149,9 +149,20 @@ function plainStyle(style: ComputedStyle): Readonly<Record<string, string>> {
   return known;
 }
 
+/** What stands inside players and gauges is part of no tree that is styled. @spec css-scoping-1 §3.2 (flat tree) */
+function isFallback({ parent }: ElementNode): boolean {
+  for (let e = parent; e; e = e.parent)
+    if (e.namespace === 'html' && /^(audio|video|meter|progress)$/.test(e.tag)) return true;
+  return false;
+}
+
+const nothingOf = (style: Readonly<Record<string, string>>): Record<string, string> =>
+  Object.fromEntries(Object.keys(style).map((name) => [name, '']));
+
 /** All properties as getComputedStyle resolves them. @spec cssom-1 §9 (resolved values) */
 export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Record<string, string>> {
   const style = scene.style(element);
+  if (isFallback(element)) return nothingOf(plainStyle(style));
   const out: Record<string, string> = { ...plainStyle(style) };
   const fragment = scene.fragment(element);
   for (const side of ['width', 'height'] as const)
@@ -173,7 +184,10 @@ function keepsAutoMinimum(element: ElementNode, scene: Scene): boolean {
   if (!box) return false;
   const { position } = scene.style(element);
   const item = ['flex', 'grid'].includes(box.parent?.inner ?? '') && !['absolute', 'fixed'].includes(position);
-  return item || box.style.aspectRatio.ratio !== null;
+  const { auto, ratio } = box.style.aspectRatio;
+  // What attributes say of a picture counts where there is one.
+  const shown = element.tag !== 'video' && box.natural?.ratio !== null && !box.natural?.framed;
+  return item || (ratio !== null && (!auto || shown));
 }
 
 function used(
@@ -189,8 +203,9 @@ function used(
     const Side = (side[0]!.toUpperCase() + side.slice(1)) as 'Top' | 'Right' | 'Bottom' | 'Left';
     if (!inline && needsLayout(style[`padding${Side}`])) out[`padding-${side}`] = printPx(padding[side]);
     const own = style[`margin${Side}`];
-    if (own === 'auto') out[`margin-${side}`] = inline ? '0px' : printPx(round(margin[side]));
-    else if (!inline && box.outer !== 'table-part' && needsLayout(own)) out[`margin-${side}`] = printPx(margin[side]);
+    if (own === 'auto') {
+      if (!inline) out[`margin-${side}`] = printPx(round(margin[side]));
+    } else if (!inline && box.outer !== 'table-part' && needsLayout(own)) out[`margin-${side}`] = printPx(margin[side]);
   }
   if (!inline) {
     const content = style.boxSizing === 'border-box';

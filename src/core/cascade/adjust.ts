@@ -1,6 +1,6 @@
 import { PROPERTY_KEYS, ZERO, type ComputedValues, type Display } from '../css/index.js';
 import type { Winner } from './block.js';
-import type { Drawn, Placement } from './placement.js';
+import type { Drawn, Particular, Placement } from './placement.js';
 import { indexOf, type ComputedStyle } from './style.js';
 
 const BLOCKIFIED: Partial<Readonly<Record<Display, Display>>> = {
@@ -84,6 +84,7 @@ export function adjust(
   for (const [style, width] of EDGES) if (values[style] === 'none' || values[style] === 'hidden') values[width] = 0;
   settleOverflow(values);
   if (values[I.textAlign] === 'match-parent') values[I.textAlign] = matchParent(parent);
+  settleParticular(values, placement.particular);
 }
 
 /** What browsers draw themselves keeps to the look of its kind, whatever is asked. @spec html §15.5 (browsers agree) */
@@ -127,6 +128,13 @@ function settleOverflow(values: unknown[]): void {
   if (!/^(inline-)?table$/.test(String(values[I.display]))) return;
   const scrolls = [values[I.overflowX], values[I.overflowY]].some((value) => value === 'auto' || value === 'scroll');
   if (scrolls) values[I.overflowX] = values[I.overflowY] = 'visible';
+}
+
+/** Tables do not pass on how blocks around them are aligned; text areas always scroll. @spec html §15.3.8, §15.5.19 (browsers agree) */
+function settleParticular(values: unknown[], particular: Particular | null): void {
+  if (particular === 'table' && /^-webkit-/.test(String(values[I.textAlign]))) values[I.textAlign] = 'start';
+  if (particular !== 'textarea') return;
+  for (const axis of [I.overflowX, I.overflowY]) if (values[axis] === 'visible') values[axis] = 'auto';
 }
 
 /** @spec css-text-4 §6.1 (match-parent) */

@@ -40,6 +40,7 @@ export interface ComputeOptions {
   /** Factor on all text sizes: 2 where text is set at 200 %. @spec WCAG 2.2 SC 1.4.4 */
   readonly textZoom: number;
   readonly linkColor: Rgba | null;
+  readonly bodyColor: () => Rgba;
   /** Content box of the nearest size container as last laid out, px; null without one. */
   readonly container: { readonly width: number; readonly height: number } | null;
 }
@@ -82,6 +83,9 @@ class Context implements ComputeContext {
 
   get linkColor(): Rgba | null {
     return this.options.linkColor;
+  }
+  get bodyColor(): Rgba {
+    return this.options.bodyColor();
   }
 
   get lineHeight(): number {

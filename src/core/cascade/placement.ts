@@ -5,6 +5,9 @@ import type { ComputedStyle } from './style.js';
 /** A checkbox or radio button; an input that is a button; a select that drops down. */
 export type Drawn = 'tick' | 'button' | 'menu';
 
+/** Elements some of whose computed values differ from what rules and parent give. */
+export type Particular = 'table' | 'textarea';
+
 /** Where an element stands, as far as its computed values depend on it. */
 export interface Placement {
   readonly root: boolean;
@@ -14,6 +17,7 @@ export interface Placement {
   readonly atomic: boolean;
   /** What browsers draw themselves unless told otherwise. */
   readonly drawn: Drawn | null;
+  readonly particular: Particular | null;
 }
 
 const ATOMIC = new Set([
@@ -37,13 +41,16 @@ const ATOMIC = new Set([
 const FLEXIBLE = /^(inline-)?(flex|grid)$/;
 const DRAWN: readonly (Drawn | null)[] = [null, 'tick', 'button', 'menu'];
 
-/** What computed values depend on beside rules and parent, as a number below 32. */
-export function placementCode({ root, atomic, drawn, parentDisplay }: Placement): number {
+const PARTICULAR: readonly (Particular | null)[] = [null, 'table', 'textarea'];
+
+/** What computed values depend on beside rules and parent, as a number below 128. */
+export function placementCode({ root, atomic, drawn, particular, parentDisplay }: Placement): number {
   return (
     Number(root) +
     2 * Number(atomic) +
     4 * Number(parentDisplay !== null && FLEXIBLE.test(parentDisplay)) +
-    8 * DRAWN.indexOf(drawn)
+    8 * DRAWN.indexOf(drawn) +
+    32 * PARTICULAR.indexOf(particular)
   );
 }
 
@@ -58,6 +65,7 @@ export function placementOf(element: ElementNode, read: (index: number) => Compu
     parentDisplay,
     atomic: ATOMIC.has(element.tag),
     drawn: drawnAs(element),
+    particular: element.namespace === 'html' ? particularOf(element.tag) : null,
   };
 }
 
@@ -67,7 +75,10 @@ export const insideOf = ({ display }: ComputedStyle): Placement => ({
   parentDisplay: display,
   atomic: false,
   drawn: null,
+  particular: null,
 });
+
+const particularOf = (tag: string): Particular | null => (tag === 'table' || tag === 'textarea' ? tag : null);
 
 function drawnAs({ tag, attributes }: ElementNode): Drawn | null {
   if (tag === 'select') return displaySize((name) => attributes.get(name)) > 1 ? null : 'menu';

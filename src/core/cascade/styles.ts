@@ -1,4 +1,5 @@
 import {
+  BLACK,
   factsOf,
   holds,
   linkColour,
@@ -104,13 +105,15 @@ export class Cascade {
   }
 
   #run({ medium, view, sizes, read }: Pick<Run, 'medium' | 'view' | 'sizes' | 'read'>): Run {
+    const { body } = this.matched.document;
     const options: ComputeOptions = {
       medium,
       fontUnits: this.fontUnits,
       quirks: this.matched.document.quirks,
       registry: this.matched.ruleSet.properties,
       textZoom: this.textZoom,
-      linkColor: linkColour(this.matched.document.body),
+      linkColor: linkColour(body),
+      bodyColor: () => (body ? read(body.index).color : BLACK),
       container: null,
     };
     return { truth: new Map(), medium, view, sizes, read, options };

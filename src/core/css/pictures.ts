@@ -61,6 +61,7 @@ const contextOf = ({ width, height, dark }: Medium): ComputeContext => ({
   containerHeight: height,
   currentColor: BLACK,
   linkColor: null,
+  bodyColor: BLACK,
   dark,
   parentFontWeight: 400,
 });

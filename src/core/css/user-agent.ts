@@ -145,7 +145,10 @@ input:is([type=checkbox i], [type=radio i], [type=file i], [type=range i], [type
 input:is([type=checkbox i], [type=radio i]):disabled { border-color: initial }
 input[type=range i]:disabled { color: rgb(197, 197, 197) }
 select:disabled { opacity: 0.7; color: graytext; border-color: rgba(118, 118, 118, 0.3) }
-option:disabled { color: graytext }
+optgroup:disabled { color: graytext }
+select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option:checked {
+  background-color: rgb(206, 206, 206); color: rgb(16, 16, 16) }
+select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option:disabled { color: graytext }
 option { font-weight: normal; line-height: normal; padding-block: 0 1px; padding-inline: 2px; white-space: nowrap;
   min-block-size: 1.2em }
 select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option { align-items: center;
@@ -196,7 +199,7 @@ a:any-link { cursor: pointer }
 export const QUIRKS_SHEET = `
 form { margin-block: 0 1em }
 table { font-weight: initial; font-style: initial; font-variant-caps: initial; font-size: initial;
-  line-height: initial; white-space: initial; text-align: initial; color: canvastext }
+  line-height: initial; white-space: initial; text-align: initial; color: -body-text }
 input:not([type=image i]), textarea { box-sizing: border-box }
 img[align=left i] { margin-right: 3px }
 img[align=right i] { margin-left: 3px }

@@ -4,6 +4,7 @@ import type { NaturalSize } from '../box.js';
 import { faceIn, type TextMetrics } from '../text/index.js';
 import { labelOf } from './list-box.js';
 import type { Sources } from './natural.js';
+import { dateField, isDateType } from './date-field.js';
 import { fileField } from './file-field.js';
 import { fieldLine, usedLineHeight } from './lines.js';
 import { range } from './range.js';
@@ -28,6 +29,7 @@ export function input(
   { markup, images, metrics, part }: Omit<Sources, 'pictures'>,
 ): NaturalSize {
   const type = (markup.attribute(element, 'type') ?? 'text').toLowerCase();
+  if (isDateType(type)) return dateField(type, (name) => markup.attribute(element, name), style, metrics);
   switch (type) {
     case 'checkbox':
     case 'radio':
@@ -42,15 +44,6 @@ export function input(
     }
     case 'file':
       return fileField(style, part(element, 'file-selector-button'), metrics);
-    case 'date':
-    case 'time':
-    case 'month':
-    case 'week':
-    case 'datetime-local':
-      return sized(
-        (DATE_COLUMNS[type]! / DATE_SIZE) * style.fontSize,
-        Math.max(usedLineHeight(style, metrics), type === 'time' ? style.fontSize * 1.05 + 6 : style.fontSize + 4),
-      );
     default: {
       const digits = type === 'number' ? digitsOf(element, markup) : null;
       const size = digits ?? (type === 'number' ? null : count(markup.attribute(element, 'size'))) ?? 20;
@@ -77,15 +70,6 @@ function digitsOf(element: ElementNode, markup: MarkupView): number | null {
   return before + after + Number(after > 0);
 }
 
-/** Widths of date and time fields in English at the default size of controls, px. */
-const DATE_SIZE = 13.3333;
-const DATE_COLUMNS: Readonly<Record<string, number>> = {
-  date: 119.33,
-  time: 94,
-  month: 149.33,
-  week: 141.33,
-  'datetime-local': 201.33,
-};
 const SCROLLBAR = 15;
 /** Room for the arrows of a number field. */
 const STEPPER = 15;

@@ -20,6 +20,9 @@ export function wrapTableParts(box: Box, make: Make): void {
   else if (box.inner === 'flow' && box.children.some(isPart)) wrapStray(box, make);
 }
 
+/** White space between what stands in a table without a cell counts only behind text. (Browsers agree.) */
+const goesOn = (before: Box | undefined): boolean => before?.inner === 'text' || before?.inner === 'break';
+
 /** Children that are not proper go, run by run, into an anonymous box of the given kind. */
 function wrap(box: Box, make: Make, proper: (child: Box) => boolean, inner: Inner): void {
   const children = box.children.splice(0);
@@ -40,7 +43,7 @@ function wrap(box: Box, make: Make, proper: (child: Box) => boolean, inner: Inne
     if (proper(child)) {
       flush();
       box.children.push(child);
-    } else run.push(child);
+    } else if (box.anonymous || !isBlank(child) || goesOn(run.at(-1))) run.push(child);
   }
   flush();
 }

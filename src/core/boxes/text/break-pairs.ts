@@ -20,6 +20,7 @@ function asciiBreak(before: string, after: string, second: string): boolean {
   return OPENERS.has(after) && BEFORE_OPENERS.has(before);
 }
 
+const EN_DASH = '\u2013';
 const EM_DASH = '\u2014';
 /** After these, lines may end before letters, digits and most signs. */
 const ENDERS = set('\u2013\u2014\u2026\u00ad');
@@ -35,11 +36,16 @@ const BEFORE_OTHERS = set('-/?!}|');
 const AFTER_NUMBER_SIGNS = set('$%(+[{\\');
 const AFTER_ENDERS = set(`${LETTERS}${DIGITS}$%(+&[{<>=@#*~_\\^\``);
 
+/** A dash at the start of a word stays with it. @spec UAX 14 LB20a */
+const STARTS_WORD = /^[\s\u200b\ufffc]?$/;
+const IN_WORD = /^[\p{L}#&*<=>@^_`|~]$/u;
+
 const isAscii = (character: string): boolean => character < '\u0080';
 
 function otherBreak(before: string, after: string, second: string): boolean {
   if (QUOTES.test(before) || QUOTES.test(after) || NEVER_BEFORE.test(after)) return false;
   if (after === EM_DASH) return !NOT_BEFORE_DASH.has(before) && !OPENING_MARKS.has(before);
+  if (before === EN_DASH && STARTS_WORD.test(second) && IN_WORD.test(after)) return false;
   if (ENDERS.has(before)) return !isAscii(after) || AFTER_ENDERS.has(after);
   if (isAscii(after)) return NUMBER_SIGNS.has(before) && !OPENING_MARKS.has(before) && AFTER_NUMBER_SIGNS.has(after);
   if (BEFORE_OTHERS.has(before)) return before !== '-' || !/^[\s-]?$/.test(second);

@@ -172,6 +172,7 @@ const INITIAL: ComputeContext = {
   containerHeight: 0,
   currentColor: BLACK,
   linkColor: null,
+  bodyColor: BLACK,
   dark: false,
   parentFontWeight: 400,
 };

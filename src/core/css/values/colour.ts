@@ -20,6 +20,8 @@ const grey = (v: number, a = 1): Rgba => Object.freeze({ r: v, g: v, b: v, a });
 
 /** The colour of links, which the page may set on its body. */
 const LINK = '-webkit-link';
+/** The text colour of the body, which tables take where quirks rule. @spec quirks (tables inherit color from body) */
+const BODY_TEXT = '-body-text';
 
 /** System colours as current desktop browsers give them: light scheme, dark scheme. @spec css-color-4 §6.2 */
 const CURRENT: Readonly<Record<string, readonly [Rgba, Rgba]>> = {
@@ -82,6 +84,7 @@ export function readColour(item: Component | undefined): Computation<Rgba> | nul
   if (item.type === 'ident') {
     if (item.name === 'currentcolor') return (c) => c.currentColor;
     if (item.name === 'transparent') return () => TRANSPARENT;
+    if (item.name === BODY_TEXT) return (c) => c.bodyColor;
     const system = SYSTEM[item.name];
     if (system && item.name === LINK) return (c) => c.linkColor ?? system[c.dark ? 1 : 0];
     return system ? (c) => system[c.dark ? 1 : 0] : fixed(item.name);

@@ -24,6 +24,8 @@ export interface ComputeContext {
   readonly dark: boolean;
   /** What `link` on the body makes of links; null without it. @spec html §15.3.2 */
   readonly linkColor: Rgba | null;
+  /** The text colour of the body. */
+  readonly bodyColor: Rgba;
   /** Parent's computed font weight, for bolder and lighter. */
   readonly parentFontWeight: number;
 }
@@ -48,6 +50,7 @@ export function freeze(c: ComputeContext): ComputeContext {
     currentColor: c.currentColor,
     dark: c.dark,
     linkColor: c.linkColor,
+    bodyColor: c.bodyColor,
     parentFontWeight: c.parentFontWeight,
   };
 }

@@ -287,6 +287,16 @@ function kernAcross(
 const kernBetween = (a: string, b: string, style: ComputedStyle, layout: Layout): number =>
   textWidth(a + b, style, layout) - textWidth(a, style, layout) - textWidth(b, style, layout);
 
+/** The same at a place inside a text: what begins in another script is shaped by itself. */
+function kernInside(text: string, at: number, style: ComputedStyle, layout: Layout): number {
+  const [a, b] = [text[at - 1], text[at]];
+  const kern = a === undefined || b === undefined ? 0 : kernBetween(a, b, style, layout);
+  if (kern === 0) return 0;
+  const script = scriptOf(b!);
+  const before = script === '' ? '' : scriptAtEnd(text.slice(0, at));
+  return before === '' || before === script ? kern : 0;
+}
+
 /** Whether two styles ask for the same font: being given the same is not enough. */
 const sameFont = (a: ComputedStyle, b: ComputedStyle): boolean =>
   a.fontSize === b.fontSize &&
@@ -331,8 +341,7 @@ function cutText({ paragraph, box, text, start, levels, layout }: Cutting, piece
     const part = text.slice(from, to);
     const shown = forced ? part.slice(0, -1) : part;
     const bullet = box.pseudo === 'marker';
-    const kern =
-      forced || bullet || shown === '' || to >= text.length ? 0 : kernBetween(text[to - 1]!, text[to]!, style, layout);
+    const kern = forced || bullet || shown === '' ? 0 : kernInside(text, to, style, layout);
     const width = bullet ? bulletWidth(style, layout) : textWidth(shown, style, layout) + kern;
     const spaces = keepsSpaces(style) ? (hangsSpaces(style) ? /[ ]+$/.exec(shown) : null) : /[ ]+$/.exec(shown);
     // The last letter stays as near to the spaces behind it as it was.

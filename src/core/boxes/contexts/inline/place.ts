@@ -51,8 +51,12 @@ class LineBuilder {
 
   constructor(readonly input: LineInput) {
     const { style, anonymous } = input.container;
-    this.root = levelOf(style, null, this.strut(style, !anonymous && /list-item/.test(style.display)));
-    if (input.base === null) for (const box of input.open) this.open(box, false);
+    this.root = levelOf(style, null, this.strut(style, false));
+    const inOrder = input.base === null;
+    if (inOrder) for (const box of input.open) this.open(box, false);
+    // In list items the box a loose line begins in takes up its line height. (Browsers agree.)
+    const begins = inOrder || input.open.length === 0;
+    if (begins && !anonymous && /list-item/.test(style.display)) this.hold();
   }
 
   /** Nothing stands in the line yet. */
