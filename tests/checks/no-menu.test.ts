@@ -60,6 +60,24 @@ const NEAR: readonly NearMiss[] = [
     options: RANGE,
   },
   {
+    name: 'a menu of its own making that a script puts into the page',
+    page: page(
+      '@media(max-width:600px){ul{display:none}}',
+      "<script>const n=document.createElement('nav'),d=document.createElement('div');d.append(n);document.body.append(d)</script>",
+    ),
+    also: ['needs-script'],
+    options: RANGE,
+  },
+  {
+    name: 'a menu that a script writes on narrow screens alone',
+    page: page(
+      '@media(max-width:600px){ul{display:none}}',
+      "<div id=d></div><script>if(innerWidth<601)d.innerHTML='<nav><a href=home.html>Home</a></nav>'</script>",
+    ),
+    also: ['needs-script'],
+    options: RANGE,
+  },
+  {
     name: 'a link without size into which a script may draw an icon',
     page: page('@media(max-width:600px){ul{display:none}}', '<a href=#n aria-label=Menu><i data-icon=bars></i></a>'),
     options: RANGE,

@@ -56,6 +56,13 @@ const NEAR: readonly NearMiss[] = [
       'nav{overflow:hidden;height:96px}.sub{position:absolute;top:120px}nav,li{position:relative}li:hover>.sub{display:block}',
     ),
   },
+  {
+    name: 'a button that shows a copy which a script made on narrow screens',
+    page: page(
+      BUTTON,
+      "if(innerWidth<2000){document.body.append(document.querySelector('nav').cloneNode(true));document.querySelector('.menu-button').onclick=()=>document.body.classList.toggle('x')}",
+    ),
+  },
   { name: 'the items are in view', page: page(BUTTON, '', 'nav ul{display:block}') },
   { name: 'the button does not show', page: page(BUTTON, '', 'button{display:none}') },
 ];

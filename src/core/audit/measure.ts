@@ -131,7 +131,8 @@ function topmost(rect: Rect | null, scene: Scene): string | null {
   if (!rect) return null;
   const x = rect.x + rect.width / 2;
   const y = rect.y + rect.height / 2;
-  if (x < 0 || y < 0 || x >= scene.medium.width || y >= scene.medium.height) return null;
+  const [column, row] = [Math.round(x), Math.round(y)];
+  if (column < 0 || row < 0 || column >= scene.medium.width || row >= scene.medium.height) return null;
   return (scene.hit(x, y) ?? scene.document.root).path;
 }
 

@@ -37,6 +37,7 @@ export const unseenMenus = (page: Page, menus: readonly Menu[]): readonly Limit[
   ...added(page, menus),
   ...drawers(page, menus),
   ...copies(page, menus),
+  ...furnished(page),
   ...told(page),
 ];
 
@@ -186,6 +187,11 @@ export const copiedByScripts = ({ hearing }: Page, menus: readonly Menu[]): read
 const copies = (page: Page, menus: readonly Menu[]): readonly Limit[] =>
   copiedByScripts(page, menus).map((e) =>
     limit(selectorOf(e), 'a script puts a copy of it elsewhere: what that copy shows and opens is not judged', e),
+  );
+
+const furnished = ({ hearing }: Page): readonly Limit[] =>
+  hearing.marks.furnished.map((e) =>
+    limit(selectorOf(e), 'a script puts a menu of its own making into it: what that shows and opens is not judged', e),
   );
 
 /** What a library is told in attributes. */

@@ -1,33 +1,41 @@
 import type { ElementNode } from '../html/index.js';
-import type { Marks } from '../scripts/index.js';
+import type { Look, Marks, Program } from '../scripts/index.js';
 import type { Scripted } from './scripted.js';
 import { setting } from './setting.js';
 
-const COMMON_WIDTH = 1280;
-const NOTHING: Marks = { written: [], copied: [], moved: [] };
+/** A common screen and a common phone: scripts that start on both alike are followed once. */
+const COMMON_WIDTHS = [1280, 375] as const;
+const KINDS = ['written', 'copied', 'furnished', 'moved'] as const;
 
-/** What the scripts of a page listen to and write, on a common screen. */
+/** What the scripts of a page listen to and write, on a common screen or on a common phone. */
 export class Hearing {
-  #own: ReadonlyMap<ElementNode, readonly string[]> | null = null;
+  #own: readonly ReadonlyMap<ElementNode, readonly string[]>[] | null = null;
+  #marks: Marks | null = null;
 
   constructor(readonly scripted: Scripted | null) {}
 
   /** Whether something listens on an element itself, or on its behalf, to an event of a kind. */
   on(element: ElementNode, kind: RegExp): boolean {
-    const { scripted } = this;
-    if (!scripted) return false;
-    this.#own ??= scripted.program.listening(scripted.look(setting(COMMON_WIDTH)));
-    return this.#own.get(element)?.some((type) => kind.test(type)) ?? false;
+    this.#own ??= this.#ask((program, look) => program.listening(look));
+    return this.#own.some((own) => own.get(element)?.some((type) => kind.test(type)) ?? false);
   }
 
   /** What scripts do to the tree of the page while they start. */
   get marks(): Marks {
-    return this.scripted?.program.marks(this.scripted.look(setting(COMMON_WIDTH))) ?? NOTHING;
+    if (this.#marks) return this.#marks;
+    const all = this.#ask((program, look) => program.marks(look));
+    const union = (kind: keyof Marks) => [...new Set(all.flatMap((marks) => marks[kind]))];
+    const [written, copied, furnished, moved] = KINDS.map(union);
+    return (this.#marks = { written: written!, copied: copied!, furnished: furnished!, moved: moved! });
   }
 
   /** Whether events of some types on an element are heard anywhere: by itself, around it or on its behalf. */
   of(element: ElementNode, types: readonly string[]): boolean {
+    return this.#ask((program, look) => program.listens(types, element, look)).includes(true);
+  }
+
+  #ask<T>(question: (program: Program, look: Look) => T): readonly T[] {
     const { scripted } = this;
-    return scripted !== null && scripted.program.listens(types, element, scripted.look(setting(COMMON_WIDTH)));
+    return scripted ? COMMON_WIDTHS.map((width) => question(scripted.program, scripted.look(setting(width)))) : [];
   }
 }

@@ -45,6 +45,8 @@ export interface Marks {
   readonly written: readonly ElementNode[];
   /** Elements of which they put copies somewhere. */
   readonly copied: readonly ElementNode[];
+  /** Elements into which they put navigation landmarks of their own making. */
+  readonly furnished: readonly ElementNode[];
   /** Elements that they put elsewhere: where they are then is not followed. */
   readonly moved: readonly ElementNode[];
 }
@@ -92,6 +94,7 @@ export class Reading {
   readonly moved = new Set<ElementNode>();
   /** Elements of which scripts put copies somewhere while they start. */
   readonly copied = new Set<ElementNode>();
+  readonly furnished = new Set<ElementNode>();
   /** How each script finds the modules it imports as it runs. */
   readonly importers = new Map<SourceText, (specifier: string) => Value>();
   /** What is to be called once the whole page is there. */
@@ -223,7 +226,12 @@ export class Reading {
   }
 
   get marks(): Marks {
-    return { written: [...this.written], copied: [...this.copied], moved: [...this.moved] };
+    return {
+      written: [...this.written],
+      copied: [...this.copied],
+      furnished: [...this.furnished],
+      moved: [...this.moved],
+    };
   }
 
   /** An element is put elsewhere in the page, where it is not followed to. */

@@ -191,6 +191,8 @@ export class Loose extends Obj {
   readonly attributes = new Map<string, string | null>();
   /** The element of the page that it is a copy of. */
   origin: ElementNode | null = null;
+  /** Whether scripts put a navigation landmark into it. */
+  holdsMenu = false;
   constructor(
     proto: Obj | null,
     readonly tag: string,

@@ -11,15 +11,19 @@ import { addressFrom, setting, type Page, type Scene } from '../../scene/index.j
 import type { Subject } from '../subject.js';
 import { isUndrawn } from './undrawn.js';
 
+/** Whether scripts put a copy of a menu elsewhere, or one of their own making: what it shows and opens is not known. */
+export const standsElsewhere = (page: Page, menus: readonly Menu[]): boolean =>
+  copiedByScripts(page, menus).length > 0 || page.hearing.marks.furnished.length > 0;
+
 /**
- * Whether scripts put a copy of a menu elsewhere, may draw a button that is not seen without, or a button shows that may
+ * Whether scripts put a copy of a menu elsewhere or one of their own making, may draw a button that is not seen without, or a button shows that may
  * open a part which they fill: what is in there then is not known.
  */
 export const mayOpenFilled = (subject: Subject): boolean => {
   const { page, menus, scene } = subject;
   const outside = (e: ElementNode) => closest(e, ({ tag }) => tag === 'main') === null;
   return (
-    copiedByScripts(page, menus).length > 0 ||
+    standsElsewhere(page, menus) ||
     (drawersFilled(page, menus).length > 0 &&
       scene.document.elements.some((e) => isOuterButton(e, page) && scene.reach(e) !== null)) ||
     scene.document.elements.some((e) => isUndrawn(e, subject) && outside(e))

@@ -1,6 +1,7 @@
 import { descendants, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import { discloses, type Menu } from '../../menus/index.js';
 import { addressOf } from '../shared/addresses.js';
+import { standsElsewhere } from '../shared/destinations.js';
 import { endsOn } from '../shared/panels.js';
 import { PRESSES } from '../shared/presses.js';
 import { unfolded } from '../shared/shown-panels.js';
@@ -54,11 +55,14 @@ function inspect(subject: Subject): readonly Observation[] {
   return subject.menus.flatMap((menu) => [...deadToggles(menu, subject), ...deadDisclosures(menu, subject)]);
 }
 
-function deadToggles(menu: Menu, { scene, routes, page }: Subject): Observation[] {
+function deadToggles(menu: Menu, { scene, routes, page, menus }: Subject): Observation[] {
+  const elsewhere = standsElsewhere(page, menus);
   const items = menu.items.filter(({ element }) => !menu.toggles.some((toggle) => toggle.element === element));
   if (items.length === 0 || items.some(({ element }) => scene.reach(element) !== null)) return [];
   return menu.toggles.flatMap(({ element }): Observation[] => {
     if (scene.reach(element) === null) return [];
+    // It may open what scripts made of the menu.
+    if (elsewhere && page.hearing.of(element, [...PRESSES, 'change'])) return [];
     if (routes.some((o) => o.moves.some((move) => move.element === element || isAncestorOrSelf(element, move.element))))
       return [];
     if (routes.some((o) => endsOn(o, element, 'press', 'key', 'hover', 'focus'))) return [];

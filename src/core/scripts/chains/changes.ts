@@ -1,5 +1,6 @@
 import { method } from '../builtins/define.js';
 import { computedOf, rectOf } from '../dom/geometry.js';
+import { furnish, isMenu, isMenuMarkup } from '../dom/loose.js';
 import { setStyle } from '../dom/maps.js';
 import {
   changeClasses,
@@ -202,8 +203,10 @@ function defineContent(add: Add): void {
   });
   add('append prepend after before replaceWith wrap wrapAll wrapInner unwrap', (r, self, args) => {
     const adds = args.flatMap((arg) => (arg instanceof Chain ? arg.items : [arg]));
+    const holdsMenu = adds.some((one) => isMenuMarkup(one) || (one instanceof Loose && isMenu(one)));
     for (const one of adds) if (one instanceof Loose && one.origin) r.copied.add(one.origin);
     for (const item of self.items) {
+      if (holdsMenu) furnish(r, item);
       if (!(item instanceof El)) continue;
       for (const one of adds) {
         if (one instanceof El) r.moves(one.node);
@@ -216,6 +219,7 @@ function defineContent(add: Add): void {
     for (const item of self.items) {
       if (item instanceof El) r.moves(item.node);
       else if (item instanceof Loose && item.origin) r.copied.add(item.origin);
+      if (item instanceof Loose && isMenu(item)) furnish(r, r.wrap(r.document.body));
     }
     return self;
   });

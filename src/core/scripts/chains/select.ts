@@ -1,6 +1,7 @@
 import { itemsOfLike } from '../evaluate/iteration.js';
 import { findAll, matcher } from '../dom/find.js';
 import { isShown } from '../dom/geometry.js';
+import { isMenuMarkup } from '../dom/loose.js';
 import type { Reading } from '../reading.js';
 import { Arr, Chain, El, Loose, Obj, text, Unknown, type Value } from '../values.js';
 import { splitList } from '../../css/index.js';
@@ -32,6 +33,7 @@ export function select(reading: Reading, what: Value, context: Value): Chain {
 function loose(reading: Reading, markup: string): Loose {
   const [, tag = 'div', rest = ''] = /^\s*<([\w-]+)([^>]*)>/.exec(markup) ?? [];
   const made = new Loose(reading.realm.protos.loose, tag);
+  made.holdsMenu = isMenuMarkup(markup);
   for (const [, name, value] of rest.matchAll(/([\w-]+)=["']([^"']*)["']/g)) made.attributes.set(name!, value!);
   return made;
 }

@@ -5,7 +5,7 @@ import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { El, Loose, Obj, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
 import { ClassList, DataMap, StyleMap } from './maps.js';
-import { fill } from './loose.js';
+import { fill, furnish, isMenuMarkup } from './loose.js';
 import { isTarget, readAttribute, writeAttribute, writeStyle, type Target } from './targets.js';
 
 /** Properties that stand for attributes of their own name in small letters. @spec html §2.6.1 */
@@ -163,6 +163,7 @@ function setState(reading: Reading, self: Target, value: Value): void {
 function setContent(reading: Reading, self: Target, value: Value): void {
   if (!(self instanceof El)) {
     if (value !== '') fill(reading, self);
+    if (isMenuMarkup(value)) furnish(reading, self);
     return;
   }
   const given = text(value);
@@ -173,6 +174,7 @@ function setContent(reading: Reading, self: Target, value: Value): void {
     return;
   }
   reading.written.add(node);
+  if (isMenuMarkup(value)) furnish(reading, self);
 }
 
 export const safeUrl = (reference: string, base: string): URL | null =>

@@ -1,5 +1,5 @@
 import type { Reading } from '../reading.js';
-import { Loose, type Value } from '../values.js';
+import { El, Loose, type Value } from '../values.js';
 
 const PARENT = '#parent';
 const FILLED = '#filled';
@@ -14,3 +14,17 @@ export const isFilled = (self: Value): boolean => self instanceof Loose && self.
 export const fill = (reading: Reading, self: Loose): void => reading.put(self.props, FILLED, true);
 
 export const placeIn = (reading: Reading, self: Loose, parent: Value): void => reading.put(self.props, PARENT, parent);
+
+/** Whether markup that a script writes holds a navigation landmark. */
+export const isMenuMarkup = (value: Value): boolean =>
+  typeof value === 'string' && /<nav\b|\brole=["']?navigation\b/i.test(value);
+
+/** Whether something a script has made is a navigation landmark or holds one. */
+export const isMenu = (made: Loose): boolean =>
+  made.holdsMenu || made.tag === 'nav' || made.attributes.get('role') === 'navigation';
+
+/** Notes that a script puts such a landmark into something. */
+export function furnish(reading: Reading, where: Value): void {
+  if (where instanceof Loose) where.holdsMenu = true;
+  else if (where instanceof El) reading.furnished.add(where.node);
+}

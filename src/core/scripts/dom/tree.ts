@@ -4,7 +4,7 @@ import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { Arr, El, Loose, UNKNOWN, type Obj, type Value } from '../values.js';
 import { listOf } from './lists.js';
-import { fill, isFilled, parentOf, placeIn } from './loose.js';
+import { fill, furnish, isFilled, isMenu, isMenuMarkup, parentOf, placeIn } from './loose.js';
 import { writeStyle } from './targets.js';
 
 /** The tree as it was shipped, and what scripts would put into it or take out. @spec dom §4.4, §4.2.6 */
@@ -112,6 +112,7 @@ function defineChanges(realm: Realm): void {
       else if (arg instanceof Loose) {
         placeIn(reading, arg, where);
         if (arg.origin) reading.copied.add(arg.origin);
+        if (isMenu(arg)) furnish(reading, where);
         if (where instanceof El && arg.tag !== '#text') reading.written.add(where.node);
       }
     }
@@ -125,7 +126,8 @@ function defineChanges(realm: Realm): void {
       taken(r, args, self instanceof El ? r.wrap(self.node.parent) : parentOf(self));
       return undefined;
     });
-    method(realm, proto, 'insertAdjacentHTML insertAdjacentText', (r, self) => {
+    method(realm, proto, 'insertAdjacentHTML insertAdjacentText', (r, self, [, markup]) => {
+      if (isMenuMarkup(markup)) furnish(r, self);
       if (self instanceof El) r.written.add(self.node);
       else if (self instanceof Loose) fill(r, self);
       return undefined;
