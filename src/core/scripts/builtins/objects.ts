@@ -26,9 +26,7 @@ import { constructor, method, plain } from './define.js';
 /** @spec ecma-262 §20.1 */
 export function defineObjects(realm: Realm): void {
   const { protos } = realm;
-  const object = constructor(realm, 'Object', protos.object, (_reading, [value]) =>
-    value instanceof Obj ? value : plain(realm),
-  );
+  const object = constructor(realm, 'Object', protos.object, (_reading, [value]) => boxed(realm, value));
   method(realm, protos.object, 'hasOwnProperty', (_r, self, [key]) => owns(self, key));
   method(realm, protos.object, 'propertyIsEnumerable', (_r, self, [key]) => {
     const own = owns(self, key);
@@ -38,7 +36,7 @@ export function defineObjects(realm: Realm): void {
     if (value instanceof Unknown || self instanceof Unknown) return UNKNOWN;
     return value instanceof Obj && inheritsFrom(value, self);
   });
-  method(realm, protos.object, 'toString toLocaleString', (r, self) => tagOf(self, r.realm));
+  method(realm, protos.object, 'toString toLocaleString', (r, self) => tagOf(r, self));
   method(realm, protos.object, 'valueOf', (_r, self) => self);
   method(realm, object, 'hasOwn', (_r, _s, [value, key]) => owns(value, key));
   const list = (items: Value[]) => new Arr(protos.array, items);
@@ -143,7 +141,8 @@ function owns(value: Value, key: Value): Value {
 }
 
 /** What kinds of things call themselves. @spec ecma-262 §20.1.3.6 */
-function tagOf(value: Value, { protos, window, documentObject }: Realm): Value {
+function tagOf(reading: Reading, value: Value): Value {
+  const { protos, window, documentObject } = reading.realm;
   const tag = (name: string) => `[object ${name}]`;
   if (value instanceof Unknown) return UNKNOWN;
   if (value === null) return tag('Null');
@@ -160,7 +159,22 @@ function tagOf(value: Value, { protos, window, documentObject }: Realm): Value {
   if (value instanceof El || value instanceof Loose) return tag('HTMLElement');
   if (value === window) return tag('Window');
   if (value === documentObject) return tag('HTMLDocument');
+  if (value.props.has(BOXED)) return tagOf(reading, value.props.get(BOXED) as Value);
+  const own = value.open ? UNKNOWN : reading.get(value, '@@toStringTag');
+  if (own instanceof Unknown) return UNKNOWN;
+  if (typeof own === 'string') return tag(own);
   return tag(value.proto === protos.error ? 'Error' : 'Object');
+}
+
+/** What an object holds that stands for a plain value. */
+const BOXED = '@@boxed';
+
+/** @spec ecma-262 §20.1.1.1, §7.1.18 (ToObject) */
+function boxed(realm: Realm, value: Value): Value {
+  if (value instanceof Obj || value instanceof Unknown) return value;
+  const made = plain(realm);
+  if (value !== undefined && value !== null) made.props.set(BOXED, value);
+  return made;
 }
 
 /** What a property of an object is, as scripts are told it. @spec ecma-262 §6.2.6 */
