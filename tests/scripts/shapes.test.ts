@@ -66,6 +66,10 @@ const TOGGLES: readonly (readonly [string, string])[] = [
     `function up(t, o, a) { return o = Object.getPrototypeOf(o), Reflect.construct(o, a || [], Object.getPrototypeOf(t).constructor) } function Base(el) { this.el = el } Base.prototype.flip = function () { ${TOGGLE} }; function Menu(el) { var me = up(this, Menu, [el]); me.bind(); return me } Menu.prototype = Object.create(Base.prototype, { constructor: { value: Menu, writable: true, configurable: true } }); Object.setPrototypeOf(Menu, Base); Object.defineProperty(Menu.prototype, 'bind', { enumerable: false, value: function () { var me = this; this.el.addEventListener('click', function () { me.flip() }) } }); new Menu(b)`,
   ],
   [
+    'kinds of values told by their tag, as polyfills ask for it',
+    `const kind = {}.toString, probe = {}; probe[Symbol.toStringTag] = 'z'; const told = String(probe) === '[object z]' && kind.call(true) === '[object Boolean]' && kind.call(Object(true)) === '[object Boolean]' && kind.call(Object('a')) === '[object String]' && typeof Object(1) === 'object'; if (told) b.onclick = () => ${TOGGLE}`,
+  ],
+  [
     'a namespace without prototype, gone through by its keys',
     `const parts = Object.freeze({ __proto__: null, [Symbol.toStringTag]: 'Module', menu: (el) => { el.onclick = () => ${TOGGLE} } }); for (const name of Object.keys(parts)) parts[name](b); for (const name in Object.defineProperty({}, 'hidden', { value: 1 })) missing(name)`,
   ],
