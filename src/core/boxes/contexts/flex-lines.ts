@@ -86,16 +86,17 @@ function share(
   factor: (item: Item) => number,
   sum: number,
 ): void {
-  const scaled = free.reduce((total, item) => total + factor(item) * shrinkBase(item), 0);
-  // Browsers share out 64ths of a pixel; what rounding one item left over or took goes to the next.
-  let carried = 0;
-  for (const item of free) {
-    const weight = growing ? factor(item) : factor(item) * shrinkBase(item);
-    const whole = growing ? sum : scaled;
-    const parts = (whole > 0 ? (remaining * weight) / whole : 0) * 64 + carried;
-    const given = Number.isFinite(parts) ? Math.round(parts) : parts;
-    carried = Number.isFinite(parts) ? parts - given : 0;
+  const weightOf = (item: Item) => (growing ? factor(item) : factor(item) * shrinkBase(item));
+  // Browsers share out 64ths of a pixel from the last item on: what rounding leaves over is shared by those in front.
+  let parts = remaining * 64;
+  let whole = growing ? sum : free.reduce((total, item) => total + weightOf(item), 0);
+  for (const item of [...free].reverse()) {
+    const weight = weightOf(item);
+    const ideal = whole > 0 ? (parts * weight) / whole : 0;
+    const given = Number.isFinite(ideal) ? Math.round(ideal) : ideal;
     item.main = item.base + given / 64;
+    parts -= given;
+    whole -= weight;
   }
 }
 
