@@ -1,7 +1,7 @@
 export type { Menu, MenuItem, MenuKind, Toggle } from './types.js';
 export { discloses } from './disclosure.js';
 export { findMenus } from './find.js';
-export { MENU_KINDS } from './kinds.js';
+export { KIND_LABELS, MENU_KINDS } from './kinds.js';
 export { effectOf, effectsAt, type Effect } from './effects.js';
 export { formOf, seenItems, type MenuForm } from './form.js';
 export { isControl, saysBrand } from './items.js';

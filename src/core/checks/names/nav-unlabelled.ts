@@ -1,4 +1,5 @@
-import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
+import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
+import { KIND_LABELS } from '../../menus/index.js';
 import { nameOf, subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { isExposed, navigationLandmarks } from '../shared/landmarks.js';
@@ -87,7 +88,12 @@ function inspect(subject: Subject): readonly Observation[] {
       !all.some((e) => isAncestorOrSelf(e, menu.root)) &&
       isExposed(menu.root, scene)
     )
-      say(menu.root, 'outside', { where: menu.label }, 'look');
+      say(
+        menu.root,
+        'outside',
+        { where: KIND_LABELS[menu.kind] === menu.label ? selectorOf(menu.root) : menu.label },
+        'look',
+      );
   return out;
 }
 
