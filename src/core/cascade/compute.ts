@@ -85,6 +85,8 @@ class Context implements ComputeContext {
     return this.options.linkColor;
   }
   get bodyColor(): Rgba {
+    // No parent tells it: what hangs on it is shared on one screen alone.
+    this.readViewport = true;
     return this.options.bodyColor();
   }
 

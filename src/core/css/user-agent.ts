@@ -1,3 +1,8 @@
+/** Selects that show several rows, and those that drop down. @spec html §15.5.15 */
+const SEVERAL_ROWS = '[multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])';
+const LIST_BOX = `select:is(${SEVERAL_ROWS})`;
+const DROP_DOWN = `select:not(${SEVERAL_ROWS})`;
+
 /**
  * What a browser shows without any author sheet, after the HTML standard's rendering section and the defaults
  * of form controls in current desktop browsers.
@@ -111,8 +116,8 @@ textarea { border: 1px solid #767676; padding: 2px; white-space: pre-wrap; font-
   overflow-wrap: break-word }
 select { border: 1px solid #767676; cursor: default; white-space: pre; align-items: center;
   background-color: buttonface }
-select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) { overflow: clip !important }
-select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) optgroup { white-space: normal }
+${DROP_DOWN} { overflow: clip !important }
+${DROP_DOWN} optgroup { white-space: normal }
 input, select { box-sizing: content-box }
 input[type=search i], select, button, input:is([type=button i], [type=submit i], [type=reset i], [type=color i])
   { box-sizing: border-box }
@@ -146,18 +151,18 @@ input:is([type=checkbox i], [type=radio i]):disabled { border-color: initial }
 input[type=range i]:disabled { color: rgb(197, 197, 197) }
 select:disabled { opacity: 0.7; color: graytext; border-color: rgba(118, 118, 118, 0.3) }
 optgroup:disabled { color: graytext }
-select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option:checked {
+${LIST_BOX} option:checked {
   background-color: rgb(206, 206, 206); color: rgb(16, 16, 16) }
-select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option:disabled { color: graytext }
+${LIST_BOX} option:disabled { color: graytext }
 option { font-weight: normal; line-height: normal; padding-block: 0 1px; padding-inline: 2px; white-space: nowrap;
   min-block-size: 1.2em }
-select:not([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) option { align-items: center;
+${DROP_DOWN} option { align-items: center;
   min-inline-size: 24px; min-block-size: max(24px, 1.2em) }
 optgroup { font-weight: bolder }
-select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) { overflow: hidden scroll;
+${LIST_BOX} { overflow: hidden scroll;
   white-space: nowrap; align-items: flex-start; background-color: field; border-radius: 2px;
   vertical-align: text-bottom }
-select:is([multiple]:not([size="1"]), [size]:not([size=""], [size="0"], [size="1"])) optgroup option {
+${LIST_BOX} optgroup option {
   padding-inline-start: 20px }
 input[type=range i]::-webkit-slider-runnable-track, input[type=range i]::-webkit-slider-thumb { box-sizing: border-box;
   appearance: auto }

@@ -5,12 +5,12 @@ import { setting } from './setting.js';
 
 /** A common screen and a common phone: scripts that start on both alike are followed once. */
 const COMMON_WIDTHS = [1280, 375] as const;
-const KINDS = ['written', 'copied', 'furnished', 'moved'] as const;
 
 /** What the scripts of a page listen to and write, on a common screen or on a common phone. */
 export class Hearing {
   #own: readonly ReadonlyMap<ElementNode, readonly string[]>[] | null = null;
   #marks: Marks | null = null;
+  #common: readonly Look[] | null = null;
 
   constructor(readonly scripted: Scripted | null) {}
 
@@ -25,17 +25,25 @@ export class Hearing {
     if (this.#marks) return this.#marks;
     const all = this.#ask((program, look) => program.marks(look));
     const union = (kind: keyof Marks) => [...new Set(all.flatMap((marks) => marks[kind]))];
-    const [written, copied, furnished, moved] = KINDS.map(union);
-    return (this.#marks = { written: written!, copied: copied!, furnished: furnished!, moved: moved! });
+    return (this.#marks = {
+      written: union('written'),
+      copied: union('copied'),
+      furnished: union('furnished'),
+      moved: union('moved'),
+    });
   }
 
   /** Whether events of some types on an element are heard anywhere: by itself, around it or on its behalf. */
   of(element: ElementNode, types: readonly string[]): boolean {
-    return this.#ask((program, look) => program.listens(types, element, look)).includes(true);
+    return this.#looks.some((look) => this.scripted!.program.listens(types, element, look));
   }
 
   #ask<T>(question: (program: Program, look: Look) => T): readonly T[] {
+    return this.#looks.map((look) => question(this.scripted!.program, look));
+  }
+
+  get #looks(): readonly Look[] {
     const { scripted } = this;
-    return scripted ? COMMON_WIDTHS.map((width) => question(scripted.program, scripted.look(setting(width)))) : [];
+    return (this.#common ??= scripted ? COMMON_WIDTHS.map((width) => scripted.look(setting(width))) : []);
   }
 }

@@ -1,6 +1,7 @@
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { ElementNode, MarkupView } from '../../html/index.js';
 import type { NaturalSize } from '../box.js';
+import { isDateType } from './date-field.js';
 
 /** How much of its natural size an element keeps where its content does not count. */
 interface Kept {
@@ -29,7 +30,7 @@ function keptOf({ tag }: ElementNode, type: string): Kept {
       return FIXED;
     case 'input':
       if (type === 'color') return FIXED;
-      if (type === 'image' || /^(date|time|month|week|datetime-local)$/.test(type)) return PICTURE;
+      if (type === 'image' || isDateType(type)) return PICTURE;
       return type === 'range' || type === 'file' ? BAR : FIELD;
     default:
       return PICTURE;

@@ -16,6 +16,8 @@ type Part = readonly string[] | string;
 const MONTHS = 'January February March April May June July August September October November December'.split(' ');
 const THIN_SPACE = '\u202f';
 const LAST_YEAR = '275760';
+/** Step of times where none is asked for, s. */
+const MINUTE = 60;
 /** Room around the figures of a part, and above and below its line, px. */
 const AROUND_PART = 2;
 
@@ -64,10 +66,11 @@ function partsOf(type: DateType, read: (name: string) => string | undefined): re
 
 /** Seconds and thousandths show where the step or the value has them. */
 function timeParts(read: (name: string) => string | undefined): readonly Part[] {
-  const step = Number.parseFloat(read('step') ?? '60');
+  const asked = Number.parseFloat(read('step') ?? '');
+  const step = asked > 0 ? asked : MINUTE;
   const [, seconds = '0', parts = '0'] = /:\d\d:(\d\d)(?:\.(\d+))?$/.exec(read('value')?.trim() ?? '') ?? [];
-  const fine = (Number.isFinite(step) && step > 0 && step % 1 !== 0) || Number(parts) > 0;
-  const inSeconds = fine || (Number.isFinite(step) && step > 0 && step % 60 !== 0) || Number(seconds) > 0;
+  const fine = step % 1 !== 0 || Number(parts) > 0;
+  const inSeconds = fine || step % MINUTE !== 0 || Number(seconds) > 0;
   return [
     ['--', '12'],
     ':',

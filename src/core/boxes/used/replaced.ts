@@ -1,6 +1,7 @@
 import { isLengthPercentage, type Sizing } from '../../css/index.js';
 import { isFormControl, type Box } from '../box.js';
 import { horizontal, snap } from '../fragment.js';
+import { isDateType } from '../generate/date-field.js';
 import { usedMargins } from './edges.js';
 import { frameHeight, frameWidth, heightFor, isByContent, preferredRatio, widthFor, type Frame } from './sizes.js';
 
@@ -117,8 +118,8 @@ function constrain(
 const hasPercentage = (value: Sizing): boolean =>
   isLengthPercentage(value) && (value.percent !== 0 || value.curve !== null);
 
-/** What keeps its size: dates are made of parts that stay side by side. */
-const RIGID = /^(checkbox|radio|date|time|month|week|datetime-local)$/;
+/** What keeps its size; dates are made of parts that stay side by side. */
+const isRigid = (type: string): boolean => type === 'checkbox' || type === 'radio' || isDateType(type);
 
 /**
  * Whether a percentage squeezes a replaced box or a list of options to nothing where its container is sized by content.
@@ -128,6 +129,6 @@ export function isSqueezed(box: Box): boolean {
   const { width, maxWidth } = box.style;
   const tag = box.element?.tag;
   const type = tag === 'input' ? (box.element!.attributes.get('type') ?? '').toLowerCase() : '';
-  if (box.natural?.framed || RIGID.test(type)) return false;
+  if (box.natural?.framed || isRigid(type)) return false;
   return hasPercentage(width) || (hasPercentage(maxWidth) && !isFormControl(box) && tag !== 'select');
 }

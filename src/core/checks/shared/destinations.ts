@@ -16,8 +16,8 @@ export const standsElsewhere = (page: Page, menus: readonly Menu[]): boolean =>
   copiedByScripts(page, menus).length > 0 || page.hearing.marks.furnished.length > 0;
 
 /**
- * Whether scripts put a copy of a menu elsewhere or one of their own making, may draw a button that is not seen without, or a button shows that may
- * open a part which they fill: what is in there then is not known.
+ * Whether scripts put a copy of a menu elsewhere or one of their own making, may draw a button that is not seen
+ * without, or a button shows that may open a part which they fill: what is in there then is not known.
  */
 export const mayOpenFilled = (subject: Subject): boolean => {
   const { page, menus, scene } = subject;

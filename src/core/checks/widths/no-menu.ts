@@ -20,6 +20,7 @@ export const noMenu = defineCheck(
       rule: [
         'At every width some item of the main menu is in view, or a toggle is, or most of its destinations stand elsewhere in view.',
         'A toggle that shows and opens nothing is told as a dead one.',
+        'Where a script copies the menu to another place or puts one of its own making into the page, nothing is said: what that shows is told as a limit.',
       ],
       faulty:
         '@media (max-width: 900px) { .menu { display: none } } @media (max-width: 600px) { .toggle { display: block } }',

@@ -26,6 +26,7 @@ export const toggleDead = defineCheck(
         'A toggle that shows while the items of its menu do not brings some of them into view when it is pressed.',
         'The same holds for a button of an item whose submenu nothing else opens either.',
         'Where a script that could not be followed listens to it, or one stops with an error, a person has to look.',
+        'A button that a script answers to is passed over where scripts copied the menu or made one of their own: it may open that.',
       ],
       faulty: '<button class="menu-button">Menu</button> <!-- the script listens to .menu-btn -->',
       mended: '<button class="menu-btn">Menu</button>',
@@ -56,13 +57,12 @@ function inspect(subject: Subject): readonly Observation[] {
 }
 
 function deadToggles(menu: Menu, { scene, routes, page, menus }: Subject): Observation[] {
-  const elsewhere = standsElsewhere(page, menus);
   const items = menu.items.filter(({ element }) => !menu.toggles.some((toggle) => toggle.element === element));
   if (items.length === 0 || items.some(({ element }) => scene.reach(element) !== null)) return [];
   return menu.toggles.flatMap(({ element }): Observation[] => {
     if (scene.reach(element) === null) return [];
     // It may open what scripts made of the menu.
-    if (elsewhere && page.hearing.of(element, [...PRESSES, 'change'])) return [];
+    if (standsElsewhere(page, menus) && page.hearing.of(element, [...PRESSES, 'change'])) return [];
     if (routes.some((o) => o.moves.some((move) => move.element === element || isAncestorOrSelf(element, move.element))))
       return [];
     if (routes.some((o) => endsOn(o, element, 'press', 'key', 'hover', 'focus'))) return [];

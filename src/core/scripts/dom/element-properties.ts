@@ -1,5 +1,4 @@
-import type { ElementNode } from '../../html/index.js';
-import { collapseSpace, textContent } from '../../html/index.js';
+import { collapseSpace, textContent, type ElementNode } from '../../html/index.js';
 import { getter } from '../builtins/define.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
