@@ -80,11 +80,11 @@ export class BoxTrees {
   }
 
   /** Whether styles worked out from others differ from them in colours alone, so that the same boxes stand in the same order. */
-  recolours(before: StyleTree, after: StyleTree): boolean {
+  recolours(before: StyleTree, after: StyleTree, changed = after.changed): boolean {
     if (this.#markupOf(before) !== this.#markupOf(after)) return false;
     const alike = (a: ComputedStyle | null, b: ComputedStyle | null) =>
       a === b || (a !== null && b !== null && differsInColourOnly(a, b));
-    return after.changed.every(
+    return changed.every(
       (element) =>
         alike(before.of(element), after.of(element)) &&
         (!after.hasPseudo(element) ||

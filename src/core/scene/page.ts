@@ -104,6 +104,9 @@ export class Page {
   #touched: Touched | null = null;
   /** Poses laid out last: what comes next is often one of them in other colours. */
   readonly #latest: Scene[] = [];
+  /** Scenes others may start from, latest first. */
+  readonly #bases = new Map<string, Scene>();
+  #latestBase: Scene | null = null;
   #previewed: (Preview & { readonly pose: Setting['pose'] }) | null = null;
   #drivenByScroll: boolean | null = null;
   #glance: Glance | null = null;
@@ -317,7 +320,18 @@ export class Page {
     this.#allow(s.pose);
     const medium = mediumOf(s, this.#scripting);
     if (!this.#isBase(s)) return this.#posed(s, near);
-    return this.#settled(s, this.#laidOut(s, this.#cascadeFor(s.visitor).styles(medium, stateView(s.pose))));
+    return this.#settled(s, this.#based(s, this.#cascadeFor(s.visitor).styles(medium, stateView(s.pose))));
+  }
+
+  /** What visitors and widths have in common is laid out once. */
+  #based(s: Setting, styles: StyleTree): Scene {
+    const { width, height } = styles.medium;
+    const same = this.#bases.get(`${width}x${height}`);
+    if (same && this.#trees.recolours(same.styles, styles, this.document.elements)) return same.recoloured(s, styles);
+    const scene = this.#laidOut(s, styles, same ?? this.#latestBase);
+    if (!same) this.#bases.set(`${width}x${height}`, scene);
+    this.#latestBase = scene;
+    return scene;
   }
 
   /** Answers container queries from layout until they no longer change. @spec css-contain-3 §6.1 */
