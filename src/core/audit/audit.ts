@@ -1,12 +1,21 @@
 import { formatPosition, positionOf, type Limit, type Position, type Range } from '../base/index.js';
-import { byWeight, mergeCauses, type AcceptedFinding, type Finding, type Level } from '../findings/index.js';
+import type { PageCheck } from '../checks/index.js';
+import {
+  byWeight,
+  mergeCauses,
+  type AcceptedFinding,
+  type Finding,
+  type Level,
+  type Single,
+} from '../findings/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { endsOf, type Rung } from '../ladder/index.js';
 import { findMenus, formOf, unseenMenus, type Menu, type MenuForm } from '../menus/index.js';
 import { addressFrom, type Page } from '../scene/index.js';
-import { runAtHeights } from './heights.js';
+import { findingsAtHeights } from './heights.js';
 import { auditOptions, chooseChecks, type AuditOptions } from './options.js';
 import { Plan } from './plan.js';
+import { CheckRun } from './run.js';
 
 export interface AuditedRung extends Range {
   readonly starts: Rung['starts'];
@@ -73,16 +82,7 @@ export function auditPage(page: Page, given: Partial<AuditOptions> = {}): AuditR
   const heights = [...new Set(options.otherHeights)].filter((height) => height !== options.height);
   const plans = [plan, ...heights.map((height) => new Plan(page, { ...options, height }))];
   const chosen = chooseChecks(options);
-  const crashed: { check: string; message: string }[] = [];
-  const findings = chosen.flatMap((check, i) => {
-    options.onCheck?.(check.meta.id, i, chosen.length);
-    try {
-      return runAtHeights(check, plans);
-    } catch (error) {
-      crashed.push({ check: check.meta.id, message: (error as Error).message });
-      return [];
-    }
-  });
+  const { findings, crashed } = runAll(chosen, plans, options.onCheck);
   const { rungs, menus } = plan;
   return Object.freeze({
     page: page.name,
@@ -98,6 +98,40 @@ export function auditPage(page: Page, given: Partial<AuditOptions> = {}): AuditR
     crashed,
     limits: [...page.limits, ...unseenMenus(page, menus), ...menus.flatMap((menu) => unopened(menu, plan))],
   });
+}
+
+/** All checks over a page: band by band first, so that what they are shown there is at hand for each of them. */
+function runAll(
+  checks: readonly PageCheck[],
+  plans: readonly Plan[],
+  onCheck: AuditOptions['onCheck'],
+): { findings: readonly Single[]; crashed: AuditResult['crashed'] } {
+  const runs = checks.map((check) => ({ check, own: plans.map((plan) => new CheckRun(check, plan)) }));
+  const crashed = new Map<string, string>();
+  const steps = checks.length * (1 + plans.reduce((sum, { bands }) => sum + bands.length, 0));
+  let step = 0;
+  const contain = <T>({ meta: { id } }: PageCheck, work: () => readonly T[]): readonly T[] => {
+    onCheck?.(id, step++, steps);
+    if (crashed.has(id)) return [];
+    try {
+      return work();
+    } catch (error) {
+      crashed.set(id, (error as Error).message);
+      return [];
+    }
+  };
+  plans.forEach((plan, i) => {
+    for (const band of plan.bands) {
+      for (const { check, own } of runs)
+        contain(check, () => {
+          own[i]!.lookAhead(band);
+          return [];
+        });
+      plan.forget(band);
+    }
+  });
+  const findings = runs.flatMap(({ check, own }) => contain(check, () => findingsAtHeights(own)));
+  return { findings, crashed: [...crashed].map(([check, message]) => ({ check, message })) };
 }
 
 /** Findings in the weights that were asked for. */

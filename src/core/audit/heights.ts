@@ -1,23 +1,21 @@
 import { withoutRanges, type Range } from '../base/index.js';
-import type { PageCheck } from '../checks/index.js';
 import type { Single } from '../findings/index.js';
-import type { Plan } from './plan.js';
-import { runCheck } from './run.js';
+import type { CheckRun } from './run.js';
 
 /**
  * One check at several heights of the viewport. What the first shows is told as ever; what only another shows says at
  * which height, also where it holds at further widths there.
- * @param plans of one page, one for each height, the one that counts most first
+ * @param runs of one page, one for each height, the one that counts most first
  */
-export function runAtHeights(check: PageCheck, plans: readonly Plan[]): readonly Single[] {
+export function findingsAtHeights(runs: readonly CheckRun[]): readonly Single[] {
   const told = new Map<string, Range[]>();
-  return plans.flatMap((plan, i) =>
-    runCheck(check, plan).flatMap((one) => {
+  return runs.flatMap((run, i) =>
+    run.findings().flatMap((one) => {
       const before = told.get(one.key) ?? [];
       const widths = withoutRanges(one.widths, before);
       told.set(one.key, [...before, ...widths]);
       if (widths.length === 0) return [];
-      return [i === 0 ? one : atHeight({ ...one, widths }, plan.options.height)];
+      return [i === 0 ? one : atHeight({ ...one, widths }, run.plan.options.height)];
     }),
   );
 }

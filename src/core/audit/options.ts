@@ -20,7 +20,7 @@ export interface AuditOptions {
   readonly weights: Readonly<Record<string, Weight>>;
   /** Figures of checks that are not to be their own, by check and name. */
   readonly figures: Readonly<Record<string, Readonly<Record<string, number>>>>;
-  /** Told before each check; for progress. */
+  /** Told before each check begins or goes on, with how many such steps are done and how many there are; for progress. */
   readonly onCheck?: (id: string, index: number, count: number) => void;
 }
 

@@ -150,6 +150,13 @@ export class Plan {
     return subject;
   }
 
+  /** Lets go of what was opened at the ends of a band. */
+  forget(band: readonly Rung[]): void {
+    for (const width of bandEnds(band))
+      for (const [key, { parts }] of this.#subjects)
+        if (parts.width === width && parts.opened !== null) this.#subjects.delete(key);
+  }
+
   #make(width: number, visitor: Visitor, opening: Opening | null): Subject {
     const page = withoutScript(visitor) ? this.page.scriptless : this.page;
     const menus = page === this.page ? this.menus : findMenus(page);

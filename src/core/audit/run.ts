@@ -55,12 +55,33 @@ class Sightings {
   }
 }
 
-/**
- * One check over all a plan shows it: a finding for each place and state, with exact widths. At rest the page is looked
- * at wherever its geometry changes inside a rung; in other poses and states at the ends of each band, then halved.
- */
-export function runCheck(check: PageCheck, plan: Plan): readonly Single[] {
-  const sightings = new Sightings(check, plan);
+/** One check over all a plan shows it. */
+export class CheckRun {
+  readonly #sightings: Sightings;
+
+  constructor(
+    readonly check: PageCheck,
+    readonly plan: Plan,
+  ) {
+    this.#sightings = new Sightings(check, plan);
+  }
+
+  /** Looks at a band's ends ahead of time: what other checks are shown there too is then worked out once for all. */
+  lookAhead(band: Band): void {
+    for (const width of bandEnds(band)) this.#sightings.at(width, true);
+  }
+
+  /**
+   * A finding for each place and state, with exact widths. At rest the page is looked at wherever its geometry changes
+   * inside a rung; in other poses and states at the ends of each band, then halved.
+   */
+  findings(): readonly Single[] {
+    return findingsOf(this.#sightings);
+  }
+}
+
+function findingsOf(sightings: Sightings): readonly Single[] {
+  const { check, plan } = sightings;
   const stations = new Map(plan.rungs.map((rung) => [rung, plan.stations(rung, check.meta.asks)]));
   const ends = new Set(plan.bands.flatMap(bandEnds));
   /** Bands in which something was seen only after a move. */

@@ -1,5 +1,5 @@
 import { factsOf, type Fact, type FactName, type MarkupFact } from '../css/index.js';
-import { isAncestorOrSelf, sameAttributes, type ElementNode } from '../html/index.js';
+import { sameAttributes, type ElementNode } from '../html/index.js';
 import type { ElementMatches } from './match.js';
 import type { PoseView } from './state.js';
 
@@ -45,6 +45,11 @@ export function dependentsOf(byElement: readonly ElementMatches[]): Dependents {
   return { states, markup };
 }
 
+function standsIn(element: ElementNode, some: ReadonlySet<ElementNode>): boolean {
+  for (let at: ElementNode | null = element; at; at = at.parent) if (some.has(at)) return true;
+  return false;
+}
+
 /** Elements whose own rules ask for something the pose may have changed, in document order. */
 export function touchedBy(dependents: Dependents, one: PoseView, other: PoseView): readonly number[] {
   const out = new Set<number>();
@@ -58,9 +63,8 @@ export function touchedBy(dependents: Dependents, one: PoseView, other: PoseView
     for (const index of dependents.states.get(name as FactName)?.get(element) ?? []) out.add(index);
   // A question about an element's attributes may also read those around it.
   for (const element of differs) out.add(element.index);
-  const within = [...differs];
   for (const [asked, facts] of differs.size > 0 ? dependents.markup : [])
-    if (within.some((element) => isAncestorOrSelf(element, asked)))
+    if (standsIn(asked, differs))
       for (const { fact, indexes } of facts.values())
         if (fact.holds(one) !== fact.holds(other)) for (const index of indexes) out.add(index);
   return [...out].sort((a, b) => a - b);

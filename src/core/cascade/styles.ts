@@ -56,6 +56,11 @@ export class Cascade {
   readonly #byElement: (Map<number, Block> | null)[];
   /** Matches of each element that count only under some condition or state. */
   readonly #conditional: readonly (readonly Match[])[];
+  /** Of elements whose attributes change: matches of rules, and with what their attributes say, by these. */
+  readonly #byRules: {
+    readonly matches: readonly Match[];
+    readonly changed: Map<string, readonly Match[]>;
+  }[] = [];
   #dependents: Dependents | null = null;
   readonly #pseudoStateful: boolean[];
 
@@ -206,8 +211,15 @@ export class Cascade {
   #matchesOf(element: ElementNode, attributes: ElementNode['attributes']): readonly Match[] {
     const { own } = this.matched.byElement[element.index]!;
     if (attributes === element.attributes) return own;
-    const rules = own.filter((match) => match.rank !== 'hint' && match.rank !== 'inline');
-    return [...rules, ...fromAttributes(element, attributes)];
+    let rules = this.#byRules[element.index];
+    if (!rules) {
+      rules = { matches: own.filter(({ rank }) => rank !== 'hint' && rank !== 'inline'), changed: new Map() };
+      this.#byRules[element.index] = rules;
+    }
+    const key = JSON.stringify([...attributes]);
+    let known = rules.changed.get(key);
+    if (!known) rules.changed.set(key, (known = [...rules.matches, ...fromAttributes(element, attributes)]));
+    return known;
   }
 
   /** Every declaration of one longhand on an element, strongest first, and what became of each. */

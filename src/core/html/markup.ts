@@ -21,6 +21,8 @@ const TOKENS = /[ \t\n\f\r]+/;
 
 /** The page with some attributes changed. */
 export class ChangedMarkup implements MarkupView {
+  readonly #classes = new Map<ElementNode, readonly string[]>();
+
   constructor(readonly changes: MarkupChanges) {}
 
   attribute(element: ElementNode, name: string): string | undefined {
@@ -31,7 +33,10 @@ export class ChangedMarkup implements MarkupView {
   hasClass(element: ElementNode, name: string): boolean {
     const changed = this.changes.get(element)?.get('class');
     if (changed === undefined) return element.classes.includes(name);
-    return changed !== null && changed.split(TOKENS).includes(name);
+    if (changed === null) return false;
+    let classes = this.#classes.get(element);
+    if (!classes) this.#classes.set(element, (classes = changed.split(TOKENS)));
+    return classes.includes(name);
   }
 }
 

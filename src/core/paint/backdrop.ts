@@ -61,9 +61,9 @@ export function backdropAt(
   for (const item of itemsAt(index, point)) {
     if (item.index >= until.index) break;
     const { fragment, box } = item.node;
-    if (box === ground?.from) continue;
+    if (box === ground?.from || fragment.kind === 'text' || box.style.visibility !== 'visible') continue;
+    if (paintsNothing(box, styleOf) || !coversPoint(item, point)) continue;
     const at = placeFor(item, point);
-    if (fragment.kind === 'text' || box.style.visibility !== 'visible' || !coversPoint(item, point)) continue;
     const layers = layersOf(item, at.x, at.y, styleOf);
     if (layers.length > 0) stack.enter(item.group);
     for (const layer of layers)
@@ -154,10 +154,18 @@ function chain(group: Group | null): (Group | null)[] {
   return out;
 }
 
+/** Whether nothing of a box but its borders and texts is painted anywhere. */
+function paintsNothing(box: Box, styleOf: (box: Box) => ComputedStyle): boolean {
+  if (box.inner === 'text' || (box.anonymous && box.inner !== 'replaced')) return true;
+  if (box.inner === 'replaced') return false;
+  const { backgroundColor, backgroundImage, backdropFilter, mixBlendMode } = styleOf(box);
+  const plain = backdropFilter === 'none' && mixBlendMode === 'normal';
+  return plain && backgroundColor.a === 0 && backgroundImage.length === 0;
+}
+
 /** The layers of a box's background at a point, lowest first. */
 function layersOf(item: PaintItem, x: number, y: number, styleOf: (box: Box) => ComputedStyle): Layer[] {
   const { box } = item.node;
-  if (box.inner === 'text' || (box.anonymous && box.inner !== 'replaced')) return [];
   const layers: Layer[] = [];
   const style = styleOf(box);
   // What lies behind is filtered before the background is painted over it.

@@ -46,6 +46,7 @@ export const clipped = (clips: readonly Clip[], x: number, y: number): boolean =
 
 /** Whether a press at a point of the document reaches a node's area. */
 export function pressedAt(node: PaintNode, x: number, y: number): boolean {
+  if (!node.matrix && !areasOf(node).some((area) => meetsUpright(area, x, y))) return false;
   const square = localSquare(node.matrix, x, y);
   if (!square || !areasOf(node).some((area) => meets(area, square))) return false;
   const round = roundedOf(node);
@@ -95,6 +96,15 @@ function snapped({ x, y, width, height }: Rect): Rect {
   const [left, top] = [Math.round(x), Math.round(y)];
   return { x: left, y: top, width: Math.round(x + width) - left, height: Math.round(y + height) - top };
 }
+
+/** The same for the square pressed at a point where nothing is transformed. */
+const meetsUpright = (rect: Rect, x: number, y: number): boolean =>
+  rect.width > 0 &&
+  rect.height > 0 &&
+  rect.x < x + PRESSED &&
+  rect.x + rect.width > x &&
+  rect.y < y + PRESSED &&
+  rect.y + rect.height > y;
 
 /** No side of either lies between a rectangle and a convex quadrilateral. */
 function meets(rect: Rect, quad: Quad): boolean {

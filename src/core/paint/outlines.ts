@@ -27,17 +27,19 @@ function fitted(radii: readonly CornerRadius[], { width, height }: Rect): readon
   return factor < 1 ? radii.map(([x, y]): CornerRadius => [x * factor, y * factor]) : radii;
 }
 
+const isSharp = ([x, y]: ComputedStyle['borderTopLeftRadius']): boolean =>
+  x.px === 0 && x.percent === 0 && !x.curve && y.px === 0 && y.percent === 0 && !y.curve;
+
 /** Radii of a border box's corners from the upper left clockwise, px; null where all are sharp. @spec css-backgrounds-3 §4.1, §4.5 */
 export function cornerRadii(style: ComputedStyle, rect: Rect): readonly CornerRadius[] | null {
-  const corners = [
-    style.borderTopLeftRadius,
-    style.borderTopRightRadius,
-    style.borderBottomRightRadius,
-    style.borderBottomLeftRadius,
-  ];
-  if (corners.every(([x, y]) => x.px === 0 && x.percent === 0 && !x.curve && y.px === 0 && y.percent === 0 && !y.curve))
-    return null;
-  const radii = corners.map(([x, y]): CornerRadius => {
+  const {
+    borderTopLeftRadius: a,
+    borderTopRightRadius: b,
+    borderBottomRightRadius: c,
+    borderBottomLeftRadius: d,
+  } = style;
+  if (isSharp(a) && isSharp(b) && isSharp(c) && isSharp(d)) return null;
+  const radii = [a, b, c, d].map(([x, y]): CornerRadius => {
     const [rx, ry] = [resolveLength(x, rect.width) || 0, resolveLength(y, rect.height) || 0];
     return rx > 0 && ry > 0 ? [rx, ry] : SHARP;
   });

@@ -43,10 +43,13 @@ const MAKE_CONTENT: ReadonlySet<string> = new Set(
   ),
 );
 const MOST = 40;
+const MOST_TELLING = 12;
 
 /** Box trees of a page: they depend on styles and some attributes alone, and are shared where those are the same. */
 export class BoxTrees {
   readonly #made: Made[] = [];
+  /** Elements in which trees differed that were compared: others are likely to differ there too. */
+  readonly #telling: ElementNode[] = [];
   /** Images whose picture depends on the screen. */
   readonly #choosing: readonly ElementNode[];
   /** Attributes that boxes are made from: by themselves, or because generated content reads them. */
@@ -94,15 +97,15 @@ export class BoxTrees {
 
   #same(one: StyleTree, other: StyleTree): boolean {
     if (one === other) return true;
-    const same = (e: ElementNode) => one.of(e) === other.of(e);
-    const { elements } = this.document;
-    return (
-      other.changed.every(same) &&
-      elements.every(same) &&
-      elements.every(
-        (e) => !other.hasPseudo(e) || MAKE_BOXES.every((name) => one.pseudo(e, name) === other.pseudo(e, name)),
-      )
-    );
+    const differs = (e: ElementNode) =>
+      one.of(e) !== other.of(e) ||
+      (other.hasPseudo(e) && MAKE_BOXES.some((name) => one.pseudo(e, name) !== other.pseudo(e, name)));
+    if (this.#telling.some(differs)) return false;
+    const telling = other.changed.find(differs) ?? this.document.elements.find(differs);
+    if (!telling) return true;
+    this.#telling.unshift(telling);
+    if (this.#telling.length > MOST_TELLING) this.#telling.pop();
+    return false;
   }
 
   /** What boxes are made from beside styles: changed attributes that stand for content or size, and the pictures chosen. */

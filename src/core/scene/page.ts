@@ -244,11 +244,13 @@ export class Page {
     const s = this.#standing(given);
     const key = settingKey(s);
     let scene = this.#scenes.get(key);
-    if (!scene) {
+    // What was asked for last is kept longest.
+    if (scene) this.#scenes.delete(key);
+    else {
       if (this.#scenes.size >= SCENES_KEPT) this.#scenes.delete(this.#scenes.keys().next().value!);
       scene = this.#make(s, near);
-      this.#scenes.set(key, scene);
     }
+    this.#scenes.set(key, scene);
     return scene;
   }
 

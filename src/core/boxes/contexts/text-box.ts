@@ -2,7 +2,7 @@ import type { ComputedStyle } from '../../cascade/index.js';
 import type { Box } from '../box.js';
 import type { Layout } from '../layout.js';
 import { usedBorder, usedPadding } from '../used/edges.js';
-import { faceOf, sizeOf } from './inline/pieces.js';
+import { faceOf, sizeOf } from './inline/set-text.js';
 import type { InlineResult } from './inline/space.js';
 
 /** At which ends the lines of a block are trimmed. */

@@ -2,7 +2,7 @@ import type { Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
 import { wraps } from '../../text/index.js';
 import { takeLine, unitEnd, widthOf } from './lines.js';
-import type { Piece } from './pieces.js';
+import type { Piece } from './cut-text.js';
 
 /** Browsers leave longer paragraphs as they are. */
 const MOST_BALANCED = 6;

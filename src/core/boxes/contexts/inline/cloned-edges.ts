@@ -1,4 +1,4 @@
-import type { Piece } from './pieces.js';
+import type { Piece } from './cut-text.js';
 
 /** What a line that is broken inside inline boxes ends in, and what the next one begins with. */
 export interface ClonedEdges {

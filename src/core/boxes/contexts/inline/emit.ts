@@ -4,7 +4,7 @@ import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
 import { paragraphOf } from './items.js';
 import type { Line } from './lines.js';
-import { separatorsIn } from './pieces.js';
+import { separatorsIn } from './set-text.js';
 import { placeLine } from './place.js';
 import { standsInLine } from '../static-position.js';
 import { markerExtent } from '../marker.js';

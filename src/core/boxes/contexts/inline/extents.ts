@@ -1,7 +1,7 @@
 import type { ComputedStyle } from '../../../cascade/index.js';
 import { snap } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
-import { faceOf, sizeOf } from './pieces.js';
+import { faceOf, sizeOf } from './set-text.js';
 
 /** How far something reaches above and below a baseline, px. */
 export interface Extent {

@@ -2,7 +2,8 @@ import type { Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
 import { paragraphOf, type Paragraph } from './items.js';
 import { takeLine } from './lines.js';
-import { piecesOf, type Piece } from './pieces.js';
+import { piecesOf } from './pieces.js';
+import type { Piece } from './cut-text.js';
 
 const firstLines = new WeakMap<Box, { readonly container: Box; readonly paragraph: Paragraph }>();
 

@@ -7,7 +7,9 @@ import { indentOf } from './indent.js';
 import { paragraphOf } from './items.js';
 import { lostAtEnd, Sum, unitEnd, widthOf } from './lines.js';
 import { clonedWidth } from './cloned-edges.js';
-import { isEmptyHere, piecesOf, textWidth, type Piece } from './pieces.js';
+import { isEmptyHere, piecesOf } from './pieces.js';
+import type { Piece } from './cut-text.js';
+import { textWidth } from './set-text.js';
 
 /** Intrinsic widths of inline content. */
 export function inlineIntrinsic(container: Box, across: Across, layout: Layout): Intrinsic {

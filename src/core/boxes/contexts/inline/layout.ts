@@ -15,7 +15,8 @@ import {
   type Room,
 } from './line-floats.js';
 import { takeLine, type Line } from './lines.js';
-import { piecesOf, type Piece } from './pieces.js';
+import { piecesOf } from './pieces.js';
+import type { Piece } from './cut-text.js';
 import { wraps } from '../../text/index.js';
 import { lineHeightOf } from './extents.js';
 import { inFirstLine, firstLineOf } from './first-line.js';

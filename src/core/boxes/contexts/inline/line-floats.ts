@@ -2,7 +2,8 @@ import { isOutOfFlow, type Box } from '../../box.js';
 import { carriedFrom, type OutOfFlow } from '../../fragment.js';
 import type { Running } from './emit.js';
 import type { FloatsMet, Line, MetFloat } from './lines.js';
-import { isEmptyHere, type Piece } from './pieces.js';
+import { isEmptyHere } from './pieces.js';
+import type { Piece } from './cut-text.js';
 import type { InlineSpace } from './space.js';
 import { standsInLine, staticAt, staticInLine } from '../static-position.js';
 

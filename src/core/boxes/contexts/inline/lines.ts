@@ -3,7 +3,9 @@ import { clonedEdges } from './cloned-edges.js';
 import type { Layout } from '../../layout.js';
 import { snapUp } from '../../fragment.js';
 import { hangsSpaces, keepsBreaks, keepsSpaces, wraps } from '../../text/index.js';
-import { isEmptyHere, textWidth, type Piece } from './pieces.js';
+import { isEmptyHere } from './pieces.js';
+import type { Piece } from './cut-text.js';
+import { textWidth } from './set-text.js';
 
 /** The pieces of one line and how wide they are together, hanging spaces left out. */
 export interface Line {

@@ -5,7 +5,8 @@ import { makeFragment, snap, type Edges, type Fragment, type Placed } from '../.
 import type { Layout } from '../../layout.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import { relativeOffset } from '../../used/relative.js';
-import { faceOf, sizeOf, type Piece } from './pieces.js';
+import type { Piece } from './cut-text.js';
+import { faceOf, sizeOf } from './set-text.js';
 import { type Extent, lineHeightOf, contentExtent } from './extents.js';
 import type { Level, Open, Baselines, Part } from './levels.js';
 import type { LineInput } from './place.js';

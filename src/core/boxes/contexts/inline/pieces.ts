@@ -1,92 +1,12 @@
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
-import { snap } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
-import {
-  faceIn,
-  featuresOf,
-  usedFontSize,
-  breaksInsideWords,
-  breaksSpaces,
-  hangsSpaces,
-  keepsBreaks,
-  keepsSpaces,
-  scriptAtEnd,
-  scriptOf,
-  wraps,
-  type Face,
-  type TextMetrics,
-} from '../../text/index.js';
+import { featuresOf, hangsSpaces, scriptAtEnd, scriptOf, wraps, type TextMetrics } from '../../text/index.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
-import type { Item, Paragraph } from './items.js';
-
-/** An unbreakable part of a paragraph with its width, px. */
-export interface Piece {
-  readonly kind: Item['kind'];
-  readonly box: Box;
-  readonly text: string;
-  readonly width: number;
-  /** Width of the spaces at its end that hang at the end of a line. */
-  readonly trailing: number;
-  /** A line may begin with it. */
-  readonly breakBefore: boolean;
-  /** A line must end after it. */
-  readonly forced: boolean;
-  /** False where an inline box only goes on or leaves off, without its edge. */
-  readonly edge?: boolean;
-  /** Embedding level: even ones run from left to right. @spec uax9 */
-  readonly level: number;
-}
-
-/** How a style sets text; lengths in px. */
-interface Type {
-  readonly metrics: TextMetrics;
-  readonly face: Face;
-  readonly size: number;
-  readonly kerning: boolean;
-  readonly letter: number;
-  readonly word: number;
-}
-
-const types = new WeakMap<ComputedStyle, Type>();
-
-function typeOf(style: ComputedStyle, { metrics }: Pick<Layout, 'metrics'>): Type {
-  const known = types.get(style);
-  if (known?.metrics === metrics) return known;
-  const { fontSize } = style;
-  const face = faceIn(style, metrics);
-  const made: Type = {
-    metrics,
-    face,
-    size: usedFontSize(style, face),
-    kerning: style.fontKerning !== 'none',
-    letter: resolveLength(style.letterSpacing, fontSize),
-    word: resolveLength(style.wordSpacing, fontSize),
-  };
-  types.set(style, made);
-  return made;
-}
-
-/** @see usedFontSize */
-export const sizeOf = (style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number => typeOf(style, layout).size;
-
-/** The face a style is set in; remembered by style. */
-export const faceOf = (style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Face => typeOf(style, layout).face;
-
-const SEPARATORS = /[ \u00a0\u1361\u{10100}\u{10101}\u{1039f}\u{1091f}]/gu;
-
-/** How many characters separate words in a text. @spec css-text-4 §8.1 (word-separator characters) */
-export const separatorsIn = (text: string): number => text.match(SEPARATORS)?.length ?? 0;
-
-/** Width of text in a style, letter and word spacing included. */
-export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
-  const { face, size, kerning, letter, word } = typeOf(style, layout);
-  let width = face.width(text, size, kerning);
-  if (letter !== 0) width += letter * [...text].filter((c) => c !== '\u200b' && c !== '\n').length;
-  if (word !== 0) width += word * separatorsIn(text);
-  return width;
-}
+import { cutText, kernBetween, type Piece } from './cut-text.js';
+import type { Paragraph } from './items.js';
+import { textWidth } from './set-text.js';
 
 /**
  * Cuts a paragraph at its break opportunities and measures the pieces.
@@ -283,20 +203,6 @@ function kernAcross(
   pieces[at] = { ...left, width: left.width + kern, trailing: left.trailing > 0 ? left.trailing + kern : 0 };
 }
 
-/** How much nearer two characters stand than by themselves, px: the first of them makes the room. */
-const kernBetween = (a: string, b: string, style: ComputedStyle, layout: Layout): number =>
-  textWidth(a + b, style, layout) - textWidth(a, style, layout) - textWidth(b, style, layout);
-
-/** The same at a place inside a text: what begins in another script is shaped by itself. */
-function kernInside(text: string, at: number, style: ComputedStyle, layout: Layout): number {
-  const [a, b] = [text[at - 1], text[at]];
-  const kern = a === undefined || b === undefined ? 0 : kernBetween(a, b, style, layout);
-  if (kern === 0) return 0;
-  const script = scriptOf(b!);
-  const before = script === '' ? '' : scriptAtEnd(text.slice(0, at));
-  return before === '' || before === script ? kern : 0;
-}
-
 /** Whether two styles ask for the same font: being given the same is not enough. */
 const sameFont = (a: ComputedStyle, b: ComputedStyle): boolean =>
   a.fontSize === b.fontSize &&
@@ -320,62 +226,4 @@ function sharesScript(pieces: readonly Piece[], at: number, text: string): boole
 /** Margin, border and padding of an inline box at one end, px. */
 export function edgeWidth(box: Box, basis: number, edge: 'left' | 'right'): number {
   return usedMargins(box, basis)[edge] + usedBorder(box)[edge] + usedPadding(box, basis)[edge];
-}
-
-/** A text of a paragraph that is to be cut where it may be broken. */
-interface Cutting {
-  readonly paragraph: Paragraph;
-  readonly box: Box;
-  readonly text: string;
-  /** Where it begins in the paragraph. */
-  readonly start: number;
-  readonly levels: Uint8Array | null;
-  readonly layout: Layout;
-}
-
-function cutText({ paragraph, box, text, start, levels, layout }: Cutting, pieces: Piece[], first: boolean): void {
-  const { style } = box;
-  const wrap = wraps(style);
-  let from = 0;
-  const emit = (to: number, forced: boolean) => {
-    const part = text.slice(from, to);
-    const shown = forced ? part.slice(0, -1) : part;
-    const bullet = box.pseudo === 'marker';
-    const kern = forced || bullet || shown === '' ? 0 : kernInside(text, to, style, layout);
-    const width = bullet ? bulletWidth(style, layout) : textWidth(shown, style, layout) + kern;
-    const spaces = keepsSpaces(style) ? (hangsSpaces(style) ? /[ ]+$/.exec(shown) : null) : /[ ]+$/.exec(shown);
-    // The last letter stays as near to the spaces behind it as it was.
-    const trailing = spaces && !bullet ? textWidth(spaces[0], style, layout) + kern : 0;
-    pieces.push({
-      kind: 'text',
-      box,
-      text: shown,
-      width,
-      trailing,
-      breakBefore: from === 0 ? first : wrap && text[from - 1] !== '\n' && mayBreak(from),
-      forced,
-      level: levels?.[from] ?? 0,
-    });
-    from = to;
-  };
-  const mayBreak = (i: number): boolean =>
-    (style.lineBreak === 'anywhere' && !(text[i] === ' ' && hangsSpaces(style))) ||
-    (style.wordBreak === 'break-all' && breaksInsideWords(text[i - 1]!, text[i]!)) ||
-    (breaksSpaces(style) && text[i - 1] === ' ') ||
-    (paragraph.breaks.has(start + i) && !(style.hyphens === 'none' && text[i - 1] === '\u00ad'));
-  for (let i = 0; i < text.length; i++) {
-    if (levels && i > from && levels[i] !== levels[i - 1]) emit(i, false);
-    if (keepsSpaces(style) && i > from && (text[i] === '\t') !== (text[i - 1] === '\t')) emit(i, false);
-    if (text[i] === '\n' && keepsBreaks(style)) emit(i + 1, true);
-    else if (i > from && wrap && mayBreak(i)) emit(i, false);
-  }
-  if (from < text.length) emit(text.length, false);
-}
-
-/** Width of a bullet and the room beside it, px: browsers draw them by rules of their own. */
-function bulletWidth(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
-  const { listStyleType: type, fontSize } = style;
-  if ('name' in type && type.name.startsWith('disclosure')) return snap(fontSize * 0.66) + snap(fontSize * 0.4);
-  const ascent = faceOf(style, layout).ascent(sizeOf(style, layout));
-  return Math.floor((Math.floor((ascent * 2) / 3) + 1) / 2) + 1 + fontSize;
 }

@@ -1,6 +1,6 @@
 import type { Box } from '../../box.js';
 import { inVisualOrder } from './bidi.js';
-import type { Piece } from './pieces.js';
+import type { Piece } from './cut-text.js';
 
 /** What a line is set from, left to right: its pieces, and inline boxes that begin and end around them. */
 export type Step =
