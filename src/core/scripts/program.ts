@@ -206,7 +206,7 @@ export class Program {
       if (one.look.touch !== look.touch) return false;
       if (one.bound && !near(one.look, look)) return false;
       return [...one.reading.asked.values()].every(
-        ({ answer, again }) => (JSON.stringify(again(look)) ?? '') === answer,
+        ({ given, again }) => JSON.stringify(again(look)) === JSON.stringify(given),
       );
     };
     const { medium, touch, scroll, layouts } = look;
@@ -269,6 +269,7 @@ export class Program {
     ready(reading);
     const layoutAsked = [...reading.asked.keys()].filter((question) => /^(rect|style) /.test(question));
     for (const question of layoutAsked) reading.asked.delete(question);
+    reading.starting = false;
     const { standing } = reading;
     const rest = { standing, unread: [...reading.unread.values()], waited: 0 };
     const bound = layoutAsked.length > 0;

@@ -103,8 +103,10 @@ export class Reading {
   horizon = Infinity;
   /** How deep in what may or may not happen. */
   unsure = 0;
-  /** What was asked of the way the page is looked at, and the answers. */
-  readonly asked = new Map<string, { readonly answer: string; readonly again: (look: Look) => unknown }>();
+  /** What scripts asked of the way the page is looked at while they started, and the answers. */
+  readonly asked = new Map<string, { readonly given: unknown; readonly again: (look: Look) => unknown }>();
+  /** Whether they are still starting: what moves ask later is asked again for each way of looking. */
+  starting = true;
   /** Media queries scripts watch or ask, and where. */
   readonly queries = new Map<string, Span>();
   /** Milliseconds that passed in timers. */
@@ -299,7 +301,7 @@ export class Reading {
   /** What is asked of the way the page is looked at, with its answer: readings are shared where answers are equal. */
   ask<T>(question: string, answer: (look: Look) => T): T {
     const given = answer(this.look);
-    this.asked.set(question, { answer: JSON.stringify(given) ?? '', again: answer });
+    if (this.starting) this.asked.set(question, { given, again: answer });
     return given;
   }
 }

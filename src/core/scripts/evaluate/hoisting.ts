@@ -43,15 +43,24 @@ export function namesOf(pattern: acorn.Pattern, found: Set<string>): void {
 
 type Declared = acorn.FunctionDeclaration;
 
+type Body = readonly (acorn.Statement | acorn.ModuleDeclaration)[];
+const inBlocks = new WeakMap<Body, readonly Declared[]>();
+
 /** Functions declared directly in a block. */
-export const blockFunctions = (body: readonly (acorn.Statement | acorn.ModuleDeclaration)[]): readonly Declared[] =>
-  body.flatMap((statement): Declared[] => {
-    const inner =
-      statement.type === 'ExportNamedDeclaration' || statement.type === 'ExportDefaultDeclaration'
-        ? statement.declaration
-        : statement;
-    return inner?.type === 'FunctionDeclaration' && inner.id ? [inner as Declared] : [];
-  });
+export function blockFunctions(body: Body): readonly Declared[] {
+  let found = inBlocks.get(body);
+  if (!found) {
+    found = body.flatMap((statement): Declared[] => {
+      const inner =
+        statement.type === 'ExportNamedDeclaration' || statement.type === 'ExportDefaultDeclaration'
+          ? statement.declaration
+          : statement;
+      return inner?.type === 'FunctionDeclaration' && inner.id ? [inner as Declared] : [];
+    });
+    inBlocks.set(body, found);
+  }
+  return found;
+}
 
 const asking = new WeakMap<object, boolean>();
 
