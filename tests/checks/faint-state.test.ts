@@ -4,6 +4,12 @@ import { describeCheck, type Faulty, type NearMiss } from '../support/check-test
 const ITEMS =
   '<li><a href=h.html class=is-current>Home</a></li><li><a href=f.html>Fares</a></li><li><a href=t.html>Times</a></li>';
 const page = (css: string) => menuPage(`a{color:#222;background:#fff;display:block}${css}`, ITEMS);
+const opened = (css: string) =>
+  menuPage(
+    `nav{display:none;background:#fff}nav.open{display:block}a{color:#222;background:#fff;display:block}${css}`,
+    ITEMS,
+    "<button id=b>Menu</button><script>b.onclick=()=>document.querySelector('nav').classList.toggle('open')</script>",
+  );
 const HOVERED = ['hover hover Fares', 'hover hover Times'];
 
 const FAULTY: readonly Faulty[] = [
@@ -13,6 +19,12 @@ const FAULTY: readonly Faulty[] = [
     finds: HOVERED,
     told: 1,
     mended: page('a:hover{background:#cde}'),
+  },
+  {
+    name: 'in a panel that has to be opened',
+    page: opened('a:hover{background:#f4f4f4}'),
+    finds: HOVERED,
+    mended: opened('a:hover{background:#cde}'),
   },
   {
     name: 'a text colour that hardly changes, through a custom property',

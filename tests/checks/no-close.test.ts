@@ -7,6 +7,16 @@ const page = (css: string, inside = '', script = '') =>
   `<!doctype html><style>.menu-toggle{display:block;width:60px;height:44px}nav{display:none;position:fixed;inset:0;background:#fff}nav.open{display:block}nav ul{margin-top:80px}${css}</style><button class=menu-toggle aria-label=Menu>Menu</button><nav aria-label=Main>${inside}<ul>${links('Home', 'Fares', 'Times')}</ul></nav><p>Text</p><script>${SCRIPT};${script}</script>`;
 const MENDED = page('.menu-toggle{position:relative;z-index:2}nav{z-index:1}');
 const FAULTY: readonly Faulty[] = [
+  {
+    name: 'a press beside it alone: no key closes it',
+    page: page(
+      'nav{right:100px}',
+      '',
+      "document.addEventListener('click',(e)=>{if(!e.target.closest('nav,.menu-toggle'))document.querySelector('nav').classList.remove('open')})",
+    ),
+    finds: ['trapped normal Menu'],
+    mended: MENDED,
+  },
   { name: 'the toggle beneath', page: page(''), finds: ['trapped normal Menu'], mended: MENDED },
   {
     name: 'by a checkbox',
@@ -23,6 +33,18 @@ const NEAR: readonly NearMiss[] = [
       '',
       '<button class=close>Close</button>',
       "document.querySelector('.close').onclick=()=>document.querySelector('nav').classList.remove('open')",
+    ),
+  },
+  {
+    name: 'what goes by itself when one presses beside it',
+    page: `<!doctype html><style>#n{position:fixed;inset:0 0 0 auto;width:900px;height:auto;margin:0;border:0}</style><button popovertarget=n>Menu</button><nav id=n popover aria-label=Main><ul>${links('Home', 'Fares', 'Times')}</ul></nav>`,
+  },
+  {
+    name: 'a press beside it and the Escape key',
+    page: page(
+      'nav{right:100px}',
+      '',
+      "document.addEventListener('click',(e)=>{if(!e.target.closest('nav,.menu-toggle'))document.querySelector('nav').classList.remove('open')});document.addEventListener('keydown',(e)=>{if(e.key==='Escape')document.querySelector('nav').classList.remove('open')})",
     ),
   },
   { name: 'half the screen', page: page('nav{left:50%}.menu-toggle{width:44px}') },

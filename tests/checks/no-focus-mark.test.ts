@@ -2,6 +2,12 @@ import { links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const page = (css: string) => menuPage(`a{color:#222;display:block;line-height:24px}${css}`, links('Home', 'Fares'));
+const opened = (css: string) =>
+  menuPage(
+    `nav{display:none}nav.open{display:block}${css}`,
+    links('Home', 'Fares'),
+    "<button id=b aria-expanded=false>Menu</button><script>b.onclick=()=>{const n=document.querySelector('nav');b.setAttribute('aria-expanded',n.classList.toggle('open'))}</script>",
+  );
 const MENDED = page('a:focus{outline:none}a:focus-visible{outline:2px solid #036}');
 const FAULTY: readonly Faulty[] = [
   {
@@ -22,6 +28,12 @@ const FAULTY: readonly Faulty[] = [
     page: page('a{outline:none}a:focus{cursor:help}'),
     finds: ['unmarked focus Home', 'unmarked focus Fares'],
     mended: MENDED,
+  },
+  {
+    name: 'in a panel: the ring that its button loses marks nothing',
+    page: opened('a:focus{outline:none}'),
+    finds: ['unmarked focus Home', 'unmarked focus Fares'],
+    mended: opened(''),
   },
   {
     name: 'a ring nobody sees',

@@ -34,6 +34,15 @@ const NEAR: readonly NearMiss[] = [
     options: RANGE,
   },
   {
+    name: 'a bar of its first level alone',
+    page: menuPage(
+      'nav ul ul{display:none}li:hover>ul{display:block}.bar{display:none}@media(max-width:600px){nav{display:none}.bar{display:block}}',
+      `${links('Home', 'Fares')}<li><a href=times.html>Times</a><ul>${links('Summer', 'Winter', 'Easter', 'Sundays')}</ul></li>`,
+      '<p class=bar><a href=home.html>Home</a> <a href=fares.html>Fares</a></p>',
+    ),
+    options: RANGE,
+  },
+  {
     name: 'the same links elsewhere',
     page: page(
       '@media(max-width:600px){nav{display:none}}',

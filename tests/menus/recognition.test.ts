@@ -90,6 +90,33 @@ describe('menus no landmark marks', () => {
       [],
     ],
     [
+      'a row across the top of the page, above its heading',
+      `<style>li{display:inline}</style><div id="kopf"><ul>${links('Fares', 'Times', 'Crews')}</ul></div><h1>Islands</h1>`,
+      ['main: Fares Times Crews'],
+    ],
+    ['a row below the heading is part of the content', `<h1>Islands</h1><p>${row('Fares', 'Times', 'Crews')}</p>`, []],
+    [
+      'a row of links to other sites is none',
+      `<p>${['a', 'b', 'c'].map((x) => `<a href="https://${x}.example/">${x}</a>`).join(' ')}</p><h1>Islands</h1>`,
+      [],
+    ],
+    ['lines of links one below the other', `<div>${links('Fares', 'Times', 'Crews')}</div><h1>Islands</h1>`, []],
+    [
+      'what a button that calls itself a menu opens',
+      `<button popovertarget=p>Menu</button><div id=p popover>${row('Fares', 'Times', 'Crews')}</div>`,
+      ['other: Fares Times Crews'],
+    ],
+    [
+      'the same by a script',
+      `<button id=b>Menu</button><div id=p hidden>${row('Fares', 'Times', 'Crews')}</div><script>b.onclick=()=>{p.hidden=!p.hidden}</script>`,
+      ['other: Fares Times Crews'],
+    ],
+    [
+      'what a button of another name opens is none',
+      `<button popovertarget=p>Sort</button><div id=p popover>${row('Fares', 'Times', 'Crews')}</div>`,
+      [],
+    ],
+    [
       'footnotes are no contents',
       `<main><ol>${'<li>Said by the harbour master in the spring of the year <a href="#a">back</a></li>'.repeat(3)}</ol><p id=a>x</p></main>`,
       [],
@@ -109,6 +136,12 @@ describe('what a menu is for', () => {
     ['words of looks do not decide', '<header><nav class="secondary primary">', 'nav{display:flex}', 'main'],
     ['a column at a side', '<aside><nav>', side, 'sidebar'],
     ['a bar at the lower edge', '<nav>', 'nav{position:fixed;bottom:0;width:100%;display:flex}', 'bottom-bar'],
+    [
+      'a bar at the lower edge of narrow windows alone',
+      '<nav>',
+      'nav{display:none}@media(max-width:600px){nav{position:fixed;bottom:0;width:100%;display:flex}}',
+      'bottom-bar',
+    ],
     ['a border below says nothing', '<nav class="navbar border-bottom">', 'nav{display:flex}', 'main'],
     ['links beside the main menu', '<header><nav class="topbar">', 'nav{display:flex}', 'utility'],
     ['tabs', '<nav class="tabs">', 'nav{margin-top:900px}', 'tabs'],
@@ -132,6 +165,26 @@ describe('items and what they own', () => {
       'a brand owns no list and is no entry beside one',
       `<nav><a class=brand href=/>Tidewrack</a><ul>${links('A', 'B')}</ul></nav>`,
       'A B',
+    ],
+    [
+      'a panel that opens as its block is pointed at',
+      `<style>.p{display:none}.m:hover .p{display:block}</style><nav><div class=m><span>Islands</span><div class=p>${row('Sula', 'Kelp')}</div></div><a href=f>Fares</a></nav>`,
+      'Islands ·Sula ·Kelp Fares',
+    ],
+    [
+      'the same where something cuts the panel off',
+      `<style>nav{height:30px;overflow:hidden}.p{display:none}.m:hover .p{display:block;position:absolute;top:40px}.m{position:relative}</style><nav><div class=m><a href=i>Islands</a><div class=p>${row('Sula', 'Kelp')}</div></div><a href=f>Fares</a></nav>`,
+      'Islands ·Sula ·Kelp Fares',
+    ],
+    [
+      'a panel that opens behind a link of its own',
+      `<style>.p{display:none}.i:hover + .p,.p:hover{display:block}</style><nav><a class=i href=i>Islands</a><div class=p>${row('Sula', 'Kelp')}</div><a href=f>Fares</a></nav>`,
+      'Islands ·Sula ·Kelp Fares',
+    ],
+    [
+      'links beside it that show wherever the menu is pointed at',
+      `<style>.p{display:none}nav:hover .p{display:block}</style><nav><a href=i>Islands</a><div class=p>${row('Sula', 'Kelp')}</div><a href=f>Fares</a></nav>`,
+      'Islands Sula Kelp Fares',
     ],
     ['lists that follow one another', `<nav><ul>${links('A')}</ul><ul>${links('B', 'C')}</ul></nav>`, 'A B C'],
     [

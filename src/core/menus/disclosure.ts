@@ -30,6 +30,7 @@ export function panelOf(control: ElementNode, root: ElementNode, document: HtmlD
     named !== root &&
     isAncestorOrSelf(root, named) &&
     !isAncestorOrSelf(named, control) &&
+    !isLink(named) &&
     linkCount(named) > 0
   )
     return named;

@@ -1,8 +1,11 @@
 import { closest, collapseSpace, textContent, type ElementNode, type HtmlDocument } from '../html/index.js';
 import type { Page } from '../scene/index.js';
+import { rootsByOpening } from './by-opening.js';
+import { rootsByPlace } from './by-place.js';
 import { declaredOn, declaredToggles, kindDeclared, withDeclared } from './declared.js';
 import { controlsIn, itemsOf, PRESSED } from './items.js';
 import { KIND_LABELS, inHeader, kindOf } from './kinds.js';
+import { panelsOpened } from './opened-panels.js';
 import { Places } from './place.js';
 import { isLandmark, menuRoots } from './roots.js';
 import { togglesOf, type ToggleOf } from './toggles.js';
@@ -20,9 +23,12 @@ export function findMenus(page: Page): readonly Menu[] {
 function search(page: Page): readonly Menu[] {
   const { document, glance } = page;
   const declared = declaredOn(page);
-  const roots = withDeclared(menuRoots(document), declared);
-  if (roots.length === 0) return [];
   const places = new Places(page);
+  const marked = menuRoots(document);
+  const placed = [...marked, ...rootsByPlace(page, marked, places)];
+  const all = [...placed, ...rootsByOpening(page, placed)].sort((a, b) => a.index - b.index);
+  const roots = withDeclared(all, declared);
+  if (roots.length === 0) return [];
   const drafts = roots.map((root) => {
     const name = declared.menus.get(root)?.label ?? nameOf(root, document);
     const place = places.of(root, controlsIn(root));
@@ -36,13 +42,14 @@ function search(page: Page): readonly Menu[] {
   return drafts.map(({ root, name }, i): Menu => {
     const own = toggles.filter((t) => t.root === root && !sure.has(t.toggle.element));
     const kind = kinds[i]!;
+    const opening = new Set([...sure, ...toggles.map((t) => t.toggle.element)]);
     return {
       id: `menu-${i + 1}`,
       kind,
       root,
       label: name || KIND_LABELS[kind],
       landmark: closest(root, isLandmark) !== null,
-      items: itemsOf(root, new Set([...sure, ...toggles.map((t) => t.toggle.element)]), glance, roots, isHeard),
+      items: itemsOf(root, opening, glance, roots, isHeard, panelsOpened(root, opening, page)),
       toggles: [...(said.get(root) ?? []), ...own.map(({ toggle }: ToggleOf) => toggle)],
     };
   });

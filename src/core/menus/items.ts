@@ -64,6 +64,7 @@ function headOf(entry: ElementNode): ElementNode | null {
  * @param toggles controls that open the menu itself: they are no items
  * @param others roots of other menus: what stands in them is theirs
  * @param isHeard whether a script answers to presses on an element: plain words that do are items too
+ * @param opened panels by the handle that opens them, where markup does not say so
  */
 export function itemsOf(
   root: ElementNode,
@@ -71,6 +72,7 @@ export function itemsOf(
   view: Glance,
   others: readonly ElementNode[] = [],
   isHeard: (element: ElementNode) => boolean = () => false,
+  opened: ReadonlyMap<ElementNode, ElementNode> = NONE,
 ): readonly MenuItem[] {
   const items: MenuItem[] = [];
   const owners = new Map<ElementNode, MenuItem>();
@@ -98,14 +100,16 @@ export function itemsOf(
         head,
         element.elements.find((e) => LISTS.has(e.tag) && linkCount(e) > 0)!,
       );
-    if (!isControl(element) && !(isPlain(element) && isHeard(element))) continue;
+    if (!isControl(element) && !opened.has(element) && !(isPlain(element) && isHeard(element))) continue;
     if (toggles.has(element) || inForm(element, root) || insideControl(element, root)) continue;
     if ((listed && isBrand(element, root)) || closesAround(element, view.document)) continue;
-    const panel = panelOf(element, root, view.document);
+    const panel = panelOf(element, root, view.document) ?? opened.get(element) ?? null;
     add(element, panel && !owners.has(panel) ? panel : null);
   }
   return items;
 }
+
+const NONE: ReadonlyMap<ElementNode, ElementNode> = new Map();
 
 /** Events by which a script answers to a press. */
 export const PRESSED = /^(click|mouseup|pointerup)$/;

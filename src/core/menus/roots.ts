@@ -128,7 +128,7 @@ function isNamed(e: ElementNode): boolean {
 }
 
 /** Several fields to fill in, whatever links stand beside them. */
-const isForm = (e: ElementNode): boolean =>
+export const isForm = (e: ElementNode): boolean =>
   [...descendants(closest(e, ({ tag }) => tag === 'form') ?? e)].filter(
     (x) => x.tag === 'textarea' || (x.tag === 'input' && FIELDS.test(x.attributes.get('type') ?? 'text')),
   ).length >= 2;

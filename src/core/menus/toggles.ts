@@ -230,7 +230,7 @@ const reached = (root: ElementNode, scene: Scene, except?: ElementNode): number 
 const MENU_STEM =
   /^(menu|nav|navbar|drawer|navigation|burger|hamburger|sidebar|sidenav|mobile|offcanvas|canvas|toc|lang)/;
 
-function looksLikeToggle(e: ElementNode): boolean {
+export function looksLikeToggle(e: ElementNode): boolean {
   const words = wordsOf(e);
   const text = textOf(e);
   if (OTHER_TEXT.test(text) && !/\b(site|main) (menu|nav)/i.test(text)) return false;

@@ -147,12 +147,20 @@ export class Program {
     const { reading } = this.#load(look);
     reading.limit = reading.steps + MOVE_STEPS;
     const out = new Map<ElementNode, readonly string[]>();
+    for (const node of this.document.elements) {
+      const written = [...node.attributes].filter(([name, value]) => /^on[a-z]+$/.test(name) && value.trim() !== '');
+      if (written.length > 0)
+        out.set(
+          node,
+          written.map(([name]) => name.slice(2)),
+        );
+    }
     for (const [node, wrapped] of reading.wrapped) {
       const types = [...(reading.listeners.get(wrapped) ?? [])]
         .filter(([, list]) => list.some(({ below }) => below === null))
         .map(([type]) => type);
       const own = [...wrapped.props.keys()].filter((key) => /^on[a-z]+$/.test(key)).map((key) => key.slice(2));
-      if (types.length + own.length > 0) out.set(node, [...types, ...own]);
+      if (types.length + own.length > 0) out.set(node, [...(out.get(node) ?? []), ...types, ...own]);
     }
     for (const byType of reading.listeners.values())
       for (const [type, list] of byType)

@@ -15,7 +15,7 @@ export const hoverJump = defineCheck(
     title: 'Nothing jumps under the pointer',
     weight: 'polish',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
     explains: {
       means:
         'When the row moves as the pointer passes, the next target is no longer where it was aimed at. It also tires the eye.',

@@ -50,7 +50,7 @@ function inspect(subject: Subject): readonly Observation[] {
     const items = scene.document.elements.filter(
       (e) => isAncestorOrSelf(element, e) && (isItemRole(e) || e.tag === 'a'),
     );
-    if (items.length === 0 || answersArrows(items, subject)) return [];
+    if (items.length === 0 || isElsewhere(element, items, subject) || answersArrows(items, subject)) return [];
     return [
       {
         at: onElement(element),
@@ -61,6 +61,13 @@ function inspect(subject: Subject): readonly Observation[] {
       },
     ];
   });
+}
+
+/** Whether it is out of reach, and so is every toggle of the menu it is: it is for other widths. */
+function isElsewhere(element: ElementNode, items: readonly ElementNode[], { scene, menus, routes }: Subject): boolean {
+  if (items.some((e) => scene.reach(e) !== null || routes.some(({ shows }) => shows.has(e)))) return false;
+  const toggles = menus.filter(({ root }) => isAncestorOrSelf(element, root)).flatMap((menu) => menu.toggles);
+  return toggles.length > 0 && toggles.every((toggle) => scene.reach(toggle.element) === null);
 }
 
 /** Whether an arrow key on the first entries moves focus or changes the page, or is listened to in a way that was not followed. */

@@ -14,7 +14,7 @@ export const submenuUncued = defineCheck(
     title: 'One sees which items open a submenu',
     weight: 'polish',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
     explains: {
       means:
         'Without an arrow or a sign nobody knows that there is more behind an item: the submenu is found by accident.',

@@ -1,5 +1,5 @@
-import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
-import { centre } from '../../base/index.js';
+import { bottom, centre, right } from '../../base/index.js';
+import { closest, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import { activeAt, poseAfter, type Move, type Scene } from '../../scene/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
@@ -72,10 +72,50 @@ function coveringPart({ hidden }: Panel, open: Scene): ElementNode | null {
   return null;
 }
 
-/** Whether some control that can be pressed then closes a panel. */
+/** What is left of the screen beside a part, where a finger finds it, px. */
+const STRIP = 24;
+
+/** Elements that a press beside a part of the page reaches. */
+function beside(cover: ElementNode, open: Scene): readonly ElementNode[] {
+  const rect = open.seen(cover);
+  if (!rect) return [];
+  const { width, height } = open.medium;
+  const { x: scrolledX, y: scrolledY } = open.setting.scroll;
+  const area = { ...rect, x: rect.x - scrolledX, y: rect.y - scrolledY };
+  const strips: readonly (readonly [room: number, x: number, y: number])[] = [
+    [area.x, area.x / 2, height / 2],
+    [width - right(area), (right(area) + width) / 2, height / 2],
+    [area.y, width / 2, area.y / 2],
+    [height - bottom(area), width / 2, (bottom(area) + height) / 2],
+  ];
+  return strips.flatMap(([room, x, y]) =>
+    room < STRIP ? [] : (open.hit(x + scrolledX, y + scrolledY) ?? open.document.root),
+  );
+}
+
+/** Whether a part goes when one presses beside it. @spec html §6.12 (light dismiss), §4.11.4 (closedby) */
+const isLight = (cover: ElementNode): boolean =>
+  closest(
+    cover,
+    (e) =>
+      /^(auto|hint|)$/i.test(e.attributes.get('popover') ?? 'none') ||
+      (e.tag === 'dialog' && e.attributes.get('closedby')?.toLowerCase() === 'any'),
+  ) !== null;
+
+/** Whether some control that can be pressed then closes a panel, or a press beside it does. */
 function closes({ handle, hidden }: Panel, open: Scene, cover: ElementNode, { page, setting: at }: Subject): boolean {
   const shown = hidden.filter((e) => open.reach(e) !== null);
   const before: readonly Move[] = [{ by: 'press', element: handle }];
+  const closedBy = (move: Move) => {
+    const pose = poseAfter(page, [...before, move], at);
+    const after = page.scene({ ...at, pose }, open);
+    return shown.some((e) => after.reach(e) === null);
+  };
+  // Beside it a pointer closes it; whoever uses keys needs Escape.
+  const outside = beside(cover, open);
+  if (outside.length > 0 && isLight(cover)) return true;
+  const escapes = () => [shown[0], handle].some((e) => e && closedBy({ by: 'key', element: e, key: 'Escape' }));
+  if (outside.some((element) => closedBy({ by: 'press', element })) && escapes()) return true;
   const inside = open.document.elements.filter(
     (e) => isAncestorOrSelf(cover, e) && activeAt(e) === e && addressOf(e).kind !== 'page',
   );
@@ -85,8 +125,6 @@ function closes({ handle, hidden }: Panel, open: Scene, cover: ElementNode, { pa
     const { x, y } = centre(rect);
     const hit = open.hit(x, y);
     if (!hit || !(isAncestorOrSelf(element, hit) || isAncestorOrSelf(hit, element))) return false;
-    const pose = poseAfter(page, [...before, { by: 'press', element }], at);
-    const after = page.scene({ ...at, pose }, open);
-    return shown.some((e) => after.reach(e) === null);
+    return closedBy({ by: 'press', element });
   });
 }

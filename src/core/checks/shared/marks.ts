@@ -1,6 +1,6 @@
 import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
 import type { PropertyKey } from '../../css/index.js';
-import type { ElementNode } from '../../html/index.js';
+import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import type { Subject } from '../subject.js';
 
 /** Properties whose change a visitor can see. */
@@ -103,5 +103,11 @@ export const focusMarks = (element: ElementNode, subject: Subject): readonly Ele
     pose.focused === element
       ? subject.page.preview({ ...subject.setting, pose: { ...pose, focused: null } }, subject.scene)
       : subject.preview({ by: 'focus', element });
-  return changedLooks(base.styles, styles);
+  // What its last holder loses as focus moves on marks nothing.
+  const left = (e: ElementNode) =>
+    pose.focused && pose.focused !== element && isRelated(e, pose.focused) && !isRelated(e, element);
+  return changedLooks(base.styles, styles).filter((e) => !left(e));
 };
+
+/** Whether one of two elements stands in the other, or they are the same. */
+export const isRelated = (a: ElementNode, b: ElementNode): boolean => isAncestorOrSelf(a, b) || isAncestorOrSelf(b, a);

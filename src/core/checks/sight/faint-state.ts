@@ -1,12 +1,12 @@
 import { figure } from '../../findings/index.js';
-import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
+import type { ElementNode } from '../../html/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import { hexOf } from '../shared/colours.js';
 import type { Control } from '../shared/controls.js';
 import { compareColours, differsBesides, generatedDiffers, type ColourDifference } from '../shared/differences.js';
 import { floorRatio } from '../shared/ink.js';
-import { changedLooks } from '../shared/marks.js';
+import { changedLooks, isRelated } from '../shared/marks.js';
 import { currentBeside, type CurrentLook } from '../shared/current-looks.js';
 import type { Subject } from '../subject.js';
 
@@ -27,7 +27,7 @@ export const faintState = defineCheck(
     title: 'States of items can be told from the normal look',
     weight: 'polish',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'ends' },
     explains: {
       means: 'A colour that changes by a hair is not seen: nobody notices where the pointer is or which page is shown.',
       rule: [
@@ -62,7 +62,7 @@ function hovered(control: Control, subject: Subject): Observation[] {
   const { base, styles, moves } = subject.preview(move);
   if (moves || styles.changed.length === 0) return [];
   const changed = changedLooks(base.styles, styles);
-  if (changed.length === 0 || !changed.every((e) => isAround(e, element))) return [];
+  if (changed.length === 0 || !changed.every((e) => isRelated(e, element))) return [];
   const beside = (e: ElementNode) =>
     differsBesides(base.styles.of(e), styles.of(e)) || generatedDiffers(base.styles, e, styles, e);
   if (changed.some(beside)) return [];
@@ -77,9 +77,6 @@ function hovered(control: Control, subject: Subject): Observation[] {
       ]
     : [];
 }
-
-const isAround = (changed: ElementNode, element: ElementNode): boolean =>
-  isAncestorOrSelf(changed, element) || isAncestorOrSelf(element, changed);
 
 function current(control: Control, subject: Subject): Observation[] {
   const look: CurrentLook | null = currentBeside(control, subject);

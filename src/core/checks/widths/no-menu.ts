@@ -18,7 +18,7 @@ export const noMenu = defineCheck(
       means:
         'Between two breakpoints the wide menu is gone and the narrow one is not there yet: on such screens nobody gets anywhere.',
       rule: [
-        'At every width some item of the main menu is in view, or a toggle is, or most of its destinations stand elsewhere in view.',
+        'At every width some item of the main menu is in view, or a toggle is, or half of its destinations, or of those on its first level, stand elsewhere in view.',
         'A toggle that shows and opens nothing is told as a dead one.',
         'Where a script copies the menu to another place or puts one of its own making into the page, nothing is said: what that shows is told as a limit.',
       ],
@@ -53,12 +53,17 @@ function observe(menu: Menu, subject: Subject): Observation[] {
   );
   if (shows || opens || menu.items.some(({ element }) => routes.some((o) => o.shows.has(element)))) return [];
   const reached = reachedAddresses(scene, routes, page);
-  const addresses = menu.items.flatMap(({ href }) => (leadsOn(href) ? [addressOf(href, page)] : []));
-  const elsewhere = addresses.filter((address) => reached.has(address)).length;
+  const addressesOf = (items: Menu['items']) =>
+    items.flatMap(({ href }) => (leadsOn(href) ? [addressOf(href, page)] : []));
+  const standElsewhere = (addresses: readonly string[]) =>
+    addresses.filter((address) => reached.has(address)).length >= addresses.length * ELSEWHERE;
+  const addresses = addressesOf(menu.items);
+  const first = addressesOf(menu.items.filter(({ level }) => level === 1));
   // Between queries that do not meet, the seam is the fault.
   if (menuSeams(page, subject.menus).some(({ from, to }) => subject.parts.width >= from && subject.parts.width <= to))
     return [];
-  if (addresses.length === 0 || elsewhere >= addresses.length * ELSEWHERE || mayOpenFilled(subject)) return [];
+  const held = standElsewhere(addresses) || (first.length > 0 && standElsewhere(first));
+  if (addresses.length === 0 || held || mayOpenFilled(subject)) return [];
   return [
     {
       at: onElement(menu.root),

@@ -1,0 +1,59 @@
+import { bottom, type Rect } from '../base/index.js';
+import { closest, isAncestorOrSelf, type ElementNode } from '../html/index.js';
+import { setting, type Page, type Scene } from '../scene/index.js';
+import { controlsIn } from './items.js';
+import { linksIn, roleWritten, textShare } from './links.js';
+import { around, type Places } from './place.js';
+import { isForm } from './roots.js';
+
+const WIDE = setting(1280);
+/** What a row or a column of links may be made of. */
+const HOLDERS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu', 'div', 'p', 'section', 'span', 'center', 'td']);
+const HEADINGS: ReadonlySet<string> = new Set(['h1', 'h2', 'h3']);
+/** Links at least, and how far down the row that heads a page may end, px. */
+const FEW = 3;
+const COLUMN = 4;
+const HEAD = 200;
+
+/**
+ * Menus that neither landmark nor name tells: a row of links across the top of the page, above its first heading, or a
+ * column of them at its side.
+ * @param roots those known already
+ */
+export function rootsByPlace(page: Page, roots: readonly ElementNode[], places: Places): readonly ElementNode[] {
+  const { document } = page;
+  const out: ElementNode[] = [];
+  const apart = (e: ElementNode) =>
+    ![...roots, ...out].some((root) => isAncestorOrSelf(root, e) || isAncestorOrSelf(e, root));
+  const heading = document.elements.find(({ tag }) => HEADINGS.has(tag))?.index ?? Infinity;
+  for (const e of document.elements) {
+    if (!HOLDERS.has(e.tag) || !mayBe(e) || !apart(e)) continue;
+    const scene = page.scene(WIDE);
+    const links = linksIn(e).filter((link) => scene.seen(link) !== null);
+    const place = links.length < FEW ? null : places.of(e, controlsIn(e));
+    if (place === 'top' && e.index < heading && isRow(links, scene)) out.push(e);
+    else if (place === 'side' && links.length >= COLUMN) out.push(e);
+  }
+  return out;
+}
+
+/** Mostly links to different pages of the site, and outside its content and its forms. */
+function mayBe(e: ElementNode): boolean {
+  const links = linksIn(e);
+  if (links.length < FEW || isForm(e)) return false;
+  if (closest(e, (a) => OUTSIDE.has(a.tag) || roleWritten(a) === 'main') !== null) return false;
+  const addresses = new Set(links.map((link) => link.attributes.get('href')!.trim()));
+  const away = [...addresses].filter((address) => /^(https?:)?\/\//i.test(address)).length;
+  return addresses.size >= FEW && away * 2 <= addresses.size && textShare(e).share >= 0.6;
+}
+
+const OUTSIDE: ReadonlySet<string> = new Set(['main', 'article', 'form', 'footer', 'dialog', 'figure', 'blockquote']);
+
+/** Whether most links stand in one row near the top of the page. */
+function isRow(links: readonly ElementNode[], scene: Scene): boolean {
+  const rects = links.map((link) => scene.rect(link)).filter((rect): rect is Rect => rect !== null);
+  if (bottom(around(rects)) > HEAD) return false;
+  const middles = rects.map(({ y, height }) => y + height / 2);
+  const most = Math.max(...middles.map((at) => middles.filter((other) => Math.abs(other - at) < 12).length));
+  return most >= FEW && most * 2 > rects.length;
+}

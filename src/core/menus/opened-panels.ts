@@ -1,0 +1,75 @@
+import { collapseSpace, descendants, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
+import { poseAfter, setting, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
+import { isControl } from './items.js';
+import { isLink, linkCount, linksIn } from './links.js';
+import { mayOpen } from './openings.js';
+
+/** Where panels are hidden: on a wide screen those of drop-downs, on a narrow one those of accordions. */
+const WIDTHS = [1280, 375] as const;
+const ROUTES = ['hover', 'focus', 'press'] as const;
+/** More panels than this are not tried one by one. */
+const MOST = 40;
+
+/**
+ * Panels no markup gives to an item: what stands behind a handle, out of reach, and comes into view when that is
+ * pointed at, focused or pressed. By handle.
+ */
+export function panelsOpened(
+  root: ElementNode,
+  toggles: ReadonlySet<ElementNode>,
+  page: Page,
+): ReadonlyMap<ElementNode, ElementNode> {
+  const out = new Map<ElementNode, ElementNode>();
+  const pairs = candidates(root).filter(({ handle }) => !toggles.has(handle));
+  if (pairs.length === 0 || pairs.length > MOST) return out;
+  for (const width of WIDTHS) {
+    const at = setting(width);
+    const rest = page.scene(at);
+    for (const { handle, panel } of pairs) {
+      if (out.has(handle) || rest.reach(handle) === null) continue;
+      const links = linksIn(panel);
+      if (links.some((link) => rest.reach(link) !== null)) continue;
+      const opens = ROUTES.some((by) => brings(links, { by, element: handle }, page, at, rest));
+      // What opens wherever the menu is pointed at is no panel of one of its items.
+      if (opens && !brings(links, { by: 'hover', element: root }, page, at, rest)) out.set(handle, panel);
+    }
+  }
+  return out;
+}
+
+/** Whether a move makes some links available that were not, be they cut off all the same. */
+function brings(links: readonly ElementNode[], move: Move, page: Page, at: Setting, rest: Scene): boolean {
+  if (!mayOpen(page, at, [move])) return false;
+  const pose = poseAfter(page, [move], at);
+  if (pose.left) return false;
+  const after = page.scene({ ...at, pose }, rest);
+  return links.some(
+    (link) => (after.isVisible(link) && !rest.isVisible(link)) || (after.reach(link) !== null && !rest.reach(link)),
+  );
+}
+
+interface Pair {
+  readonly handle: ElementNode;
+  readonly panel: ElementNode;
+}
+
+/** Blocks with links and the handle right before each, where list entries do not say the same. */
+function candidates(root: ElementNode): readonly Pair[] {
+  const out: Pair[] = [];
+  for (const panel of descendants(root)) {
+    const { parent } = panel;
+    if (!parent || isLink(panel) || panel.tag === 'li' || parent.tag === 'li' || linkCount(panel) === 0) continue;
+    const before = parent.elements[panel.position - 1];
+    const handle = before && handleIn(before);
+    if (handle && !out.some((one) => one.handle === handle || isAncestorOrSelf(one.panel, panel)))
+      out.push({ handle, panel });
+  }
+  return out;
+}
+
+/** The first control in what stands before a panel, or its words where it has none; null where it is another panel. */
+function handleIn(before: ElementNode): ElementNode | null {
+  if (before.tag === 'input' || before.tag === 'li' || linkCount(before) > 1) return null;
+  const control = [before, ...descendants(before)].find(isControl);
+  return control ?? (collapseSpace(textContent(before)) === '' ? null : before);
+}
