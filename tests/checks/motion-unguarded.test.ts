@@ -14,6 +14,17 @@ const drop = (css: string) =>
   );
 const STILL = '@media(prefers-reduced-motion:reduce)';
 
+const leap = (y: string, css = '') =>
+  menuPage(
+    `a{color:#222;display:block;width:80px;line-height:40px;transition:transform .3s}a:hover{transform:translateY(${y})}${css}`,
+    links('Home', 'Fares'),
+  );
+const sway = (to: string, css = '') =>
+  menuPage(
+    `nav ul{animation:sway 4s infinite alternate}@keyframes sway{to{${to}}}a{color:#222}${css}`,
+    links('Home', 'Fares'),
+  );
+
 const DROPS =
   '.s{transition:none;top:24px;display:none;animation:drop .3s}.p:hover .s{display:block}@keyframes drop{from{transform:translateY(-40px)}}';
 
@@ -36,8 +47,22 @@ const FAULTY: readonly Faulty[] = [
     finds: ['moves normal '],
     mended: drop(`${DROPS}${STILL}{.s{animation-name:none}}`),
   },
+  {
+    name: 'an entry that leaps under the pointer',
+    page: leap('-12px'),
+    finds: ['hovered hover Home', 'hovered hover Fares'],
+    mended: leap('-12px', `${STILL}{a{transition:none}}`),
+  },
+  {
+    name: 'a list that never stands still',
+    page: sway('transform:translateX(20px)'),
+    finds: ['endless normal '],
+    mended: sway('transform:translateX(20px)', `${STILL}{nav ul{animation:none}}`),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
+  { name: 'an entry that lifts by a hair', page: leap('-2px') },
+  { name: 'a list that fades for ever', page: sway('opacity:.6') },
   { name: 'a universal rule', page: slide(`${STILL}{*,*::before,*::after{transition-duration:.01ms!important}}`) },
   { name: 'opacity alone', page: drop('.s{transition:opacity .3s;top:24px;opacity:0}.p:hover .s{opacity:1}') },
   { name: 'an animation that fades', page: drop(DROPS.replace('transform:translateY(-40px)', 'opacity:0')) },

@@ -60,6 +60,11 @@ describe('menus no landmark marks', () => {
       ['footer: Imprint Privacy Contact'],
     ],
     [
+      'a footer of links in details',
+      `<p style="height:900px">x</p><footer><details open><summary>On</summary><a href=a>Imprint</a><a href=b>Privacy</a></details><details><summary>In</summary><a href=c>Contact</a><a href=d>Crew</a></details></footer>`,
+      ['footer: On Imprint Privacy In Contact Crew'],
+    ],
+    [
       'a drop-down is part of the control that drops it',
       `<main><div class="card"><div class="card-header"><div class="dropdown-menu">${row('Sort', 'Hide', 'Share')}</div></div></div></main>`,
       [],
@@ -165,6 +170,11 @@ describe('items and what they own', () => {
       'a brand owns no list and is no entry beside one',
       `<nav><a class=brand href=/>Tidewrack</a><ul>${links('A', 'B')}</ul></nav>`,
       'A B',
+    ],
+    [
+      'links without a wrapper in details',
+      `<nav><details><summary>Islands</summary>${row('Sula', 'Kelp')}</details><a href=f>Fares</a> <a href=t>Times</a></nav>`,
+      'Islands ·Sula ·Kelp Fares Times',
     ],
     [
       'a panel that opens as its block is pointed at',

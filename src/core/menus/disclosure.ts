@@ -34,8 +34,11 @@ export function panelOf(control: ElementNode, root: ElementNode, document: HtmlD
     linkCount(named) > 0
   )
     return named;
-  if (control.tag === 'summary' && control.parent)
-    return control.parent.elements.find((e) => e !== control && linkCount(e) > 0) ?? null;
+  if (control.tag === 'summary' && control.parent) {
+    const [first, second] = control.parent.elements.filter((e) => e !== control && linkCount(e) > 0);
+    // Links without a wrapper are the panel together.
+    return first && (second || isLink(first)) ? control.parent : (first ?? null);
+  }
   const said = discloses(control) || control.tag === 'label';
   for (let own: ElementNode = control, a = control.parent; a && a !== root.parent; own = a, a = a.parent) {
     const after = a.elements.slice(own.position + 1).find((e) => !isLink(e) && linkCount(e) > 0);

@@ -24,7 +24,10 @@ function isMenuRole(e: ElementNode): boolean {
 const CONTAINERS: ReadonlySet<string> = new Set(
   'ul ol menu div section aside p table td nav details dl header footer span'.split(' '),
 );
-const ROWS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu', 'div', 'p', 'section', 'nav', 'span']);
+const ROWS: ReadonlySet<string> = new Set([
+  ...['ul', 'ol', 'menu', 'div', 'p', 'section', 'nav', 'span'],
+  ...['footer', 'details', 'dl'],
+]);
 
 const CONTENT: ReadonlySet<string> = new Set(['main', 'article']);
 const inContent = (e: ElementNode): boolean =>

@@ -1,8 +1,9 @@
 import { closest, collapseSpace, textContent, type ElementNode } from '../../html/index.js';
-import { saysBrand, type Menu, type MenuItem } from '../../menus/index.js';
+import type { Menu, MenuItem } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
-import { isOwnAddress, urlOf, type Scene } from '../../scene/index.js';
+import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
+import { isGuessed } from '../shared/current-looks.js';
 import { looksDifferent } from '../shared/marks.js';
 import type { Subject } from '../subject.js';
 
@@ -67,13 +68,6 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
       ...(told ? { verdict: 'look' as const } : {}),
     },
   ];
-}
-
-/** Whether an item leads to the page one is on, where nothing else in its menu is marked as the current page. */
-function isGuessed({ href, element }: MenuItem, { items }: Menu, { page }: Subject): boolean {
-  const url = href === null || href.includes('#') ? null : urlOf(href, page);
-  if (url === null || !isOwnAddress(url, page) || saysBrand(element)) return false;
-  return items.length > 2 && items.every(({ current }) => current === null);
 }
 
 const entryOf = (e: ElementNode): ElementNode | null => (e.parent?.tag === 'li' ? e.parent : null);

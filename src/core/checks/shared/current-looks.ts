@@ -1,5 +1,6 @@
 import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
-import type { Scene } from '../../scene/index.js';
+import { saysBrand, type Menu, type MenuItem } from '../../menus/index.js';
+import { isOwnAddress, urlOf, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 import type { Control } from './controls.js';
 import { compareColours, differsBesides, generatedDiffers, partsOf, type ColourDifference } from './differences.js';
@@ -10,12 +11,23 @@ export interface CurrentLook {
   /** Whether anything but the colour of text and ground differs. */
   readonly other: boolean;
   readonly beside: ElementNode;
+  /** No markup says that it is the current one: it leads to this page and looks different from all others. */
+  readonly guessed: boolean;
+}
+
+/** Whether an item leads to the page one is on, where nothing else in its menu is marked as the current page. */
+export function isGuessed({ href, element }: MenuItem, { items }: Menu, { page }: Subject): boolean {
+  const url = href === null || href.includes('#') ? null : urlOf(href, page);
+  if (url === null || !isOwnAddress(url, page) || saysBrand(element)) return false;
+  return items.length > 2 && items.every(({ current }) => current === null);
 }
 
 /** Compares a current item with its neighbours in the same list; null for others, and where it stands alone. */
 export function currentBeside(control: Control, subject: Subject): CurrentLook | null {
   const { item, element, menus } = control;
-  if (!item?.current) return null;
+  if (!item) return null;
+  const guessed = item.current === null;
+  if (guessed && !menus.some((menu) => menu.items.includes(item) && isGuessed(item, menu, subject))) return null;
   const { scene } = subject;
   const others = menus
     .flatMap(({ items }) => items)
@@ -26,11 +38,13 @@ export function currentBeside(control: Control, subject: Subject): CurrentLook |
   const like = others.filter(
     (one) => others.filter((two) => alike(one.element, two.element, scene)).length * 2 > others.length,
   );
+  // Without a mark all others have to look alike.
+  if (guessed && (others.length < 2 || like.length < others.length)) return null;
   const beside = (like[0] ?? others[0])?.element;
   const colours = beside && compareColours(element, scene, beside, scene);
   if (!beside || !colours) return null;
   const seen = hasSameGround(element, beside, scene) ? { ...colours, ground: 1 } : colours;
-  return { colours: seen, other: differsElsewhere(element, beside, scene), beside };
+  return { colours: seen, other: differsElsewhere(element, beside, scene), beside, guessed };
 }
 
 /** Whether two items have no grounds of their own, or the same: a gradient beneath them tells nobody which is which. */

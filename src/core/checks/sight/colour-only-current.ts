@@ -56,6 +56,7 @@ function observe(control: Control, subject: Subject): Observation[] {
       menus: control.menus,
       state: 'current',
       message: 'colour-only',
+      ...(look.guessed ? { verdict: 'look' as const } : {}),
       data: {
         subject: control.subject,
         other: labelOf(look.beside, subject.scene),

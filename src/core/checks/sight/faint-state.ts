@@ -81,7 +81,7 @@ function hovered(control: Control, subject: Subject): Observation[] {
 function current(control: Control, subject: Subject): Observation[] {
   const look: CurrentLook | null = currentBeside(control, subject);
   const noticed = subject.figureOf('faint-state', 'noticed', LEAST);
-  if (!look || look.other || !isFaint(look.colours, noticed)) return [];
+  if (!look || look.guessed || look.other || !isFaint(look.colours, noticed)) return [];
   const style = subject.scene.style(control.element);
   return [
     observation(control, 'current', look.colours, noticed, (ground) =>
