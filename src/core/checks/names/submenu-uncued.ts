@@ -88,7 +88,7 @@ function isCued(handle: ElementNode, panel: ElementNode, subject: Subject): bool
       scene.style(e).backgroundImage.length > 0;
     const empty = textContent(e).trim() === '' && (e.tag === 'span' || e.tag === 'button' || e.tag === 'b');
     const isDrawn = drawn || empty || (e.tag === 'button' && e !== handle);
-    return isDrawn && (scene.seen(e) !== null || isHollow(e, subject));
+    return isDrawn && (scene.reach(e) !== null || isHollow(e, subject));
   });
 }
 
