@@ -27,20 +27,21 @@ export function oneElement(page: Page, selector: string): ElementNode {
 export const POSE = {
   type: 'string',
   array: true,
-  describe: 'closed, hover:SELECTOR, focus:SELECTOR, press:SELECTOR or key:SELECTOR',
+  describe: 'closed, hover:SELECTOR, focus:SELECTOR, press:SELECTOR, key:SELECTOR or key(ArrowDown):SELECTOR',
 } as const;
 
-/** Moves from text such as `hover:#fares` or `press:.menu-button`; moves follow one another. */
+/** Moves from text such as `hover:#fares`, `press:.menu-button` or `key(ArrowDown):#fares`; moves follow one another. */
 export function parseMoves(page: Page, moves: readonly string[]): readonly Move[] {
   return moves
     .filter((move) => move !== 'closed')
     .map((move): Move => {
-      const match = /^(hover|focus|press|key):(.+)$/s.exec(move);
+      const match = /^(hover|focus|press|key)(?:\((\w+)\))?:(.+)$/s.exec(move);
       if (!match)
         throw new UsageError(
           `“${move}” is no pose`,
-          'Write closed, hover:SELECTOR, focus:SELECTOR, press:SELECTOR or key:SELECTOR.',
+          'Write closed, hover:SELECTOR, focus:SELECTOR, press:SELECTOR, key:SELECTOR or key(ArrowDown):SELECTOR.',
         );
-      return { by: match[1] as Move['by'], element: oneElement(page, match[2]!) };
+      const key = match[2] === undefined ? {} : { key: match[2] };
+      return { by: match[1] as Move['by'], element: oneElement(page, match[3]!), ...key };
     });
 }

@@ -7,6 +7,8 @@ const css = (rest: string) =>
   `a,button{display:inline-block;padding:6px;min-width:24px;color:#222}i{font-family:Pier Icons}${rest}`;
 const page = (rest: string, items: string) => menuPage(css(rest), `${items}${links('Fares', 'Times')}`);
 const SEARCH = '<li><a href=s aria-label=Search><i>&#xe001;</i></a></li>';
+const DOT = '<li><a class=d href=s aria-label=Search></a></li>';
+const MASKED = '<li><a href=s aria-label=Search><span class=k></span></a></li>';
 const LIGATURE = '<li><a href=s aria-label=Search><i aria-hidden=true>search_glass</i></a></li>';
 
 const SVG = '<li><a class=s href=s aria-label=Search><svg viewBox="0 0 16 16"><circle cx=8 cy=8 r=6 /></svg></a></li>';
@@ -36,6 +38,18 @@ const FAULTY: readonly Faulty[] = [
       '.t{width:44px;height:44px;padding:0;border:0;background:linear-gradient(#355 0 0) 50% 40%/24px 3px no-repeat,linear-gradient(#355 0 0) 50% 60%/24px 3px no-repeat,#fff}',
       `<li><button class=t aria-label=Search></button></li>${links('Home')}`,
     ),
+  },
+  {
+    name: 'a dot with nothing in it',
+    page: page('.d{width:12px;height:12px;min-width:0;padding:0;border-radius:50%;background:#ccc}', DOT),
+    finds: ['faint normal Search'],
+    mended: page('.d{width:12px;height:12px;min-width:0;padding:0;border-radius:50%;background:#555}', DOT),
+  },
+  {
+    name: 'an icon that a mask cuts out of its ground',
+    page: page('.k{display:block;width:24px;height:24px;background:#ccc;mask:url(s.svg)}', MASKED),
+    finds: ['faint normal Search'],
+    mended: page('.k{display:block;width:24px;height:24px;background:#555;mask:url(s.svg)}', MASKED),
   },
   {
     name: 'a private glyph',

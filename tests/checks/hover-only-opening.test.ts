@@ -51,6 +51,15 @@ const FAULTY: readonly Faulty[] = [
   },
 ];
 const NEAR: readonly NearMiss[] = [
+  {
+    name: 'an arrow key opens it too',
+    page: dropPage(
+      '.open .s{display:block}',
+      DROP_LINK,
+      '',
+      "const p=document.querySelector('.p');p.onmouseenter=()=>p.classList.add('open');p.onmouseleave=()=>p.classList.remove('open');p.addEventListener('keydown',(e)=>{if(e.key==='ArrowDown')p.classList.add('open')})",
+    ),
+  },
   { name: 'focus opens it too', page: dropPage('.p:hover .s,a:focus + .s{display:block}', DROP_LINK) },
   {
     name: 'a button beside it opens it',

@@ -30,6 +30,15 @@ const NEAR: readonly NearMiss[] = [
     options: RANGE,
   },
   {
+    name: 'in a panel that cuts it off',
+    page: menuPage(
+      'a{color:#222;display:block;height:48px}@media(max-width:600px){nav ul{display:none}nav.open ul{display:block;position:fixed;top:0;left:0;height:80px;overflow:hidden}}button{float:right}',
+      ITEMS,
+      "<button id=b>Menu</button><script>b.onclick=()=>document.querySelector('nav').classList.toggle('open')</script>",
+    ),
+    options: RANGE,
+  },
+  {
     name: 'in a panel that opens',
     page: page(
       '@media(max-width:600px){.extra{display:none}}',

@@ -20,6 +20,12 @@ const FAULTY: readonly Faulty[] = [
     mended: page('nav.open ul{max-height:100vh;overflow-y:auto}'),
   },
   {
+    name: 'a panel that ends with the screen and cuts what lies lower',
+    page: page('nav.open ul{height:100vh;overflow:hidden}'),
+    finds: ['tall normal '],
+    mended: page('nav.open ul{height:100vh;overflow-y:auto}'),
+  },
+  {
     name: 'on a low screen alone',
     page: page('a{height:30px}'),
     finds: ['tall normal '],

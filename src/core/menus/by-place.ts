@@ -8,7 +8,10 @@ import { isForm } from './roots.js';
 
 const WIDE = setting(1280);
 /** What a row or a column of links may be made of. */
-const HOLDERS: ReadonlySet<string> = new Set(['ul', 'ol', 'menu', 'div', 'p', 'section', 'span', 'center', 'td']);
+const HOLDERS: ReadonlySet<string> = new Set([
+  ...['ul', 'ol', 'menu', 'div', 'p', 'section', 'span', 'center'],
+  ...['table', 'td'],
+]);
 const HEADINGS: ReadonlySet<string> = new Set(['h1', 'h2', 'h3']);
 /** Links at least, and how far down the row that heads a page may end, px. */
 const FEW = 3;

@@ -75,6 +75,9 @@ export const inHeader = (root: ElementNode): boolean =>
 const SIDES: ReadonlySet<string> = new Set(['sidebar', 'sidenav', 'drawer', 'offcanvas']);
 const UTILITY: ReadonlySet<string> = new Set([
   'utility',
+  'util',
+  'aux',
+  'quicklinks',
   'meta',
   'service',
   'account',

@@ -26,7 +26,17 @@ const BY_TOUCH: ReadonlySet<string> = new Set(['press']);
 const DEPTH = 3;
 
 const textOf = (moves: readonly Move[]): string =>
-  moves.map(({ by, element }) => `${by}:${selectorOf(element)}`).join(' ');
+  moves.map(({ by, element, key }) => `${by}${key === undefined ? '' : `(${key})`}:${selectorOf(element)}`).join(' ');
+
+/** Keys beside Enter and Space that open panels where scripts listen to keys. @see WAI-ARIA Authoring Practices, menu button pattern */
+const ARROWS = ['ArrowDown', 'ArrowRight'] as const;
+
+/** The moves of a route; those by keys in the order people try them. */
+function movesBy(route: Move['by'], element: ElementNode, { hearing }: Page): readonly Move[] {
+  const plain: Move = { by: route, element };
+  if (route !== 'key' || !hearing.of(element, ['keydown', 'keyup'])) return [plain];
+  return [plain, ...ARROWS.map((key): Move => ({ by: route, element, key }))];
+}
 
 /**
  * What the menus of a page open at a setting, by every route: toggles first, then submenus, then submenus in those.
@@ -58,24 +68,35 @@ export function openingsAt(menus: readonly Menu[], page: Page, at: Setting): rea
       if (wanted.length === 0) continue;
       const followed = new Set<boolean>();
       for (const route of at.visitor === 'touch' ? by.filter((one) => BY_TOUCH.has(one)) : by) {
-        const moves = [...before, { by: route, element: handle }];
-        if (!mayOpen(page, at, moves) || (route === 'key' && !takesKeys(handle, from))) continue;
-        // What a press shows on its way to another page is no opening.
-        if (poseAfter(page, moves, at).left) continue;
-        const stood = posed(page, at, moves);
-        if (!mayShow(wanted, from, page.preview(stood, from).styles)) continue;
-        const scene = page.scene(stood, from);
-        const shows = new Set(wanted.filter((e) => scene.reach(e) !== null));
-        if (shows.size === 0) continue;
-        out.push({ moves, text: textOf(moves), shows });
-        const pointer = route === 'hover' || route === 'press';
-        if (!followed.has(pointer) && handles.some((one) => shows.has(one.handle))) further.push(moves);
-        followed.add(pointer);
+        for (const move of movesBy(route, handle, page)) {
+          const moves = [...before, move];
+          const shows = shownBy(moves, from, wanted);
+          if (shows.size === 0) continue;
+          out.push({ moves, text: textOf(moves), shows });
+          const pointer = route === 'hover' || route === 'press';
+          if (!followed.has(pointer) && handles.some((one) => shows.has(one.handle))) further.push(moves);
+          followed.add(pointer);
+          break;
+        }
       }
     }
     return further;
   }
+
+  /** What the last of some moves brings into view of what is wanted. */
+  function shownBy(moves: readonly Move[], from: Scene, wanted: readonly ElementNode[]): ReadonlySet<ElementNode> {
+    const { by, element } = lastMove(moves);
+    if (!mayOpen(page, at, moves) || (by === 'key' && !takesKeys(element, from))) return NONE;
+    // What a press shows on its way to another page is no opening.
+    if (poseAfter(page, moves, at).left) return NONE;
+    const stood = posed(page, at, moves);
+    if (!mayShow(wanted, from, page.preview(stood, from).styles)) return NONE;
+    const scene = page.scene(stood, from);
+    return new Set(wanted.filter((e) => scene.reach(e) !== null));
+  }
 }
+
+const NONE: ReadonlySet<ElementNode> = new Set();
 
 /** Of the routes to one panel the first, which stands for all; what lies deeper behind those alone. */
 export function firstRoutes(openings: readonly Opening[]): readonly Opening[] {

@@ -1,4 +1,5 @@
-import type { Menu } from '../../menus/index.js';
+import { firstRoutes, type Menu } from '../../menus/index.js';
+import { poseAfter } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf, gotTo, leadsOn, mayOpenFilled, reachedAddresses, wideItems } from '../shared/destinations.js';
 import { menuSeams } from '../shared/seams.js';
@@ -51,15 +52,33 @@ function inspect(subject: Subject): readonly Observation[] {
       const items = menu.items.filter(({ element, href }) => leadsOn(href) && (wide.get(menu) ?? []).includes(element));
       const missing = items.filter(({ href }) => !reached.has(addressOf(href!, page)));
       if (missing.length === 0 || missing.length > items.length * MOST || isShut(menu, subject)) return [];
-      return missing.map(({ element, label, href }) => ({
-        at: onElement(element),
-        menus: [menu],
-        state: 'normal',
-        message: 'missing',
-        data: { subject: `“${label}”`, address: href! },
-        common: menu.root.path,
-      }));
+      // What is laid out in a panel and cut off there is a fault of the panel.
+      const cut = addressesCut(subject);
+      return missing
+        .filter(({ href }) => !cut.has(addressOf(href!, page)))
+        .map(({ element, label, href }) => ({
+          at: onElement(element),
+          menus: [menu],
+          state: 'normal',
+          message: 'missing',
+          data: { subject: `“${label}”`, address: href! },
+          common: menu.root.path,
+        }));
     });
+}
+
+/** Addresses of links that opened panels hold and cut off. */
+function addressesCut({ scene, routes, page, menus, setting: at }: Subject): ReadonlySet<string> {
+  const out = new Set<string>();
+  for (const { moves, shows } of firstRoutes(routes)) {
+    const opened = page.scene({ ...at, pose: poseAfter(page, moves, at) }, scene);
+    for (const { items } of menus)
+      if (items.some(({ element }) => shows.has(element)))
+        for (const { element, href } of items)
+          if (leadsOn(href) && opened.isVisible(element) && opened.reach(element) === null)
+            out.add(addressOf(href, page));
+  }
+  return out;
 }
 
 /** Whether a menu is behind a button of which nothing comes: that button is the fault. */

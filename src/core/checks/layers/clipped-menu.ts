@@ -152,8 +152,8 @@ function cutOf(element: ElementNode, root: ElementNode, scene: Scene): Cut | nul
 
 /** The clip around the panel, or the panel's own, that takes an item away. */
 function cutterOf(element: ElementNode, root: ElementNode, whole: Rect, scene: Scene): Clip | null {
-  for (const { clips } of scene.nodes(element))
-    for (const clip of clips) {
+  for (const node of scene.nodes(element))
+    for (const clip of node.clips) {
       const { element: owner } = clip.box;
       // What stands inside the panel hides parts of it on purpose.
       if (!owner || isPage(clip.box) || (isAncestorOrSelf(root, owner) && owner !== root)) continue;
@@ -163,7 +163,10 @@ function cutterOf(element: ElementNode, root: ElementNode, whole: Rect, scene: S
         right(whole) > right(edge) + whole.width * LEAST ||
         whole.y < edge.y - whole.height * LEAST ||
         bottom(whole) > bottom(edge) + whole.height * LEAST;
-      if (cuts && !clip.scrolls) return clip;
+      // A panel that ends with the screen and cuts what lies lower is too tall.
+      const ends =
+        owner === root && node.fixed && bottom(edge) >= scene.medium.height - 1 && bottom(whole) > bottom(edge);
+      if (cuts && !clip.scrolls && !ends) return clip;
     }
   return null;
 }

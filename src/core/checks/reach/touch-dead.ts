@@ -25,7 +25,7 @@ export const touchDead = defineCheck(
     worse: null,
     messages: {
       navigates: {
-        says: '{subject} opens its submenu by hovering only, and a tap on it goes to “{href}”. On a touch screen its {count} entries are never seen.',
+        says: '{subject} opens its submenu by {how} only, and a tap on it goes to “{href}”. On a touch screen its {count} entries are never seen.',
         mends: 'Add a button that opens the submenu by a press, or show the entries where nothing can hover.',
         criteria: [],
       },
@@ -46,14 +46,16 @@ function inspect(subject: Subject): readonly Observation[] {
     if (!handleShows(panel, subject)) return [];
     // What a pointer does not get to either is another fault.
     const { routes } = subject.parts.usual();
-    if (!routes.some(({ shows }) => hidden.some((e) => shows.has(e)))) return [];
+    const usual = routes.filter(({ shows }) => hidden.some((e) => shows.has(e)));
+    if (usual.length === 0) return [];
+    const how = usual.every(({ moves }) => moves.some(({ by }) => by === 'key')) ? 'keys' : 'hovering';
     return [
       {
         at: onElement(handle),
         menus: [menu],
         state: 'normal',
         message: 'navigates',
-        data: { subject: subjectOf(handle, subject.scene), href: item.href ?? '', count: hidden.length },
+        data: { subject: subjectOf(handle, subject.scene), how, href: item.href ?? '', count: hidden.length },
         common: `touch-dead ${menu.id}`,
       },
     ];

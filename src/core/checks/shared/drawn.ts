@@ -28,7 +28,7 @@ const isGlyph = (item: PaintItem, scene: Scene): boolean =>
 export const hasWords = (element: ElementNode, scene: Scene): boolean =>
   textsIn(element, scene).some((item) => !isGlyph(item, scene) && scene.inkPoints(item).length > 0);
 
-/** What a control without words is drawn with: glyphs of icon fonts, shapes of inline SVG, bars. */
+/** What a control without words is drawn with: glyphs of icon fonts, shapes of inline SVG, bars, or a dot alone. */
 export function drawnParts(element: ElementNode, scene: Scene): readonly DrawnPart[] {
   const out: DrawnPart[] = [...shapesIn(element, scene)];
   for (const item of textsIn(element, scene).filter((one) => isGlyph(one, scene))) {
@@ -36,7 +36,19 @@ export function drawnParts(element: ElementNode, scene: Scene): readonly DrawnPa
     if (reading && !('what' in reading))
       out.push({ reading, cause: inkCause(reading, remedyFor(reading, 'icon'), scene) });
   }
-  return out;
+  return out.length > 0 ? out : dotOf(element, scene);
+}
+
+/** A small control that holds nothing is drawn by its own ground: a dot. */
+function dotOf(element: ElementNode, scene: Scene): readonly DrawnPart[] {
+  const item = itemOf(element, scene);
+  const rect = scene.rect(element);
+  if (!item || !rect || element.children.some((child) => child.kind === 'element')) return [];
+  if (Math.max(rect.width, rect.height) > SMALLEST || Math.min(rect.width, rect.height) < 2) return [];
+  const style = scene.style(element);
+  const bordered = SIDES.some((side) => style[`border${side}Width`] > 0 && style[`border${side}Color`].a > 0);
+  if (bordered || style.backgroundColor.a === 0 || style.backgroundImage.length > 0) return [];
+  return made(item, rect, style.backgroundColor, causeOf(style, 'backgroundColor'), scene);
 }
 
 /** What is drawn in a control by inline SVG, bars, borders and small gradients; beside words such a part is a caret. */
@@ -135,15 +147,17 @@ const boxesOf = (element: ElementNode, scene: Scene, onlyPseudo: boolean) => [
   ...(scene.box(element)?.children.filter((box) => box.element === element && box.pseudo !== null) ?? []),
 ];
 
-/** Thin filled boxes: the bars of menu buttons, crosses and carets drawn by borders. */
+/** Thin filled boxes: the bars of menu buttons, crosses and carets drawn by borders; and what masks cut out. */
 function barsOf(element: ElementNode, scene: Scene, onlyPseudo = false): DrawnPart[] {
   return boxesOf(element, scene, onlyPseudo).flatMap((box) => {
     const node = scene.nodesOf(box)[0];
     const item = node && scene.itemOf(node);
     const rect = node && boundsOf(node.matrix, node.rect);
-    if (!item || !rect || node.fragment.kind !== 'box' || !isBar(rect)) return [];
+    if (!item || !rect || node.fragment.kind !== 'box') return [];
     const style = scene.paintStyle(box);
-    return style.backgroundColor.a > 0
+    // What a mask lets through of a ground is an icon.
+    const masked = style.maskImage !== 'none' && Math.max(rect.width, rect.height) <= LONGEST;
+    return (isBar(rect) || masked) && style.backgroundColor.a > 0
       ? made(item, rect, style.backgroundColor, causeOf(style, 'backgroundColor'), scene)
       : [];
   });
