@@ -43,7 +43,7 @@ export const hoverJump = defineCheck(
 const LEAST = 0.75;
 
 function observe(control: Control, subject: Subject): Observation[] {
-  const { element, item } = control;
+  const { element } = control;
   const { scene } = subject;
   for (const state of ['hover', 'focus'] as const) {
     if (subject.page.touchedBy(state, element) === 'nothing') continue;
@@ -54,9 +54,7 @@ function observe(control: Control, subject: Subject): Observation[] {
     const [a, b] = [sizeOf(element, scene), sizeOf(element, after)];
     if (!a || !b) continue;
     const px = Math.max(Math.abs(a.width - b.width), Math.abs(a.height - b.height));
-    // What a panel pushes aside by opening in the flow is no jump of the item.
-    const shown = item?.submenu && scene.seen(item.submenu) === null && after.seen(item.submenu) !== null;
-    const pushed = shown ? 0 : pushedBy(element, subject, after);
+    const pushed = turnsPanel(subject, after) ? 0 : pushedBy(element, subject, after);
     if (px < LEAST && pushed < LEAST) continue;
     const changed = [element, ...descendants(element)].find((e) => styles.of(e) !== scene.style(e)) ?? element;
     return [
@@ -79,6 +77,12 @@ function observe(control: Control, subject: Subject): Observation[] {
   }
   return [];
 }
+
+/** Whether a panel comes or goes with the move: what that pushes aside by opening in the flow is no jump of the item. */
+const turnsPanel = ({ menus, scene }: Subject, after: Scene): boolean =>
+  menus.some(({ items }) =>
+    items.some(({ element }) => (scene.reach(element) === null) !== (after.reach(element) === null)),
+  );
 
 /** The size of an element's box, transforms left out. */
 function sizeOf(element: ElementNode, scene: Scene): { readonly width: number; readonly height: number } | null {
