@@ -8,7 +8,11 @@ import { MARKS } from './formats/index.js';
 
 const width = z.number();
 const view = { from: width.optional(), to: width.optional(), at: z.array(width).optional(), height: width.optional() };
-const move = z.strictObject({ by: z.enum(['hover', 'focus', 'press', 'key']), on: z.string() });
+const move = z.strictObject({
+  by: z.enum(['hover', 'focus', 'press', 'key']),
+  on: z.string(),
+  key: z.string().optional(),
+});
 const moves = z.array(move).optional();
 
 export const VIEW = z.strictObject(view);

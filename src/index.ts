@@ -6,6 +6,7 @@ import { AUDIT, checkForm, DRAW, VIEW, WHY } from './arguments.js';
 import { shippedOutlines } from './sources/index.js';
 import { drawSheet, type MarkName } from './formats/index.js';
 import {
+  moveName,
   ArgumentError,
   auditPage,
   checkView,
@@ -98,14 +99,17 @@ function oneOf(page: Page, selector: string): ElementNode {
   return found;
 }
 
-/** A move by selector: `{ by: 'hover', on: '#fares' }`. */
+/** A move by selector: `{ by: 'hover', on: '#fares' }`; with a key other than Enter `{ by: 'key', on: '#fares', key: 'ArrowDown' }`. */
 export interface MoveOn {
   readonly by: Move['by'];
   readonly on: string;
+  readonly key?: string;
 }
 
 const movesOf = (page: Page, moves: readonly MoveOn[]) =>
-  moves.map(({ by, on }): Move => ({ by, element: oneOf(page, on) }));
+  moves.map(({ by, on, key }): Move => ({ by, element: oneOf(page, on), ...(key === undefined ? {} : { key }) }));
+
+const nameOf = (moves: readonly MoveOn[]): string => moves.map((move) => `${moveName(move)}:${move.on}`).join(' ');
 
 /** Which declaration decides a longhand of an element at each width, and why the others do not. */
 export function why(
@@ -122,7 +126,7 @@ export function why(
       longhand === undefined ? 'Check its spelling.' : `Ask for one of ${[longhand, ...more].join(', ')}.`,
     );
   const { moves = [] } = view;
-  const poseText = moves.map(({ by, on }) => `${by}:${on}`).join(' ') || 'closed';
+  const poseText = nameOf(moves) || 'closed';
   return deepFreeze(
     whyOf(page, oneOf(page, selector), property, { ...viewOf(view), moves: movesOf(page, moves), poseText }),
   );
@@ -143,7 +147,7 @@ export async function draw(
   checkForm(DRAW, view, 'draw');
   const { at, ...rest } = viewOf(view);
   const { moves = [], marks = [] } = view;
-  const name = moves.map(({ by, on }) => `${by}:${on}`).join(' ');
+  const name = nameOf(moves);
   const frames = framesOf(page, {
     ...rest,
     region: 'menu',

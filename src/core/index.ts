@@ -29,4 +29,4 @@ export * from './audit/index.js';
 export { CHECKS, criteriaOf, type Check, type CheckMeta } from './checks/index.js';
 export * from './findings/index.js';
 export { isSelector, SelectorError } from './css/index.js';
-export { MENU_KINDS } from './menus/index.js';
+export { MENU_KINDS, moveName } from './menus/index.js';

@@ -1,7 +1,7 @@
 import { isAncestorOrSelf, type ElementNode } from '../html/index.js';
-import { poseAfter, setting, type Page } from '../scene/index.js';
+import { setting, type Page } from '../scene/index.js';
 import { linksIn, textShare } from './links.js';
-import { mayOpen } from './openings.js';
+import { sceneAfter } from './openings.js';
 import { looksLikeToggle } from './toggles.js';
 
 const WIDTHS = [375, 1280] as const;
@@ -24,11 +24,8 @@ export function rootsByOpening(page: Page, roots: readonly ElementNode[]): reado
     for (const width of WIDTHS) {
       const at = setting(width);
       const rest = page.scene(at);
-      const moves = [{ by: 'press' as const, element }];
-      if (rest.reach(element) === null || !mayOpen(page, at, moves)) continue;
-      const pose = poseAfter(page, moves, at);
-      if (pose.left) continue;
-      const after = page.scene({ ...at, pose }, rest);
+      const after = rest.reach(element) === null ? null : sceneAfter({ by: 'press', element }, page, at);
+      if (!after) continue;
       const shown = linksIn(document.root).filter((link) => after.reach(link) !== null && rest.reach(link) === null);
       const root = shown.length < FEW ? null : commonAncestor(shown);
       if (!root || known(root) || isAncestorOrSelf(root, element) || textShare(root).share < 0.6) continue;

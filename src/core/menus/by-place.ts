@@ -34,7 +34,7 @@ export function rootsByPlace(page: Page, roots: readonly ElementNode[], places: 
     const scene = page.scene(WIDE);
     const links = linksIn(e).filter((link) => scene.seen(link) !== null);
     const place = links.length < FEW ? null : places.of(e, controlsIn(e));
-    if (place === 'top' && e.index < heading && isRow(links, scene)) out.push(e);
+    if (place === 'top' && e.index < heading && headsPage(links, scene)) out.push(e);
     else if (place === 'side' && links.length >= COLUMN) out.push(e);
   }
   return out;
@@ -42,9 +42,9 @@ export function rootsByPlace(page: Page, roots: readonly ElementNode[], places: 
 
 /** Mostly links to different pages of the site, and outside its content and its forms. */
 function mayBe(e: ElementNode): boolean {
+  if (closest(e, (a) => OUTSIDE.has(a.tag) || roleWritten(a) === 'main') !== null) return false;
   const links = linksIn(e);
   if (links.length < FEW || isForm(e)) return false;
-  if (closest(e, (a) => OUTSIDE.has(a.tag) || roleWritten(a) === 'main') !== null) return false;
   const addresses = new Set(links.map((link) => link.attributes.get('href')!.trim()));
   const away = [...addresses].filter((address) => /^(https?:)?\/\//i.test(address)).length;
   return addresses.size >= FEW && away * 2 <= addresses.size && textShare(e).share >= 0.6;
@@ -53,7 +53,7 @@ function mayBe(e: ElementNode): boolean {
 const OUTSIDE: ReadonlySet<string> = new Set(['main', 'article', 'form', 'footer', 'dialog', 'figure', 'blockquote']);
 
 /** Whether most links stand in one row near the top of the page. */
-function isRow(links: readonly ElementNode[], scene: Scene): boolean {
+function headsPage(links: readonly ElementNode[], scene: Scene): boolean {
   const rects = links.map((link) => scene.rect(link)).filter((rect): rect is Rect => rect !== null);
   if (bottom(around(rects)) > HEAD) return false;
   const middles = rects.map(({ y, height }) => y + height / 2);

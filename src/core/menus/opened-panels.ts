@@ -1,8 +1,8 @@
 import { collapseSpace, descendants, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
-import { poseAfter, setting, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
+import { setting, type Move, type Page, type Setting } from '../scene/index.js';
 import { isControl } from './items.js';
 import { isLink, linkCount, linksIn } from './links.js';
-import { mayOpen } from './openings.js';
+import { sceneAfter } from './openings.js';
 
 /** Where panels are hidden: on a wide screen those of drop-downs, on a narrow one those of accordions. */
 const WIDTHS = [1280, 375] as const;
@@ -20,8 +20,8 @@ export function panelsOpened(
   page: Page,
 ): ReadonlyMap<ElementNode, ElementNode> {
   const out = new Map<ElementNode, ElementNode>();
-  const pairs = candidates(root).filter(({ handle }) => !toggles.has(handle));
-  if (pairs.length === 0 || pairs.length > MOST) return out;
+  const pairs = candidates(root, toggles);
+  if (pairs.length === 0) return out;
   for (const width of WIDTHS) {
     const at = setting(width);
     const rest = page.scene(at);
@@ -29,22 +29,22 @@ export function panelsOpened(
       if (out.has(handle) || rest.reach(handle) === null) continue;
       const links = linksIn(panel);
       if (links.some((link) => rest.reach(link) !== null)) continue;
-      const opens = ROUTES.some((by) => brings(links, { by, element: handle }, page, at, rest));
+      const opens = ROUTES.some((by) => brings(links, { by, element: handle }, page, at));
       // What opens wherever the menu is pointed at is no panel of one of its items.
-      if (opens && !brings(links, { by: 'hover', element: root }, page, at, rest)) out.set(handle, panel);
+      if (opens && !brings(links, { by: 'hover', element: root }, page, at)) out.set(handle, panel);
     }
   }
   return out;
 }
 
 /** Whether a move makes some links available that were not, be they cut off all the same. */
-function brings(links: readonly ElementNode[], move: Move, page: Page, at: Setting, rest: Scene): boolean {
-  if (!mayOpen(page, at, [move])) return false;
-  const pose = poseAfter(page, [move], at);
-  if (pose.left) return false;
-  const after = page.scene({ ...at, pose }, rest);
-  return links.some(
-    (link) => (after.isVisible(link) && !rest.isVisible(link)) || (after.reach(link) !== null && !rest.reach(link)),
+function brings(links: readonly ElementNode[], move: Move, page: Page, at: Setting): boolean {
+  const [rest, after] = [page.scene(at), sceneAfter(move, page, at)];
+  return (
+    after !== null &&
+    links.some(
+      (link) => (after.isVisible(link) && !rest.isVisible(link)) || (after.reach(link) !== null && !rest.reach(link)),
+    )
   );
 }
 
@@ -54,14 +54,19 @@ interface Pair {
 }
 
 /** Blocks with links and the handle right before each, where list entries do not say the same. */
-function candidates(root: ElementNode): readonly Pair[] {
+function candidates(root: ElementNode, toggles: ReadonlySet<ElementNode>): readonly Pair[] {
   const out: Pair[] = [];
   for (const panel of descendants(root)) {
+    if (out.length === MOST) break;
     const { parent } = panel;
     if (!parent || isLink(panel) || panel.tag === 'li' || parent.tag === 'li' || linkCount(panel) === 0) continue;
     const before = parent.elements[panel.position - 1];
     const handle = before && handleIn(before);
-    if (handle && !out.some((one) => one.handle === handle || isAncestorOrSelf(one.panel, panel)))
+    if (
+      handle &&
+      !toggles.has(handle) &&
+      !out.some((one) => one.handle === handle || isAncestorOrSelf(one.panel, panel))
+    )
       out.push({ handle, panel });
   }
   return out;

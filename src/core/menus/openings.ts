@@ -25,8 +25,11 @@ const BY_TOUCH: ReadonlySet<string> = new Set(['press']);
 /** Panels in panels are looked at this deep. */
 const DEPTH = 3;
 
+/** A move as poses write it, without its element: `press`, `key(ArrowDown)`. */
+export const moveName = ({ by, key }: Pick<Move, 'by' | 'key'>): string => (key === undefined ? by : `${by}(${key})`);
+
 const textOf = (moves: readonly Move[]): string =>
-  moves.map(({ by, element, key }) => `${by}${key === undefined ? '' : `(${key})`}:${selectorOf(element)}`).join(' ');
+  moves.map((move) => `${moveName(move)}:${selectorOf(move.element)}`).join(' ');
 
 /** Keys beside Enter and Space that open panels where scripts listen to keys. @see WAI-ARIA Authoring Practices, menu button pattern */
 const ARROWS = ['ArrowDown', 'ArrowRight'] as const;
@@ -140,6 +143,13 @@ export function mayOpen(page: Page, at: Setting, moves: readonly Move[]): boolea
     !sameChanges(after.changed, before.changed ?? page.restingPose(at).changed) ||
     ((by === 'press' || by === 'key') && touches('focus'))
   );
+}
+
+/** The page after one move from rest; null where nothing answers to it, and where it leads to another page. */
+export function sceneAfter(move: Move, page: Page, at: Setting): Scene | null {
+  if (!mayOpen(page, at, [move])) return null;
+  const pose = poseAfter(page, [move], at);
+  return pose.left ? null : page.scene({ ...at, pose }, page.scene(at));
 }
 
 /** Whether any of some elements out of reach may come into it by other styles: told before anything is laid out. */

@@ -14,6 +14,7 @@ import { Cascade, matchDocument, spacedOut, stateView, type Explanation, type St
 import { AFFECTS, compileSelectors, holds, restContext, type Affects } from '../css/index.js';
 import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { baseUrl, resolveUrl, type Declaration, type RuleSet, type SheetThreshold } from '../sheets/index.js';
+import { Bases } from './bases.js';
 import { BoxTrees } from './box-trees.js';
 import { withoutFragment, type DeclaredMenu, type PageDraft } from './draft.js';
 import type { GraphicFile, GraphicFiles } from './graphics/files.js';
@@ -104,9 +105,7 @@ export class Page {
   #touched: Touched | null = null;
   /** Poses laid out last: what comes next is often one of them in other colours. */
   readonly #latest: Scene[] = [];
-  /** Scenes others may start from, latest first. */
-  readonly #bases = new Map<string, Scene>();
-  #latestBase: Scene | null = null;
+  readonly #bases: Bases;
   #previewed: (Preview & { readonly pose: Setting['pose'] }) | null = null;
   #drivenByScroll: boolean | null = null;
   #glance: Glance | null = null;
@@ -146,6 +145,7 @@ export class Page {
     this.#cascade = new Cascade(matched, fontUnits(this.#metrics));
     this.#scripted = parts.program ? new Scripted(parts.program, this, this.#changeable, this.#log) : null;
     this.#trees = new BoxTrees(this.document, this.ruleSet, images, this.#metrics, this.#log);
+    this.#bases = new Bases(this.#trees, this.document.elements);
   }
 
   /** The URL the page's own references start from. */
@@ -322,18 +322,11 @@ export class Page {
     this.#allow(s.pose);
     const medium = mediumOf(s, this.#scripting);
     if (!this.#isBase(s)) return this.#posed(s, near);
-    return this.#settled(s, this.#based(s, this.#cascadeFor(s.visitor).styles(medium, stateView(s.pose))));
-  }
-
-  /** What visitors and widths have in common is laid out once. */
-  #based(s: Setting, styles: StyleTree): Scene {
-    const { width, height } = styles.medium;
-    const same = this.#bases.get(`${width}x${height}`);
-    if (same && this.#trees.recolours(same.styles, styles, this.document.elements)) return same.recoloured(s, styles);
-    const scene = this.#laidOut(s, styles, same ?? this.#latestBase);
-    if (!same) this.#bases.set(`${width}x${height}`, scene);
-    this.#latestBase = scene;
-    return scene;
+    const styles = this.#cascadeFor(s.visitor).styles(medium, stateView(s.pose));
+    return this.#settled(
+      s,
+      this.#bases.scene(s, styles, (like) => this.#laidOut(s, styles, like)),
+    );
   }
 
   /** Answers container queries from layout until they no longer change. @spec css-contain-3 §6.1 */

@@ -19,7 +19,7 @@ export const missingInMobile = defineCheck(
         'Most visitors come by phone, and search engines read the page as phones show it. What is missing there is missing for them.',
       rule: [
         'Every address of the main menu on a wide screen can be got to at this width too: in view, or in something that opens.',
-        'Under other words, in another menu or elsewhere on the page counts.',
+        'Under other words, in another menu or elsewhere on the page counts. What an opened panel holds and cuts off is a fault of the panel.',
       ],
       faulty: '@media (max-width: 48em) { .menu .extra { display: none } }',
       mended: '@media (max-width: 48em) { .menu .extra { display: block } }',

@@ -25,6 +25,7 @@ export const clippedMenu = defineCheck(
       means: 'Items that are cut off and cannot be scrolled to are lost to everyone.',
       rule: [
         'Every item of an opened panel can be brought into view: nothing around the panel cuts it (overflow, containment, clipping), and it does not reach beyond the left or right edge of the screen.',
+        'A panel that ends with the screen and cuts what lies lower is told as too tall.',
         'Where the page can be scrolled sideways to the rest, a person has to look.',
         'Panels that close nested ones by clipping them, and panels that scroll by themselves, are no fault.',
       ],

@@ -95,7 +95,7 @@ function opened(subject: Subject): readonly Observation[] {
   return [...menusAround(menus)].flatMap(([element, own]): readonly Observation[] => {
     const moved = [...movesOf(before.style(element), scene.style(element)), ...animationsOf(element, before, subject)];
     if (moved.length === 0 || isSmall(element, scene) || !shows(element, before, scene)) return [];
-    return observed('moves', element, own, moved, scene, still);
+    return observed({ message: 'moves', element, menus: own, moved }, scene, still);
   });
 }
 
@@ -122,7 +122,7 @@ function hovered(subject: Subject): readonly Observation[] {
       .filter(({ element }) => distance(scene.rect(element), after.rect(element)) >= FAR)
       .flatMap(({ element, own, moved }) => {
         told.add(element);
-        return observed('hovered', element, own, moved, after, still);
+        return observed({ message: 'hovered', element, menus: own, moved }, after, still);
       });
   });
 }
@@ -148,16 +148,21 @@ function endless(subject: Subject): readonly Observation[] {
     if (animationName.every((name) => name === 'none') || scene.seen(element) === null || isSmall(element, scene))
       return [];
     const moved = animationName.filter(runs).flatMap((name) => animated(name, scene.style(element), page));
-    return moved.length === 0 ? [] : observed('endless', element, own, moved, scene, still);
+    return moved.length === 0 ? [] : observed({ message: 'endless', element, menus: own, moved }, scene, still);
   });
+}
+
+/** Something of a menu that moves. */
+interface Moving {
+  readonly message: 'moves' | 'hovered' | 'endless';
+  readonly element: ElementNode;
+  readonly menus: readonly Menu[];
+  readonly moved: readonly Movement[];
 }
 
 /** @param still the same for those who asked for stillness; made only where something moves at all */
 function observed(
-  message: 'moves' | 'hovered' | 'endless',
-  element: ElementNode,
-  menus: readonly Menu[],
-  moved: readonly Movement[],
+  { message, element, menus, moved }: Moving,
   after: Scene,
   still: () => Scene,
 ): readonly Observation[] {

@@ -22,7 +22,7 @@ export const menuRoleMisuse = defineCheck(
       means:
         'role="menu" promises the keys of an application menu: arrows move, Escape closes. A screen reader hands the keys over to the page, and if the page does nothing with them, people are stuck.',
       rule: [
-        'Where links of a site have the roles menu, menubar or menuitem, a script answers the arrow keys by moving focus.',
+        'Where links of a site have the roles menu, menubar or menuitem, a script answers the arrow keys by moving focus, at every width at which the menu can be got to.',
         'Plain lists of links need none of these roles.',
       ],
       faulty: '<ul role="menubar"><li role="none"><a role="menuitem" href="fares.html">Fares</a></li></ul>',

@@ -24,6 +24,7 @@ export const noClose = defineCheck(
         'A menu that opens over the whole page and cannot be closed holds its visitor: all they can do is follow a link or leave.',
       rule: [
         'Where an opened panel covers four fifths of the screen or more, a control that can be got to closes it: the toggle itself, a button in the panel, or what lies around it.',
+        'Beside the panel a press closes it too where a strip of 24 px is left: with the Escape key, or by itself as popovers do.',
       ],
       faulty: '.menu.open { position: fixed; inset: 0; z-index: 9 } over a toggle with no z-index',
       mended: '<div class="menu"><button class="close">Close</button>…</div>',

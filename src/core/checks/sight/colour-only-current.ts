@@ -23,6 +23,7 @@ export const colourOnlyCurrent = defineCheck(
       means: 'People who do not tell these two colours apart do not see where they are.',
       rule: [
         'The item of the current page differs from its neighbours by more than a colour: by weight, underline, border or a mark; or the two colours differ by 3:1 or more.',
+        'An entry that nothing marks and that leads to this page is looked at, where all others look alike.',
         'What differs by so little that nobody sees it is told as a faint state.',
       ],
       faulty: '.menu a { color: #1f2933 } .menu a[aria-current] { color: #0b5563 }',

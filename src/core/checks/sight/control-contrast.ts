@@ -19,7 +19,7 @@ export const controlContrast = defineCheck(
     explains: {
       means: 'An icon that hardly differs from its ground is not seen as something to press by people with low vision.',
       rule: [
-        'Glyphs of icon fonts, shapes of inline SVG and bars that are all a control shows are held against what lies beneath them; 3:1 is needed of the part that stands out most.',
+        'Glyphs of icon fonts, shapes of inline SVG, bars, masked icons and lone dots that are all a control shows are held against what lies beneath them; 3:1 is needed of the part that stands out most.',
         'A caret beside words, drawn by borders, shapes or bars, is to be looked at where it is fainter: something else may say that the item opens a panel.',
         'Left out: disabled controls, and icons beside words that say the same. Icons that are pictures are not measured.',
       ],
