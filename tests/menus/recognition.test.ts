@@ -105,6 +105,16 @@ describe('menus no landmark marks', () => {
       `<p>${['a', 'b', 'c'].map((x) => `<a href="https://${x}.example/">${x}</a>`).join(' ')}</p><h1>Islands</h1>`,
       [],
     ],
+    [
+      'a column beside the text, named by nothing',
+      `<style>.c{float:left;width:180px}.c a{display:block;line-height:30px}</style><div class=c>${row('Fares', 'Times', 'Crews', 'Piers')}</div><div><h1>Islands</h1><p>Two a day.</p></div>`,
+      ['sidebar: Fares Times Crews Piers'],
+    ],
+    [
+      'a box of links in the text of a section is none',
+      `<style>.c{float:right;width:180px}.c a{display:block;line-height:30px}</style><div><h2>Islands</h2><div class=c>${row('Fares', 'Times', 'Crews', 'Piers')}</div><p>Two a day.</p></div>`,
+      [],
+    ],
     ['lines of links one below the other', `<div>${links('Fares', 'Times', 'Crews')}</div><h1>Islands</h1>`, []],
     [
       'what a button that calls itself a menu opens',

@@ -35,10 +35,23 @@ export function rootsByPlace(page: Page, roots: readonly ElementNode[], places: 
     const links = linksIn(e).filter((link) => scene.seen(link) !== null);
     const place = links.length < FEW ? null : places.of(e, controlsIn(e));
     if (place === 'top' && e.index < heading && headsPage(links, scene)) out.push(e);
-    else if (place === 'side' && links.length >= COLUMN) out.push(e);
+    else if (place === 'side' && links.length >= COLUMN && !inSection(e)) out.push(e);
   }
   return out;
 }
+
+/** Whether text of a section that has begun with its heading stands around an element: a box in the text, no column beside it. */
+function inSection(e: ElementNode): boolean {
+  for (let at = e; at.parent !== null && at.parent.tag !== 'body'; at = at.parent) {
+    const siblings = at.parent.elements;
+    const place = siblings.indexOf(at);
+    const after = siblings.slice(place + 1).some(({ tag }) => tag === 'p');
+    if (after && siblings.slice(0, place).some(({ tag }) => SECTION_HEADINGS.has(tag))) return true;
+  }
+  return false;
+}
+
+const SECTION_HEADINGS: ReadonlySet<string> = new Set([...HEADINGS, 'h4', 'h5', 'h6']);
 
 /** Mostly links to different pages of the site, and outside its content and its forms. */
 function mayBe(e: ElementNode): boolean {
