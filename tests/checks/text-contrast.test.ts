@@ -50,6 +50,18 @@ const FAULTY: readonly Faulty[] = [
     mended: page('nav{opacity:.9}a{color:#000}'),
   },
   {
+    name: 'a filter over the bar',
+    page: page('nav{filter:brightness(.4);background:#fff}a{color:#000}'),
+    finds: BOTH('low', 'normal'),
+    mended: page('nav{filter:brightness(.8);background:#fff}a{color:#000}'),
+  },
+  {
+    name: 'a filter of what lies behind the bar',
+    page: page('nav{backdrop-filter:blur(4px) invert(1)}a{color:#333}'),
+    finds: BOTH('low', 'normal'),
+    mended: page('nav{backdrop-filter:blur(4px)}a{color:#333}'),
+  },
+  {
     name: 'letters filled in another colour',
     page: page('a{color:#222;-webkit-text-fill-color:#bbb}'),
     finds: BOTH('low', 'normal'),

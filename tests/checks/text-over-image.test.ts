@@ -21,14 +21,27 @@ const FAULTY: readonly Faulty[] = [
     mended: page(`${UNDER}ul{background:#fff}`, PICTURE),
   },
   {
-    name: 'blurred content',
-    page: page('nav{backdrop-filter:blur(8px);background:rgb(255 255 255/.4)}'),
+    name: 'a blurred picture',
+    page: page(`${UNDER}nav{backdrop-filter:blur(8px);background:rgb(255 255 255/.4)}`, PICTURE),
     finds: BOTH,
-    mended: page('nav{backdrop-filter:blur(8px);background:#fff}'),
+    mended: page(`${UNDER}nav{backdrop-filter:blur(8px);background:#fff}`, PICTURE),
+  },
+  {
+    name: 'filters of its own making',
+    page: page('nav{backdrop-filter:url(#f)}'),
+    finds: BOTH,
+    mended: page('nav{backdrop-filter:url(#f);background:#fff}'),
+  },
+  {
+    name: 'letters that are blurred',
+    page: page('nav{filter:blur(2px)}'),
+    finds: BOTH,
+    mended: page('nav{filter:brightness(.9)}'),
   },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'a picture that lies elsewhere', page: page('main{background:url(harbour.jpg)}', '<main>Text</main>') },
+  { name: 'blurred, where nothing lies behind', page: page('nav{backdrop-filter:saturate(1.8) blur(8px)}') },
   { name: 'a gradient, whose colours are known', page: page('nav{background:linear-gradient(#fff,#eee)}') },
   {
     name: 'a picture that does not reach the text',

@@ -192,6 +192,11 @@ describe('items and what they own', () => {
       'Islands ·Sula ·Kelp Fares',
     ],
     [
+      'the same behind a link that stands before its block',
+      `<style>.p{visibility:hidden;position:absolute}.m:hover .p{visibility:visible}</style><nav><a href=f>Fares</a><div class=m><button>Islands</button><div class=p>${row('Sula', 'Kelp')}</div></div></nav>`,
+      'Fares Islands ·Sula ·Kelp',
+    ],
+    [
       'the same where something cuts the panel off',
       `<style>nav{height:30px;overflow:hidden}.p{display:none}.m:hover .p{display:block;position:absolute;top:40px}.m{position:relative}</style><nav><div class=m><a href=i>Islands</a><div class=p>${row('Sula', 'Kelp')}</div></div><a href=f>Fares</a></nav>`,
       'Islands ·Sula ·Kelp Fares',

@@ -1,4 +1,4 @@
-import { collapseSpace, descendants, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
+import { collapseSpace, descendants, textContent, type ElementNode } from '../html/index.js';
 import { setting, type Move, type Page, type Setting } from '../scene/index.js';
 import { isControl } from './items.js';
 import { isLink, linkCount, linksIn } from './links.js';
@@ -62,12 +62,7 @@ function candidates(root: ElementNode, toggles: ReadonlySet<ElementNode>): reado
     if (!parent || isLink(panel) || panel.tag === 'li' || parent.tag === 'li' || linkCount(panel) === 0) continue;
     const before = parent.elements[panel.position - 1];
     const handle = before && handleIn(before);
-    if (
-      handle &&
-      !toggles.has(handle) &&
-      !out.some((one) => one.handle === handle || isAncestorOrSelf(one.panel, panel))
-    )
-      out.push({ handle, panel });
+    if (handle && !toggles.has(handle) && !out.some((one) => one.handle === handle)) out.push({ handle, panel });
   }
   return out;
 }

@@ -2,6 +2,7 @@ import type { Box } from '../boxes/index.js';
 import type { ComputedStyle } from '../cascade/index.js';
 import { BLACK, type BackgroundImage, compose, fade, luminance, WHITE, type Rgba } from '../css/index.js';
 import { canvasGround, canvasTiling } from './canvas.js';
+import { readFilter, type Filter } from './filters.js';
 import { gradientColour } from './gradients.js';
 import { covers, localPoint } from './hit.js';
 import type { Clip } from './nodes.js';
@@ -45,12 +46,8 @@ export interface Point {
  * @param top a colour painted last, inside the group of that item
  * @spec compositing-1 §5, css-color-4 §3.2 (opacity)
  */
-export function backdropAt(
-  { index, canvas, styleOf }: Painting,
-  point: Point,
-  until: PaintItem,
-  top: Rgba | null,
-): Backdrop {
+export function backdropAt(painting: Painting, point: Point, until: PaintItem, top: Rgba | null): Backdrop {
+  const { index, canvas, styleOf } = painting;
   const { x, y } = point;
   const stack = new Canvases(canvas);
   const ground = canvasGround(index.items, styleOf);
@@ -65,13 +62,34 @@ export function backdropAt(
     if (paintsNothing(box, styleOf) || !coversPoint(item, point)) continue;
     const at = placeFor(item, point);
     const layers = layersOf(item, at.x, at.y, styleOf);
-    if (layers.length > 0) stack.enter(item.group);
+    const through = styleOf(box).backdropFilter;
+    if (layers.length > 0 || through !== 'none') stack.enter(item.group);
+    // What lies behind is filtered before the background is painted over it.
+    if (through !== 'none') stack.filter(through, (blur) => around(item, point, blur, painting));
     for (const layer of layers)
       stack.paint(layer, box.inner !== 'text' && styleOf(box).backgroundImage.some((i) => i.kind === 'gradient'));
   }
   stack.enter(until.group);
   if (top) stack.paint([top]);
   return stack.finish();
+}
+
+/**
+ * What else a blur behind a box lets run into a point: the colours around it, not beyond the edges of the box.
+ * @spec filter-effects-2 §2 (edges are mirrored)
+ */
+function around(item: PaintItem, point: Point, blur: number, painting: Painting): readonly Backdrop[] {
+  const { matrix, rect } = item.node;
+  if (blur === 0 || matrix) return [];
+  const reach = 2 * blur;
+  const within = (value: number, from: number, length: number) =>
+    Math.min(Math.max(value, from), Math.max(from, from + length - 1));
+  return [
+    { x: within(point.x - reach, rect.x, rect.width), y: point.y },
+    { x: within(point.x + reach, rect.x, rect.width), y: point.y },
+    { x: point.x, y: within(point.y - reach, rect.y, rect.height) },
+    { x: point.x, y: within(point.y + reach, rect.y, rect.height) },
+  ].map((beside) => backdropAt(painting, beside, item, null));
 }
 
 /** Items that may lie at a point, those around its scroll container by where the point would come to lie. */
@@ -128,24 +146,52 @@ class Canvases {
     current.colours = overlay(current.colours, layer);
   }
 
+  /**
+   * Filters what is painted so far.
+   * @param beside what a blur of so many px lets run into it
+   */
+  filter(value: string, beside: (blur: number) => readonly Backdrop[]): void {
+    const current = this.#current;
+    const filter = readFilter(value);
+    // Of what lies behind a group only its own part is filtered.
+    if (!filter || this.#stack.length > 1) {
+      current.unknown.add(`backdrop-filter: ${value}`);
+      return;
+    }
+    const near = beside(filter.blur);
+    const blurred = distinct([...current.colours, ...near.flatMap(({ colours }) => colours)]);
+    if (blurred.length > current.colours.length) this.#gradient = true;
+    for (const name of near.flatMap(({ unknown }) => unknown)) current.unknown.add(name);
+    current.colours = few(blurred).map(filter.change);
+  }
+
   #leave(to: Group | null): void {
     const kept = chain(to);
     while (this.#stack.length > 1 && !kept.includes(this.#current.group)) {
       const done = this.#stack.pop()!;
       const under = this.#current;
+      const { opacity, filter } = done.group!;
+      const made = filterOf(filter);
+      if (!made) done.unknown.add(`filter: ${filter}`);
       under.colours = overlay(
         under.colours,
-        done.colours.map((c) => fade(c, done.group!.opacity)),
+        done.colours.map((c) => fade(made ? made.change(c) : c, opacity)),
       );
       for (const name of done.unknown) under.unknown.add(name);
     }
   }
 
   finish(): Backdrop {
-    const unknown = new Set(this.#stack.flatMap((s) => [...s.unknown]));
     this.#leave(null);
-    return { colours: this.#stack[0]!.colours, unknown: [...unknown], gradient: this.#gradient };
+    const [page] = this.#stack;
+    return { colours: page!.colours, unknown: [...page!.unknown], gradient: this.#gradient };
   }
+}
+
+/** The filter of a group; null where it is not known, or blurs what is in it. */
+function filterOf(value: string): Filter | null {
+  const filter = readFilter(value);
+  return filter?.blur === 0 ? filter : null;
 }
 
 function chain(group: Group | null): (Group | null)[] {
@@ -168,8 +214,6 @@ function layersOf(item: PaintItem, x: number, y: number, styleOf: (box: Box) => 
   const { box } = item.node;
   const layers: Layer[] = [];
   const style = styleOf(box);
-  // What lies behind is filtered before the background is painted over it.
-  if (style.backdropFilter !== 'none') layers.push(`backdrop-filter: ${style.backdropFilter}`);
   if (style.backgroundColor.a > 0) layers.push([style.backgroundColor]);
   if (!style.backgroundClip.includes('text')) {
     for (const image of style.backgroundImage.toReversed()) {
@@ -206,7 +250,15 @@ function pictureAt(image: BackgroundImage, tiling: Tiling | null, x: number, y: 
 
 function overlay(under: readonly Rgba[], over: readonly Rgba[]): readonly Rgba[] {
   if (over.length === 1 && over[0]!.a >= 1) return over;
-  const all = under.flatMap((u) => over.map((o) => compose(o, u)));
+  return few(under.flatMap((u) => over.map((o) => compose(o, u))));
+}
+
+function distinct(colours: readonly Rgba[]): readonly Rgba[] {
+  const seen = new Map(colours.map((c) => [`${c.r} ${c.g} ${c.b} ${c.a}`, c]));
+  return [...seen.values()];
+}
+
+function few(all: readonly Rgba[]): readonly Rgba[] {
   if (all.length <= KEEP) return all;
   const sorted = [...all].sort((a, b) => luminance(flat(a)) - luminance(flat(b)));
   return [...sorted.slice(0, KEEP / 2), ...sorted.slice(-KEEP / 2)];

@@ -3,6 +3,7 @@ export { paintOrder, type Group, type PaintItem } from './order.js';
 export { stackingReasons, usedZIndex } from './stacking.js';
 export { elementOf, covers, clipped } from './hit.js';
 export { PointIndex } from './point-index.js';
+export { readFilter, type Filter } from './filters.js';
 export { backdropAt, type Backdrop, type Painting, type Point } from './backdrop.js';
 export {
   apply,

@@ -2,9 +2,11 @@ import type { Box } from '../boxes/index.js';
 import { isPositioned, type PaintNode } from './nodes.js';
 import { stackingReasons, usedZIndex } from './stacking.js';
 
-/** A group painted as a whole, then made see-through. */
+/** A group painted as a whole, then filtered and made see-through. */
 export interface Group {
   readonly opacity: number;
+  /** The filter property, `none` where it has none. */
+  readonly filter: string;
   readonly parent: Group | null;
 }
 
@@ -39,13 +41,17 @@ export function paintOrder(roots: readonly PaintNode[]): readonly PaintItem[] {
   return out;
 }
 
-const opacityOf = (box: Box): number => (box.anonymous || box.inner === 'text' ? 1 : box.style.opacity);
+function groupOf(box: Box, outer: Group | null): Group | null {
+  if (box.anonymous || box.inner === 'text') return outer;
+  const { opacity, filter } = box.style;
+  return opacity < 1 || filter !== 'none' ? { opacity, filter, parent: outer } : outer;
+}
+
 const byTree = (a: Layer, b: Layer): number => a.node.box.id - b.node.box.id;
 
 function paintContext(layer: Layer, outer: Group | null, out: PaintItem[]): void {
   const { node } = layer;
-  const opacity = opacityOf(node.box);
-  const group = opacity < 1 ? { opacity, parent: outer } : outer;
+  const group = groupOf(node.box, outer);
   const parts = collect(node);
   const { layers } = parts;
   const emit = (item: PaintNode) => out.push({ node: item, group, index: out.length });

@@ -2,7 +2,7 @@ import type { Rect } from '../../core/base/index.js';
 import { faceIn, usedFontSize, isFormControl, type Box } from '../../core/boxes/index.js';
 import type { ComputedStyle } from '../../core/cascade/index.js';
 import type { ElementNode, Page, Scene } from '../../core/index.js';
-import { canvasGround } from '../../core/paint/index.js';
+import { canvasGround, readFilter } from '../../core/paint/index.js';
 import type { Group, Matrix, Outline, PaintItem, PaintNode } from '../../core/paint/index.js';
 import { drawControl, drawNative } from './controls.js';
 import type { Definitions } from './definitions.js';
@@ -54,7 +54,12 @@ class Groups {
 
   #close(): void {
     const done = this.#open.pop()!;
-    this.#open[this.#open.length - 1]!.shapes.push(group(done.shapes, { opacity: done.group!.opacity }));
+    const { opacity, filter } = done.group!;
+    const attributes = {
+      ...(opacity < 1 ? { opacity } : {}),
+      ...(readFilter(filter) && filter !== 'none' ? { filter } : {}),
+    };
+    this.#open[this.#open.length - 1]!.shapes.push(group(done.shapes, attributes));
   }
 
   finish(): readonly Shape[] {
