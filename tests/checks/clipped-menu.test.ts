@@ -13,6 +13,13 @@ const FAULTY: readonly Faulty[] = [
     mended: page('nav{overflow:visible;height:40px}'),
   },
   {
+    name: 'the same of a panel that waits beyond the edge of the page',
+    page: page('.s.s{display:block;left:-999em}.p:hover .s,.p:focus-within .s{left:0}nav{overflow:hidden;height:40px}'),
+    finds: ['cut normal '],
+    mended: page('.s.s{display:block;left:-999em}.p:hover .s,.p:focus-within .s{left:0}'),
+    also: ['unseen-focus'],
+  },
+  {
     name: 'a bar that clips by containment',
     page: page('nav{contain:paint}'),
     finds: ['cut normal '],

@@ -26,6 +26,22 @@ const FAULTY: readonly Faulty[] = [
     options: RANGE,
     mended: page(''),
   },
+  {
+    name: 'the way home is none to where the menu leads',
+    page: menuPage(
+      'nav ul ul{display:none}li.on>ul{display:block}@media(max-width:600px){nav{display:none}}',
+      `<li><a href=index.html>Home</a></li><li><button onclick="parentNode.classList.toggle('on')">Times</button><ul>${links('Summer', 'Winter')}</ul></li>${links('Fares')}`,
+      '<p><a href=index.html>Tidewrack</a></p>',
+    ),
+    finds: ['none normal Main'],
+    widths: '320–600',
+    also: ['state-unannounced', 'submenu-uncued', 'needs-script', 'unseen-focus'],
+    options: RANGE,
+    mended: menuPage(
+      'nav ul ul{display:none}li.on>ul{display:block}',
+      `<li><a href=index.html>Home</a></li><li><button onclick="parentNode.classList.toggle('on')">Times</button><ul>${links('Summer', 'Winter')}</ul></li>${links('Fares')}`,
+    ),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   {

@@ -10,8 +10,8 @@ import {
 } from '../findings/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { endsOf, type Rung } from '../ladder/index.js';
-import { findMenus, formOf, unseenMenus, type Menu, type MenuForm } from '../menus/index.js';
-import { addressFrom, type Page } from '../scene/index.js';
+import { findMenus, formOf, laysOut, sceneAfter, unseenMenus, type Menu, type MenuForm } from '../menus/index.js';
+import { addressFrom, type Page, type Scene } from '../scene/index.js';
 import { findingsAtHeights } from './heights.js';
 import { auditOptions, chooseChecks, type AuditOptions } from './options.js';
 import { Plan } from './plan.js';
@@ -153,7 +153,8 @@ function unopened(menu: Menu, plan: Plan): Limit[] {
     // The other presentation of a menu is hidden on purpose.
     const addresses = new Set(menu.items.filter(isShown).map(({ href }) => href));
     for (const item of menu.items)
-      if (!isShown(item) && (item.href === null || !addresses.has(item.href))) hidden.add(item);
+      if (!isShown(item) && (item.href === null || !addresses.has(item.href)) && !isCutOff(item, scene, plan.page))
+        hidden.add(item);
   }
   if (hidden.size === 0) return [];
   return [
@@ -166,6 +167,14 @@ function unopened(menu: Menu, plan: Plan): Limit[] {
     },
   ];
 }
+
+/** Whether a move opens what an item stands in, though something cuts it off there: that is a finding of its own. */
+const isCutOff = ({ element, parent }: Menu['items'][number], scene: Scene, page: Page): boolean =>
+  parent !== null &&
+  (['hover', 'focus', 'press'] as const).some((by) => {
+    const after = sceneAfter({ by, element: parent.element }, page, scene.setting);
+    return after !== null && laysOut(element, scene, after);
+  });
 
 /** The menus of a page as plain data. */
 export const describeMenus = (page: Page): readonly AuditedMenu[] =>

@@ -2,7 +2,7 @@ import { collapseSpace, descendants, textContent, type ElementNode } from '../ht
 import { setting, type Move, type Page, type Setting } from '../scene/index.js';
 import { isControl } from './items.js';
 import { isLink, linkCount, linksIn } from './links.js';
-import { sceneAfter } from './openings.js';
+import { laysOut, sceneAfter } from './openings.js';
 
 /** Where panels are hidden: on a wide screen those of drop-downs, on a narrow one those of accordions. */
 const WIDTHS = [1280, 375] as const;
@@ -42,9 +42,7 @@ function brings(links: readonly ElementNode[], move: Move, page: Page, at: Setti
   const [rest, after] = [page.scene(at), sceneAfter(move, page, at)];
   return (
     after !== null &&
-    links.some(
-      (link) => (after.isVisible(link) && !rest.isVisible(link)) || (after.reach(link) !== null && !rest.reach(link)),
-    )
+    links.some((link) => laysOut(link, rest, after) || (after.reach(link) !== null && !rest.reach(link)))
   );
 }
 

@@ -1,3 +1,4 @@
+import { bottom, right, type Rect } from '../base/index.js';
 import type { StyleTree } from '../cascade/index.js';
 import { AFFECTS } from '../css/index.js';
 import { closest, descendants, isAncestorOrSelf, sameChanges, selectorOf, type ElementNode } from '../html/index.js';
@@ -151,6 +152,14 @@ export function sceneAfter(move: Move, page: Page, at: Setting): Scene | null {
   const pose = poseAfter(page, [move], at);
   return pose.left ? null : page.scene({ ...at, pose }, page.scene(at));
 }
+
+/** Whether a move lays an element out where people look, be it cut off there: before it was invisible, or off the page. */
+export const laysOut = (element: ElementNode, before: Scene, after: Scene): boolean =>
+  after.isVisible(element) &&
+  (!before.isVisible(element) || (isOff(before.rect(element)) && !isOff(after.rect(element))));
+
+/** Whether something lies above or left of all that can be scrolled to. */
+const isOff = (rect: Rect | null): boolean => rect === null || right(rect) <= 0 || bottom(rect) <= 0;
 
 /** Whether any of some elements out of reach may come into it by other styles: told before anything is laid out. */
 function mayShow(wanted: readonly ElementNode[], from: Scene, { changed, view }: StyleTree): boolean {

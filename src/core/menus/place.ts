@@ -31,7 +31,7 @@ export class Places {
     const room = this.#scene.rect(root)?.width || area.width;
     const narrow =
       Math.max(room, area.width) <= width * SIDE &&
-      area.height >= Math.min(100, 24 * rects.length) &&
+      area.height >= Math.min(60, 12 * rects.length) &&
       area.height > area.width / 3;
     const aside = area.x < width * 0.16 || right(area) > width * 0.84;
     if (narrow && aside && rects.length >= 3 && !row) return 'side';

@@ -7,11 +7,18 @@ export const DRAWER_WORDS = set('drawer offcanvas');
 /** Words that say which part of a menu something is for: the one that opens it, the one that closes it. */
 export const TOGGLE_WORDS = set('toggle toggler burger hamburger opener trigger navicon switcher');
 export const CLOSE_WORDS = set('close closer dismiss overlay backdrop scrim shade');
-export const CURRENT_WORDS = set('current active selected here this');
+export const CURRENT_WORDS = set(
+  'current cur active selected sel here this aktiv aktuell actif active courant activo activa attivo attiva ativo ativa actief',
+);
 export const BRAND_WORDS = set('brand logo title sitename wordmark');
 /** Words of icons that stand for a menu. */
 export const BARS_WORDS = set('bars burger hamburger navicon menu sidebar list');
 const EDGE_WORDS = set('header masthead footer topbar bottombar tabbar banner');
+/** Words that say it of the page only in an id: classes of cards and sections have them too. */
+const EDGE_IDS: ReadonlyMap<string, string> = new Map([
+  ...['head', 'kopf', 'cabecera', 'entete'].map((id) => [id, 'header'] as const),
+  ...['foot', 'fuss', 'pied', 'colophon'].map((id) => [id, 'footer'] as const),
+]);
 /** What has headers and footers of its own. */
 const PART_WORDS = set(
   'card panel modal box widget table list item dialog popover accordion tile tab form dropdown toast post article comment',
@@ -19,6 +26,7 @@ const PART_WORDS = set(
 
 /** Whether one class or the id names the head or the foot of the page, not of a part of it. */
 export const isEdge = (e: ElementNode, edges: ReadonlySet<string> = EDGE_WORDS): boolean =>
+  edges.has(EDGE_IDS.get(e.id?.toLowerCase() ?? '') ?? '') ||
   [...e.classes, ...(e.id ? [e.id] : [])].some((name) => {
     const words = wordsIn(name);
     return words.some((word) => edges.has(word)) && !words.some((word) => PART_WORDS.has(word));

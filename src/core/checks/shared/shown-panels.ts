@@ -1,5 +1,5 @@
 import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
-import { lastMove, mayOpen, type Menu } from '../../menus/index.js';
+import { lastMove, laysOut, mayOpen, type Menu } from '../../menus/index.js';
 import { movesOf, type Move, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 
@@ -46,7 +46,7 @@ export function* unfolded(handle: ElementNode, members: readonly ElementNode[], 
     const move: Move = { by, element: handle };
     if (!mayOpen(subject.page, subject.setting, [move])) continue;
     const after = subject.after(move);
-    if (members.some((e) => after.isVisible(e) && !subject.scene.isVisible(e))) yield after;
+    if (members.some((e) => laysOut(e, subject.scene, after))) yield after;
   }
 }
 

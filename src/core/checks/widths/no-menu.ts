@@ -41,6 +41,8 @@ export const noMenu = defineCheck(
 /** Of its destinations this share must be elsewhere for a menu not to be missed. */
 const ELSEWHERE = 0.5;
 
+const HOME = /^\/?(index\.\w+)?$/;
+
 /** What opens something inside the page's content opens no menu of the site. */
 const inContent = (element: ElementNode): boolean => closest(element, ({ tag }) => tag === 'main') !== null;
 
@@ -55,14 +57,19 @@ function observe(menu: Menu, subject: Subject): Observation[] {
   const reached = reachedAddresses(scene, routes, page);
   const addressesOf = (items: Menu['items']) =>
     items.flatMap(({ href }) => (leadsOn(href) ? [addressOf(href, page)] : []));
-  const standElsewhere = (addresses: readonly string[]) =>
-    addresses.filter((address) => reached.has(address)).length >= addresses.length * ELSEWHERE;
-  const addresses = addressesOf(menu.items);
-  const first = addressesOf(menu.items.filter(({ level }) => level === 1));
+  // The way home is on every page, by the name of the site.
+  const far = addressesOf(menu.items).filter((address) => !HOME.test(address));
+  const addresses = far.length > 0 ? far : addressesOf(menu.items);
+  const top = menu.items.filter(({ level }) => level === 1);
+  const first = addressesOf(top).filter((address) => addresses.includes(address));
+  // Entries that only open something lead nowhere by themselves.
+  const shut = top.filter(({ href, submenu }) => submenu !== null && !leadsOn(href)).length;
+  const standElsewhere = (some: readonly string[], besides = 0) =>
+    some.filter((address) => reached.has(address)).length >= (some.length + besides) * ELSEWHERE;
   // Between queries that do not meet, the seam is the fault.
   if (menuSeams(page, subject.menus).some(({ from, to }) => subject.parts.width >= from && subject.parts.width <= to))
     return [];
-  const held = standElsewhere(addresses) || (first.length > 0 && standElsewhere(first));
+  const held = standElsewhere(addresses) || (first.length > 0 && standElsewhere(first, shut));
   if (addresses.length === 0 || held || mayOpenFilled(subject)) return [];
   return [
     {
