@@ -8,6 +8,12 @@ const page = (css: string, around = '<main>Text</main>') =>
     links('Home', 'Fares', 'Times', 'Boats', 'Crew'),
     around,
   );
+const toggled = (css: string) =>
+  menuPage(
+    `a{color:#222}button{display:none}@media(max-width:600px){button{display:block}nav ul{display:none}.on nav ul{display:block;position:absolute;left:0;padding:0 20px;background:#fff;${css}}}`,
+    links('Home', 'Fares', 'Times'),
+    '<button aria-expanded=false onclick="this.setAttribute(`aria-expanded`,document.body.classList.toggle(`on`))">Menu</button><main>Text</main>',
+  );
 
 const RIGHT_TO_LEFT = page('body{direction:rtl}');
 const FAULTY: readonly Faulty[] = [
@@ -34,6 +40,14 @@ const FAULTY: readonly Faulty[] = [
     widths: '320–598',
     options: RANGE,
     mended: page('ul{display:block;max-width:600px}'),
+  },
+  {
+    name: 'a panel as wide as the screen with room beside its items on top of that',
+    page: toggled('width:100vw'),
+    finds: ['opened normal '],
+    widths: '320–600',
+    options: RANGE,
+    mended: toggled('right:0'),
   },
 ];
 const NEAR: readonly NearMiss[] = [

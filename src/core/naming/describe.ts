@@ -7,7 +7,18 @@ import { roleOf } from './role.js';
 const LONGEST = 60;
 const clip = (text: string): string => (text.length > LONGEST ? `${text.slice(0, LONGEST - 3)}…` : text);
 
-const ownWords = (element: ElementNode): string => clip(collapseSpace(withoutPrivate(textContent(element))));
+const ownWords = (element: ElementNode, view: Glance): string =>
+  clip(collapseSpace(withoutPrivate(spacedText(element, view))));
+
+/** The text of an element, with a space at the edges of blocks. */
+function spacedText(element: ElementNode, view: Glance): string {
+  const parts = element.children.map((child) => {
+    if (child.kind === 'text') return child.data;
+    const text = spacedText(child, view);
+    return /^(inline|contents)$/.test(view.style(child).display) ? text : ` ${text} `;
+  });
+  return parts.join('');
+}
 
 /** What a reader would call a control: its accessible name without the words icon fonts are drawn with; empty if there is none. */
 export function labelOf(element: ElementNode, view: Glance): string {
@@ -15,7 +26,7 @@ export function labelOf(element: ElementNode, view: Glance): string {
   if (name !== '') return clip(name);
   // What has no role of its own has no name either, but may well have words.
   const wordy = roleOf(element, view) === 'generic' && !isIconFont(view.style(element), view.metrics);
-  return wordy ? ownWords(element) : '';
+  return wordy ? ownWords(element, view) : '';
 }
 
 /** What a control without a name is called in a sentence. */
@@ -45,7 +56,7 @@ const hiddenWords = (element: ElementNode, view: Glance): string =>
       textContent(e).trim() === textContent(element).trim(),
   )
     ? ''
-    : ownWords(element);
+    : ownWords(element, view);
 
 /** The nearest id or class at or around an element. */
 function standsAt(element: ElementNode): string {

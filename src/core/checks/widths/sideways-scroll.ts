@@ -13,12 +13,13 @@ export const sidewaysScroll = defineCheck(
     title: 'The menu does not make the page scroll sideways',
     weight: 'hinders',
     scope: 'page',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'inside' },
+    asks: { visitors: ['mouse'], poses: 'opened', widths: 'inside' },
     explains: {
       means:
         'A menu that is wider than the screen makes the whole page slide to and fro under the finger. Whoever enlarges the page has to scroll for each line.',
       rule: [
-        'No part of a menu reaches beyond the screen so that the page can be scrolled sideways.',
+        'No part of a menu reaches beyond the screen so that the page can be scrolled sideways, at rest or with a panel open.',
+        'Where items of a panel lie beyond the screen, that is told as a panel cut off.',
         'Strips that scroll by themselves, and parts parked beside the screen that nothing scrolls to, are no fault. Where something else of the page is wider still, it is not the menu’s.',
       ],
       faulty: '.menu { display: flex } .menu a { white-space: nowrap }',
@@ -33,6 +34,12 @@ export const sidewaysScroll = defineCheck(
           'Let it shrink or wrap (flex-wrap, min-width: 0), scroll by itself (overflow-x: auto), or begin the narrow menu earlier.',
         criteria: [{ number: '1.4.10', level: 'AA' }],
       },
+      opened: {
+        says: 'While it is open, {element} reaches {px} px beyond the {side} edge of the screen, and the page scrolls sideways because of it.',
+        mends:
+          'Let it be no wider than the screen, its padding and borders included (left: 0; right: 0, or box-sizing: border-box).',
+        criteria: [{ number: '1.4.10', level: 'AA' }],
+      },
     },
   },
   inspect,
@@ -40,9 +47,20 @@ export const sidewaysScroll = defineCheck(
 
 const LEAST = 1.5;
 
-function inspect({ scene, menus }: Subject): readonly Observation[] {
+/** An item that reaches farther than this part of it lies beyond the screen. */
+const CUT = 0.25;
+
+function inspect(subject: Subject): readonly Observation[] {
+  const { scene, menus, parts } = subject;
   const { width } = scene.medium;
   if (scene.scrollSize.width <= width + LEAST) return [];
+  if (parts.opened !== null) {
+    const lost = (e: ElementNode) => {
+      const rect = scene.rect(e);
+      return rect !== null && pastEdge(rect, scene) > rect.width * CUT;
+    };
+    if (parts.before().scrollSize.width >= scene.scrollSize.width || [...parts.opened].some(lost)) return [];
+  }
   const own = new Map(
     menus.flatMap((menu) =>
       [menu.root, ...descendants(menu.root), ...menu.toggles.map(({ element }) => element)].map(
@@ -70,7 +88,7 @@ function inspect({ scene, menus }: Subject): readonly Observation[] {
       at: onElement(part),
       menus: [own.get(widest)!],
       state: 'normal',
-      message: 'wide',
+      message: parts.opened === null ? 'wide' : 'opened',
       data: { element: selectorOf(widest), px, side: scene.scrollsLeftwards ? 'left' : 'right' },
       measured: figure(px, 'px'),
       needed: figure(0, 'px'),
