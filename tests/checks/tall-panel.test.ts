@@ -11,6 +11,8 @@ const page = (css: string) =>
 const STICKY = 'nav{position:sticky;top:0;height:40px}nav.open ul.l,nav.open ul{position:absolute}';
 
 const BELOW = 'nav.open ul{top:64px;height:100vh;overflow:auto}';
+const SIDE =
+  'nav ul,nav.open ul{display:block;position:static}#b{display:none}nav{position:fixed;left:0;top:0;width:200px}';
 
 const FAULTY: readonly Faulty[] = [
   {
@@ -43,9 +45,34 @@ const FAULTY: readonly Faulty[] = [
     finds: ['past normal '],
     mended: page(`${BELOW}nav.open ul{height:auto;bottom:0}`),
   },
+  {
+    name: 'a column beside the page that keeps to the screen',
+    page: page(SIDE),
+    finds: ['standing normal Main'],
+    mended: page(`${SIDE}nav{bottom:0;overflow:auto}`),
+  },
+  {
+    name: 'the same of a sticky one that cuts its end off, on low screens alone',
+    page: page(`${SIDE}nav{position:sticky;height:100vh;overflow:hidden;float:left}a{height:38px}`),
+    finds: ['standing normal Main'],
+    widths: '320–960',
+    options: { from: 320, to: 1280 },
+    mended: page(`${SIDE}nav{position:sticky;height:100vh;overflow:auto;float:left}a{height:38px}`),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'a panel that scrolls with the page', page: page('nav.open ul{position:absolute}') },
+  {
+    name: 'a sticky column that the page carries along to its end',
+    page: page(`${SIDE}nav{position:sticky;float:left}main{margin-left:200px}`),
+  },
+  {
+    name: 'a sheet that waits below the screen',
+    page: page(
+      `${SIDE}nav{top:auto;bottom:0}nav li:nth-child(n+4){position:relative;top:100vh}nav li:nth-child(n+9){display:none}`,
+    ),
+    also: ['unseen-focus'],
+  },
   { name: 'in the flow', page: page('nav.open ul{position:static}') },
   { name: 'short enough for a low screen', page: page('a{height:15px}') },
 ];

@@ -1,8 +1,9 @@
-import { links, menuPage } from '../support/audit.js';
+import { DROP_LINK, dropPage, links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const page = (css: string) =>
   menuPage(`a{color:#222;display:block;line-height:20px}li{float:left}${css}`, links('Home', 'Departures'));
+const drop = (css: string) => dropPage(`.p:hover .s,.p:focus-within .s{display:block}${css}`, DROP_LINK);
 
 const FAULTY: readonly Faulty[] = [
   {
@@ -17,6 +18,12 @@ const FAULTY: readonly Faulty[] = [
     finds: ['cut normal Home', 'cut normal Departures'],
     mended: page('nav{min-height:20px;overflow:hidden}a{padding-top:4px;line-height:1}ul{display:flow-root}'),
   },
+  {
+    name: 'a panel that is as high as its usual text',
+    page: drop('.s{height:30px;overflow:hidden}'),
+    finds: ['cut normal Sula', 'cut normal Kelp'],
+    mended: drop('.s{min-height:30px;overflow:hidden}'),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'an ellipsis', page: page('a{width:120px;overflow:hidden;white-space:nowrap;text-overflow:ellipsis}') },
@@ -30,6 +37,11 @@ const NEAR: readonly NearMiss[] = [
       'Home</a>',
       '<img src=no.png alt="Home again"></a>',
     ),
+  },
+  {
+    name: 'a panel cut off at the usual size too',
+    page: drop('.s{height:16px;overflow:hidden}'),
+    also: ['clipped-menu'],
   },
   { name: 'a strip that scrolls', page: page('ul{display:flex;overflow:auto;width:120px}') },
 ];

@@ -163,7 +163,7 @@ export class Plan {
     const { height, level, figures } = this.options;
     const routes = () => this.#routes(width, visitor);
     const before = () => page.scene(setting(width, { height, visitor }));
-    const usual = () => this.rest(width);
+    const usual = () => this.#subject(width, 'mouse', opening);
     const parts = { page, menus, level, figures, width, height, visitor, routes, before, usual };
     const rest = new Subject({ ...parts, pose: AT_REST, opened: null });
     return opening ? rest.opened(opening) : rest;

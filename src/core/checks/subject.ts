@@ -40,7 +40,7 @@ export interface SubjectParts {
   readonly routes: () => readonly Opening[];
   /** The page before the last move of the pose; at rest the page itself. */
   readonly before: () => Scene;
-  /** The same width at rest as most people see it: scripts on, with a mouse. */
+  /** The same width and pose as most people see it: scripts on, with a mouse. */
   readonly usual: () => Subject;
 }
 

@@ -8,7 +8,7 @@ export const textSpacingClip = defineCheck(
     title: 'Menu text survives wider spacing',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['text-spacing'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['text-spacing'], poses: 'opened', widths: 'ends' },
     explains: {
       means:
         'People with dyslexia or low vision set more space between lines, words and letters. What is cut off then is lost to them.',

@@ -8,7 +8,7 @@ export const zoomedTextClip = defineCheck(
     title: 'Menu text can be enlarged to twice its size',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['large-text'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['large-text'], poses: 'opened', widths: 'ends' },
     explains: {
       means:
         'People with low vision set text at twice its size in their browser. What is cut off then is lost to them.',

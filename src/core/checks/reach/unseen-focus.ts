@@ -5,6 +5,7 @@ import { CLOSED, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusBeneath } from '../shared/beneath.js';
 import { causeOf } from '../shared/causes.js';
+import { standingBelow } from '../shared/kept-below.js';
 import { skipLinks } from '../shared/skip-links.js';
 import { isUndrawn } from '../shared/undrawn.js';
 import type { Subject } from '../subject.js';
@@ -53,9 +54,10 @@ function inspect(subject: Subject): readonly Observation[] {
   if (posed && scene.setting.pose.hovered && !scene.setting.pose.focused) return [];
   const beneath = posed ? new Set<Menu>() : menusBeneath(subject);
   const skips = posed ? [] : skipLinks(subject);
+  const tall = new Set(standingBelow(subject).flatMap(({ below }) => below));
   return tabOrder(scene).flatMap((element): Observation[] => {
     const menu = own.get(element) ?? null;
-    if ((!menu && !skips.includes(element)) || atRest?.has(element)) return [];
+    if ((!menu && !skips.includes(element)) || atRest?.has(element) || tall.has(element)) return [];
     const base = { at: onElement(element), menus: menu ? [menu] : [], state: 'normal' as const, message: 'unseen' };
     if (menu && beneath.has(menu) && menu.items.some((item) => item.element === element))
       return [

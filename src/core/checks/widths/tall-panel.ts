@@ -4,9 +4,10 @@ import { resolveLength } from '../../css/index.js';
 import { closest, descendants, selectorOf, type ElementNode } from '../../html/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { boundsOf, type Clip } from '../../paint/index.js';
-import { scrolledScene, type Scene } from '../../scene/index.js';
+import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
+import { isKeptBelow, PART_LOST, standingBelow, type StandingPart } from '../shared/kept-below.js';
 import { shownPanels, type ShownPanel } from '../shared/shown-panels.js';
 import type { Subject } from '../subject.js';
 
@@ -24,6 +25,7 @@ export const tallPanel = defineCheck(
         'A panel that keeps to the screen, is taller than it and does not scroll hides its last links from everyone, first on low and enlarged screens.',
       rule: [
         'The last item of an opened panel can be brought into view: the panel is no taller than the screen, scrolls by itself, or scrolls with the page. Also on a screen 375 px high.',
+        'The same of a menu that stands beside the page and keeps to the screen: also on a screen 375 px high, up to 960 px wide.',
         'Where a script hears of wheels or fingers on it, a person has to look.',
       ],
       faulty: '.panel { position: fixed; inset: 0 auto auto 0 }',
@@ -37,6 +39,11 @@ export const tallPanel = defineCheck(
         mends: 'Give {panel} max-height: 100dvh (less the bar above it) and overflow-y: auto.',
         criteria: [{ number: '1.4.10', level: 'AA' }],
       },
+      standing: {
+        says: 'What stands in {panel} keeps to the screen, reaches {px} px below it ({height} px high) and does not scroll: {count} of {all} items cannot be reached.',
+        mends: 'Give {panel} max-height: 100dvh (less what stands above it) and overflow-y: auto.',
+        criteria: [{ number: '1.4.10', level: 'AA' }],
+      },
       past: {
         says: 'The panel of {handle} scrolls, but ends {px} px below the screen ({height} px high): even at its end {count} of {all} items stay out of view.',
         mends:
@@ -45,18 +52,39 @@ export const tallPanel = defineCheck(
       },
     },
   },
-  (subject) => shownPanels(subject).flatMap((panel) => observe(panel, subject)),
+  (subject) => [
+    ...shownPanels(subject).flatMap((panel) => observe(panel, subject)),
+    ...standingBelow(subject).map((part) => standing(part, subject)),
+  ],
 );
 
-/** Less than this share of an item below the edge leaves it usable. */
-const SHARE = 0.5;
+function standing({ root, menu, members, below }: StandingPart, { scene }: Subject): Observation {
+  const { height } = scene.medium;
+  const low = Math.max(...below.flatMap((e) => scene.rect(e) ?? []).map(bottom));
+  return {
+    at: onElement(root),
+    menus: [menu],
+    state: 'normal',
+    message: 'standing',
+    data: {
+      px: Math.round(low - height),
+      height,
+      count: below.length,
+      all: members.length,
+      panel: selectorOf(root),
+    },
+    measured: figure(Math.round(low), 'px'),
+    needed: figure(height, 'px'),
+    cause: causeOf(scene.style(root), 'height') ?? causeOf(scene.style(root), 'position'),
+  };
+}
 
 function observe({ root, handle, menu, controls }: ShownPanel, subject: Subject): Observation[] {
   const { scene } = subject;
   const parents = new Set(menu.items.filter(({ element }) => controls.includes(element)).map(({ parent }) => parent));
   const members = menu.items.filter((item) => parents.has(item.parent)).map(({ element }) => element);
   const { height } = scene.medium;
-  const below = members.filter((e) => isBelow(e, scene, height) && !isReached(e, subject));
+  const below = members.filter((e) => isKeptBelow(e, subject));
   const past = below.length > 0 ? [] : members.flatMap((e) => pastEnd(e, scene) ?? []);
   const count = below.length + past.length;
   const low = Math.max(0, ...past, ...below.flatMap((e) => scene.rect(e) ?? []).map(bottom));
@@ -95,7 +123,7 @@ function pastEnd(element: ElementNode, scene: Scene): number | null {
   const scrollers = node.clips.filter(({ scrolls }) => scrolls);
   if (!scrollers.some(({ matrix, rect: own }) => bottom(boundsOf(matrix, own)) > height + 1)) return null;
   const last = bottom(rect) - scrollers.reduce((sum, clip) => sum + roomBelow(clip, scene), 0);
-  return last - height >= rect.height * SHARE ? last : null;
+  return last - height >= rect.height * PART_LOST ? last : null;
 }
 
 /** How far the content of a scroller can be scrolled up, px. */
@@ -113,21 +141,3 @@ function roomBelow({ box: { element }, matrix, rect }: Clip, scene: Scene): numb
 const isMovedByScript = (root: ElementNode, { page }: Subject): boolean =>
   closest(root, (e) => e.tag !== 'body' && e.tag !== 'html' && page.hearing.on(e, DRAGS)) !== null;
 const DRAGS = /^(wheel|mousewheel|DOMMouseScroll|touchmove|pointermove)$/;
-
-/** Whether most of an item lies below the screen in something that keeps to it. */
-function isBelow(element: ElementNode, scene: Scene, height: number): boolean {
-  const rect = scene.rect(element);
-  if (!rect || !scene.isVisible(element) || bottom(rect) - height < rect.height * SHARE) return false;
-  const nodes = scene.nodes(element);
-  if (nodes.some(({ clips }) => clips.some((clip) => clip.scrolls))) return false;
-  return nodes.some(({ fixed }) => fixed) || closest(element, (e) => scene.style(e).position === 'sticky') !== null;
-}
-
-/** Whether scrolling the page brings an item of a sticky part into view. */
-function isReached(element: ElementNode, { page, setting, scene }: Subject): boolean {
-  if (scene.nodes(element).some(({ fixed }) => fixed)) return false;
-  const rect = scene.rect(element)!;
-  const at = scrolledScene(page, setting, bottom(rect));
-  const now = at.rect(element);
-  return now !== null && bottom(now) - at.setting.scroll.y <= at.medium.height + 1;
-}
