@@ -33,6 +33,10 @@ const FAULTY: readonly Faulty[] = [
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'a link to this page that looks like the others', page: menuPage('a{color:#222}', OWN) },
+  {
+    name: 'a class on the one item that shows',
+    page: page('<li><a class=current href=h.html>Home</a></li>', 'a:not(.current){display:none}'),
+  },
   { name: 'marked', page: MENDED },
   { name: 'a class that changes nothing', page: page('<li><a class=current href=h.html>Home</a></li>', '') },
   { name: 'no link', page: page('<li class=active><a>Home</a></li>', '.active a{color:red}') },

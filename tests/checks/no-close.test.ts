@@ -5,6 +5,8 @@ const SCRIPT =
   "document.querySelector('.menu-toggle').onclick=()=>document.querySelector('nav').classList.toggle('open')";
 const page = (css: string, inside = '', script = '') =>
   `<!doctype html><style>.menu-toggle{display:block;width:60px;height:44px}nav{display:none;position:fixed;inset:0;background:#fff}nav.open{display:block}nav ul{margin-top:80px}${css}</style><button class=menu-toggle aria-label=Menu>Menu</button><nav aria-label=Main>${inside}<ul>${links('Home', 'Fares', 'Times')}</ul></nav><p>Text</p><script>${SCRIPT};${script}</script>`;
+const dialog = (inside: string, script = '', attributes = '') =>
+  `<!doctype html><button class=menu-toggle onclick="d.showModal()">Menu</button><dialog id=d aria-label=Menu ${attributes} style="width:200px;margin:0">${inside}<nav aria-label=Main><ul>${links('Home', 'Fares', 'Times')}</ul></nav></dialog><script>const d=document.querySelector('#d');${script}</script>`;
 const MENDED = page('.menu-toggle{position:relative;z-index:2}nav{z-index:1}');
 const FAULTY: readonly Faulty[] = [
   {
@@ -19,6 +21,12 @@ const FAULTY: readonly Faulty[] = [
   },
   { name: 'the toggle beneath', page: page(''), finds: ['trapped normal Menu'], mended: MENDED },
   {
+    name: 'a modal dialog, small as it is',
+    page: dialog(''),
+    finds: ['modal normal Menu'],
+    mended: dialog('<form method=dialog><button>Close</button></form>'),
+  },
+  {
     name: 'by a checkbox',
     page: `<!doctype html><style>nav{display:none;position:fixed;inset:0;background:#fff}#k:checked ~ nav{display:block}</style><input id=k type=checkbox><label for=k class=menu-toggle>Menu</label><nav aria-label=Main><ul>${links('Home', 'Fares', 'Times')}</ul></nav>`,
     finds: ['trapped normal Menu'],
@@ -27,6 +35,11 @@ const FAULTY: readonly Faulty[] = [
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'the toggle above', page: MENDED },
+  { name: 'a dialog that a press beside it closes', page: dialog('', '', 'closedby=any') },
+  {
+    name: 'the same by a script',
+    page: dialog('', "d.addEventListener('click',(e)=>{if(e.target===d)d.close()})"),
+  },
   {
     name: 'a close button',
     page: page(

@@ -3,19 +3,26 @@ import { describeCheck, type Faulty, type NearMiss } from '../support/check-test
 
 const OPEN = '.p:hover .s,.p:focus-within .s{display:block}';
 const MENDED = dropPage(`${OPEN}.p > a::after{content:' ▾'}`, DROP_LINK);
+const DETAILS = `${links('Home')}<li><details><summary>Islands</summary><ul><li><a href=s.html>Sula</a></li></ul></details></li>`;
 const FAULTY: readonly Faulty[] = [
   { name: 'a plain link', page: dropPage(OPEN, DROP_LINK), finds: ['uncued normal Islands'], mended: MENDED },
   {
     name: 'a summary without its marker',
-    page: menuPage(
-      'summary{list-style:none;display:block}',
-      `${links('Home')}<li><details><summary>Islands</summary><ul><li><a href=s.html>Sula</a></li></ul></details></li>`,
-    ),
+    page: menuPage('summary{list-style:none;display:block}', DETAILS),
     finds: ['uncued normal Islands'],
-    mended: menuPage(
-      '',
-      `${links('Home')}<li><details><summary>Islands</summary><ul><li><a href=s.html>Sula</a></li></ul></details></li>`,
-    ),
+    mended: menuPage('', DETAILS),
+  },
+  {
+    name: 'a summary whose marker is nothing',
+    page: menuPage('summary::marker{content:""}', DETAILS),
+    finds: ['uncued normal Islands'],
+    mended: menuPage('summary::marker{content:"+ "}', DETAILS),
+  },
+  {
+    name: 'a summary in a list style of none',
+    page: menuPage('summary{list-style:none}', DETAILS),
+    finds: ['uncued normal Islands'],
+    mended: menuPage('summary{list-style:none}summary::after{content:"▾"}', DETAILS),
   },
 ];
 const NEAR: readonly NearMiss[] = [

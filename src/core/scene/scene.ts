@@ -247,7 +247,7 @@ export class Scene extends Glance {
 
   /** What a press at a point of the document reaches, or null. */
   hit(x: number, y: number): ElementNode | null {
-    const modal = this.#modal;
+    const { modal } = this;
     const item = this.#points.hit(x, y, (element) => !modal || element === null || isAncestorOrSelf(modal, element));
     const element = item && elementOf(item);
     return element && isPicture(element) ? (this.#graphics(element)?.hit(x, y) ?? element) : element;
@@ -277,7 +277,7 @@ export class Scene extends Glance {
   }
 
   /** The modal dialog on top: all of the page outside of it is inert. @spec html §6.3.2 */
-  get #modal(): ElementNode | null {
+  get modal(): ElementNode | null {
     const tops = this.roots.slice(1).flatMap(({ box }) => (box.pseudo === null && box.element ? [box.element] : []));
     return tops.findLast((element) => element.tag === 'dialog' && !element.attributes.has('popover')) ?? null;
   }

@@ -59,7 +59,7 @@ function activate(active: ElementNode, pressed: ElementNode, actor: Actor): void
     const control = controlOf(active, actor.document);
     if (control && !isAncestorOrSelf(control, pressed)) click(actor, control);
   } else if (active.tag === 'summary') pressSummary(active, actor);
-  else if (active.tag === 'button' || (active.tag === 'input' && typeOf(active) === 'button'))
+  else if (active.tag === 'button' || (active.tag === 'input' && /^(button|submit|image)$/.test(typeOf(active))))
     pressButton(active, actor);
   else if (active.tag === 'a' || active.tag === 'area') pressLink(active, actor);
 }
@@ -120,12 +120,25 @@ function pressButton(button: ElementNode, actor: Actor): void {
   if (popover?.attributes.has('popover')) return show(popover, action, actor);
   const commanded = target('commandfor');
   const command = (button.attributes.get('command') ?? '').toLowerCase();
-  if (!commanded) return;
+  if (!commanded) return submitDialog(button, actor);
   if (actor.fire(commanded, 'command', { command })) return;
   const words = /^(show|hide|toggle)-popover$/.exec(command);
   if (words && commanded.attributes.has('popover')) show(commanded, words[1]!, actor);
   else if (commanded.tag === 'dialog' && command === 'show-modal') actor.toggle(commanded, true);
   else if (commanded.tag === 'dialog' && /^(request-)?close$/.test(command)) actor.toggle(commanded, false);
+}
+
+/** A form of dialogs that is sent closes the dialog it stands in. @spec html §4.10.22.3 (form submission, dialog) */
+function submitDialog(button: ElementNode, actor: Actor): void {
+  if (button.attributes.has('command') || !/^(submit|image|)$/.test(typeOf(button))) return;
+  const owner = button.attributes.get('form');
+  const form = owner === undefined ? closest(button, (e) => e.tag === 'form') : actor.document.byId(owner);
+  const method = button.attributes.get('formmethod') ?? form?.attributes.get('method') ?? '';
+  const dialog = form && closest(form, (e) => e.tag === 'dialog');
+  if (!dialog || method.toLowerCase() !== 'dialog' || !actor.standing.isOn(dialog, 'open')) return;
+  if (actor.fire(form, 'submit')) return;
+  actor.toggle(dialog, false);
+  actor.fire(dialog, 'close');
 }
 
 const isAuto = (e: ElementNode): boolean =>

@@ -51,7 +51,11 @@ function observe(item: MenuItem, menu: Menu, subject: Subject): Observation[] {
     )
   )
     return [];
-  const beside = menu.items.filter((i) => i !== item && i.parent === item.parent && i.current === null);
+  // Of two of which one is hidden nobody sees how they differ.
+  const isShown = (e: ElementNode) => scene.reach(e) !== null;
+  const beside = menu.items.filter(
+    (i) => i !== item && i.parent === item.parent && i.current === null && isShown(i.element) === isShown(element),
+  );
   // A button looks like a button, wherever it stands: only links tell how links usually look.
   const others = guessed ? beside.filter((i) => i.element.tag === 'a') : beside;
   if (others.length < (guessed ? 2 : 1) || !others.every((i) => standsOut(element, i.element, scene))) return [];

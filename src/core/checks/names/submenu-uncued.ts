@@ -74,12 +74,7 @@ function isCued(handle: ElementNode, panel: ElementNode, subject: Subject): bool
   )
     return true;
   return [...parts, handle].some((e) => {
-    if (
-      e.tag === 'summary' &&
-      scene.style(e).display === 'list-item' &&
-      JSON.stringify(scene.style(e).listStyleType) !== '"none"'
-    )
-      return true;
+    if (e.tag === 'summary' && hasMarker(e, scene)) return true;
     if (generates(e, scene)) return true;
     if (e === handle || e === entry) return scene.style(e).backgroundImage.length > 0;
     const drawn =
@@ -90,6 +85,15 @@ function isCued(handle: ElementNode, panel: ElementNode, subject: Subject): bool
     const isDrawn = drawn || empty || (e.tag === 'button' && e !== handle);
     return isDrawn && (scene.reach(e) !== null || isHollow(e, subject));
   });
+}
+
+/** Whether the triangle of a details element shows. */
+function hasMarker(summary: ElementNode, scene: Scene): boolean {
+  const { display, listStyleType, listStyleImage } = scene.style(summary);
+  const content = scene.styles.pseudo(summary, 'marker')?.content ?? 'normal';
+  if (content === 'none' || (typeof content !== 'string' && !content.items.some(isSign))) return false;
+  const none = 'name' in listStyleType && listStyleType.name === 'none';
+  return display === 'list-item' && !(none && listStyleImage === null);
 }
 
 /** Whether a sign is drawn before or after an element: words, a triangle of borders, a picture; lines beneath it are none. */

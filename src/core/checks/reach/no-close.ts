@@ -24,6 +24,7 @@ export const noClose = defineCheck(
         'A menu that opens over the whole page and cannot be closed holds its visitor: all they can do is follow a link or leave.',
       rule: [
         'Where an opened panel covers four fifths of the screen or more, a control that can be got to closes it: the toggle itself, a button in the panel, or what lies around it.',
+        'A modal dialog makes all beside it inert, however small it is.',
         'Beside the panel a press closes it too where a strip of 24 px is left: with the Escape key, or by itself as popovers do.',
       ],
       faulty: '.menu.open { position: fixed; inset: 0; z-index: 9 } over a toggle with no z-index',
@@ -35,6 +36,11 @@ export const noClose = defineCheck(
         says: 'The panel that {subject} opens covers the page, and nothing in reach closes it: the toggle lies beneath it.',
         mends: 'Put a close button into the panel, or keep the toggle above it.',
         criteria: [{ number: '2.1.2', level: 'A' }],
+      },
+      modal: {
+        says: '{subject} opens a modal dialog, and nothing in it closes it: all of the page beside it is dead then, the toggle too, and without a keyboard nobody gets out.',
+        mends: 'Put a close button into the dialog, or let a press beside it close it (closedby="any").',
+        criteria: [],
       },
     },
   },
@@ -54,17 +60,21 @@ function inspect(subject: Subject): readonly Observation[] {
         at: onElement(panel.handle),
         menus: [panel.menu],
         state: 'normal',
-        message: 'trapped',
+        message: cover === open.modal ? 'modal' : 'trapped',
         data: { subject: subjectOf(panel.handle, subject.scene) },
       },
     ];
   });
 }
 
-/** The fixed or absolute part around a panel's entries that covers most of the screen; null if there is none. */
+/**
+ * The fixed or absolute part around a panel's entries that covers most of the screen, or the modal dialog they stand
+ * in, however small; null if there is none.
+ */
 function coveringPart({ hidden }: Panel, open: Scene): ElementNode | null {
   const { width, height } = open.medium;
   for (let e: ElementNode | null = hidden.find((h) => open.reach(h) !== null) ?? null; e; e = e.parent) {
+    if (e === open.modal) return e;
     const { position } = open.style(e);
     if (position !== 'fixed' && position !== 'absolute') continue;
     const rect = open.seen(e);
@@ -90,7 +100,7 @@ function beside(cover: ElementNode, open: Scene): readonly ElementNode[] {
     [height - bottom(area), width / 2, (bottom(area) + height) / 2],
   ];
   return strips.flatMap(([room, x, y]) =>
-    room < STRIP ? [] : (open.hit(x + scrolledX, y + scrolledY) ?? open.document.root),
+    room < STRIP ? [] : (open.hit(x + scrolledX, y + scrolledY) ?? open.modal ?? open.document.root),
   );
 }
 
