@@ -38,7 +38,6 @@ const KERNED: readonly (readonly [number, number])[] = [
 const WIDE = { regular: 'DejaVuSans', bold: 'DejaVuSans-Bold' } as const;
 const isLetter = (code: number): boolean =>
   code < 0x250 || (code >= 0x370 && code < 0x530) || (code >= 0x2010 && code < 0x2040);
-const LAST_OF_PLANE = 0xffff;
 
 interface Face {
   unitsPerEm: number;
@@ -124,8 +123,7 @@ function readFallback(): Pick<Face, 'unitsPerEm' | 'ascent' | 'descent' | 'lineG
     for (const code of extra.characterSet)
       advances.set(code, (extra.glyphForCodePoint(code).advanceWidth / extra.unitsPerEm) * font.unitsPerEm);
   }
-  for (const code of font.characterSet)
-    if (code <= LAST_OF_PLANE) advances.set(code, font.glyphForCodePoint(code).advanceWidth);
+  for (const code of font.characterSet) advances.set(code, font.glyphForCodePoint(code).advanceWidth);
   const { unitsPerEm, ascent, descent, lineGap } = font;
   return { unitsPerEm, ascent, descent: -descent, lineGap, advances: runs(advances) };
 }

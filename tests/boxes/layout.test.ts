@@ -57,6 +57,7 @@ import { cases as outOfLines } from './cases/out-of-lines.js';
 import { cases as lineEndsMore } from './cases/line-ends-more.js';
 import { cases as lineEnds } from './cases/line-ends.js';
 import { cases as looseLines } from './cases/loose-lines.js';
+import { cases as shapedText } from './cases/shaped-text.js';
 import { cases as perspective } from './cases/perspective.js';
 import { cases as ratios } from './cases/ratios.js';
 import { cases as sharedBaselines } from './cases/shared-baselines.js';
@@ -134,6 +135,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'controls among text': realControls,
   'older attributes': oldAttributes,
   'clamped lines': clampedLines,
+  'text as it is shaped': shapedText,
   perspective,
   ratios,
   'heights that are known': knownHeights,

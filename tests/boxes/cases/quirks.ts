@@ -206,4 +206,32 @@ export const cases: readonly LayoutCase[] = [
     },
     doctype: '',
   },
+  {
+    name: 'body as a row',
+    css: 'body{display:flex;align-items:center;margin:10px}#a{height:64px;width:50px}',
+    body: '<i id=a></i><b id=b></b>',
+    boxes: { a: [10, 268, 50, 64], b: [60, 300, 0, 0] },
+    doctype: '',
+  },
+  {
+    name: 'body in rows',
+    css: 'body{display:flex;flex-wrap:wrap}#a{flex:0 0 100%;height:64px}#b{flex:0 0 270px;height:300px}',
+    body: '<i id=a></i><b id=b></b>',
+    boxes: { a: [0, 0, 800, 64], b: [0, 182, 270, 300] },
+    doctype: '',
+  },
+  {
+    name: 'body as a grid',
+    css: 'body{display:grid;margin:10px}#a{height:64px}#b{height:100px}',
+    body: '<i id=a></i><b id=b></b>',
+    boxes: { a: [10, 10, 780, 64], b: [10, 282, 780, 100] },
+    doctype: '',
+  },
+  {
+    name: 'body as a column',
+    css: 'body{display:flex;flex-direction:column;justify-content:center}#a{height:64px}#b{flex:1}',
+    body: '<i id=a></i><b id=b></b>',
+    boxes: { a: [0, 0, 800, 64], b: [0, 64, 800, 0] },
+    doctype: '',
+  },
 ];

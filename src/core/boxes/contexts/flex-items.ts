@@ -21,7 +21,7 @@ import {
   type Frame,
 } from '../used/sizes.js';
 import { isSqueezed, replacedSize } from '../used/replaced.js';
-import { limitedHeight, frameOf, leastByRatio } from './flow-sizes.js';
+import { filledHeight, limitedHeight, frameOf, leastByRatio } from './flow-sizes.js';
 
 /** The container's axes and sizes; all lengths px, NaN where not definite. */
 export interface Container {
@@ -39,6 +39,8 @@ export interface Container {
   readonly crossGap: number;
   /** Its border-box height within its limits. */
   readonly clamped: (outer: number) => number;
+  /** Border-box height it takes at least where none is given. */
+  readonly filled: number;
   readonly layout: Layout;
 }
 
@@ -81,6 +83,7 @@ export function container(job: Job, width: number, height: number): Container {
   const reverse = style.flexDirection.endsWith('reverse');
   const gap = (value: typeof style.rowGap, basis: number) =>
     value === 'normal' ? 0 : snap(resolveLength(value, basis) || 0);
+  const filled = Number.isNaN(height) ? filledHeight(box, () => job.margin, space.height, layout) : 0;
   const gaps = { x: gap(style.columnGap, width), y: gap(style.rowGap, height) };
   return {
     box,
@@ -94,7 +97,8 @@ export function container(job: Job, width: number, height: number): Container {
     crossSize: row ? height : width,
     mainGap: row ? gaps.x : gaps.y,
     crossGap: row ? gaps.y : gaps.x,
-    clamped: (outer) => limitedHeight(job, outer, job.natural),
+    clamped: (outer) => limitedHeight(job, row ? Math.max(outer, filled) : outer, job.natural),
+    filled,
     layout,
   };
 }

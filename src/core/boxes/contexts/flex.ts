@@ -92,7 +92,7 @@ function assemble(
 ): Fragment {
   const { frame, space, specified } = outer;
   const { box, layout } = c;
-  const height = space.fixedHeight ?? c.clamped(specified ?? content.height + frameHeight(frame));
+  const height = space.fixedHeight ?? c.clamped(specified ?? Math.max(content.height + frameHeight(frame), c.filled));
   const dx = frame.border.left + frame.padding.left;
   const dy = frame.border.top + frame.padding.top;
   const children: Placed[] = [];

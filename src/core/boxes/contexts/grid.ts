@@ -8,7 +8,14 @@ import type { Across, Intrinsic, Layout } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
 import { clampHeight, frameHeight, frameWidth, heightFor } from '../used/sizes.js';
-import { limitedHeight, dependsOnHeight, frameOf, refersToHeight, specifiedHeight } from './flow-sizes.js';
+import {
+  filledHeight,
+  limitedHeight,
+  dependsOnHeight,
+  frameOf,
+  refersToHeight,
+  specifiedHeight,
+} from './flow-sizes.js';
 import { columnBaselines, rowBaselines, type GridBaselines } from './grid-baselines.js';
 import { heightInArea, placeInArea } from './grid-items.js';
 import { spanOf, type Lines, type PlacedItem } from './grid-place.js';
@@ -118,8 +125,9 @@ function rowHeights(
       constraint: 'none',
       stretches: stretches(plain(style.alignContent)),
     });
+  const filled = filledHeight(box, () => job.margin, job.space.height, layout);
   const clamped = (content: number) =>
-    limitedHeight(job, content + frameHeight(frame), job.natural) - frameHeight(frame);
+    limitedHeight(job, Math.max(content + frameHeight(frame), filled), job.natural) - frameHeight(frame);
   const heights = rowsIn(height);
   if (!Number.isNaN(height)) return { heights, available: height };
   const contained = containedHeight(box, layout, () => emptyHeight(box, gap));

@@ -44,6 +44,7 @@ export function paragraphOf(container: Box, layout: Pick<Layout, 'breaks' | 'lim
   if (!paragraph) {
     const work: Collecting = { items: [], text: '', collapsible: true };
     for (const child of container.children) collect(child, work);
+    dropSpace(work);
     const { items, text } = work;
     const { levels, rtl } = levelsOf(container, items, text);
     paragraph = {
@@ -76,21 +77,23 @@ function breaksOf(text: string, layout: Pick<Layout, 'breaks' | 'limits'>): Set<
 }
 
 function collect(box: Box, work: Collecting): void {
-  const start = work.text.length;
   const add = (kind: Exclude<Item['kind'], 'text'>, text = '') => {
-    work.items.push({ kind, box, start });
+    work.items.push({ kind, box, start: work.text.length });
     work.text += text;
   };
   if (box.inner === 'text') return collectText(box, work);
   if (isOutOfFlow(box)) return add('out');
   if (isFloating(box)) return add('float');
   if (box.inner === 'break') {
+    dropSpace(work);
     add('break', '\n');
     work.collapsible = true;
   } else if (box.outer === 'atomic') {
     add('atomic', OBJECT);
     work.collapsible = false;
   } else if (box.outer !== 'inline') {
+    // A line may end between a space and the inline box a block stands in.
+    if (work.items[work.items.length - 1]?.kind !== 'open') dropSpace(work);
     add('block', '\n');
     work.collapsible = true;
   } else {
@@ -98,6 +101,23 @@ function collect(box: Box, work: Collecting): void {
     for (const child of box.children) collect(child, work);
     work.items.push({ kind: 'close', box, start: work.text.length });
   }
+}
+
+/**
+ * A space that collapses at the end of a paragraph or in front of a break is not there when its text is shaped; in front
+ * of an absolute box it may still end the line.
+ * @spec css-text-3 §4.1.2
+ */
+function dropSpace(work: Collecting): void {
+  const { items, text } = work;
+  if (!work.collapsible || !text.endsWith(' ')) return;
+  const at = items.findLastIndex(({ kind }) => kind === 'text');
+  const last = items[at];
+  if (last?.kind !== 'text' || !last.text.endsWith(' ') || items.slice(at).some(({ kind }) => kind === 'out')) return;
+  const rest = items.slice(at + 1).map((item) => ({ ...item, start: item.start - 1 }));
+  const kept = last.text.slice(0, -1);
+  items.splice(at, items.length - at, ...(kept === '' ? [] : [{ ...last, text: kept }]), ...rest);
+  work.text = text.slice(0, -1);
 }
 
 function collectText(box: Box, work: Collecting): void {

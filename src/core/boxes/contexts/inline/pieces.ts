@@ -1,4 +1,4 @@
-import { resolveLength } from '../../../css/index.js';
+import { languageOf, resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
@@ -109,14 +109,18 @@ function hasOpenBefore(pieces: readonly Piece[]): boolean {
   return false;
 }
 
-/** Moves break opportunities in front of the opening tags that precede them. */
+/** Moves break opportunities in front of the opening tags that precede them, and of empty boxes in between. */
 function settleOpenings(pieces: Piece[]): Piece[] {
   for (let i = 1; i < pieces.length; i++) {
     const piece = pieces[i]!;
     if (!piece.breakBefore || piece.kind === 'block') continue;
     let first = i;
-    for (let at = i - 1; at >= 0 && /^(open|float|out)$/.test(pieces[at]!.kind); at--)
-      if (pieces[at]!.kind === 'open') first = at;
+    let closed = 0;
+    for (let at = i - 1; at >= 0 && /^(open|close|float|out)$/.test(pieces[at]!.kind); at--) {
+      if (pieces[at]!.kind === 'close') closed++;
+      else if (pieces[at]!.kind === 'open' && closed > 0) closed--;
+      else if (pieces[at]!.kind === 'open') first = at;
+    }
     if (first < i) {
       pieces[i] = { ...piece, breakBefore: false };
       pieces[first] = { ...pieces[first]!, breakBefore: true };
@@ -199,8 +203,15 @@ function kernAcross(
   const a = left.text[left.text.length - 1]!;
   const b = text[0]!;
   const kern = kernBetween(a, b, style, layout);
-  if (Math.abs(kern) < 1e-6) return;
+  if (Math.abs(kern) < 1e-6 || languageAt(left.box) !== languageAt(box)) return;
   pieces[at] = { ...left, width: left.width + kern, trailing: left.trailing > 0 ? left.trailing + kern : 0 };
+}
+
+/** What is written in another language is shaped by itself. */
+function languageAt(box: Box): string {
+  let at = box;
+  while (at.element === null && at.parent) at = at.parent;
+  return at.element ? languageOf(at.element) : '';
 }
 
 /** Whether two styles ask for the same font: being given the same is not enough. */

@@ -43,11 +43,33 @@ const SEPARATORS = /[ \u00a0\u1361\u{10100}\u{10101}\u{1039f}\u{1091f}]/gu;
 /** How many characters separate words in a text. @spec css-text-4 §8.1 (word-separator characters) */
 export const separatorsIn = (text: string): number => text.match(SEPARATORS)?.length ?? 0;
 
+const CURSIVE =
+  /^[\p{Script=Arabic}\p{Script=Hanifi_Rohingya}\p{Script=Mandaic}\p{Script=Mongolian}\p{Script=Nko}\p{Script=Phags_Pa}\p{Script=Syriac}]$/u;
+const PLAIN = /^[\x20-\x7e]*$/;
+const UNSPACED = /[\u200b\n\p{M}\p{Cf}]/gu;
+
+/**
+ * How many characters of a text are spaced: marks stand with their letters, and letters that join one another, with the
+ * digits and signs among them, stay together.
+ * @spec css-text-4 §8.2 (letter-spacing; cursive scripts)
+ */
+function lettersIn(text: string): number {
+  if (PLAIN.test(text)) return text.length;
+  let count = 0;
+  let joined = false;
+  for (const c of text.replace(UNSPACED, '')) {
+    if (CURSIVE.test(c)) joined = true;
+    else if (/\p{L}/u.test(c)) joined = false;
+    if (!joined || c === ' ') count++;
+  }
+  return count;
+}
+
 /** Width of text in a style, letter and word spacing included. */
 export function textWidth(text: string, style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
   const { face, size, kerning, letter, word } = typeOf(style, layout);
   let width = face.width(text, size, kerning);
-  if (letter !== 0) width += letter * [...text].filter((c) => c !== '\u200b' && c !== '\n').length;
+  if (letter !== 0) width += letter * lettersIn(text);
   if (word !== 0) width += word * separatorsIn(text);
   return width;
 }
