@@ -137,7 +137,7 @@ input[type=range i] { margin: 2px; padding: 0; border: none; overflow: visible; 
   color: rgb(157, 150, 142) }
 input[type=color i] { inline-size: 50px; block-size: 27px; padding-block: 1px; padding-inline: 2px;
   border: 1px solid buttonborder; background-color: buttonface }
-input[type=file i] { padding: 0; border: none; background-color: initial; overflow: clip; text-overflow: ellipsis;
+input[type=file i] { color: inherit; padding: 0; border: none; background-color: initial; overflow: clip; text-overflow: ellipsis;
   white-space: pre; text-align: start; align-items: baseline }
 input[type=image i] { padding: 0; border: none; background-color: initial; cursor: pointer }
 button:disabled, input:disabled, select:disabled, textarea:disabled { cursor: default }
@@ -154,11 +154,12 @@ optgroup:disabled { color: graytext }
 ${LIST_BOX} option:checked {
   background-color: rgb(206, 206, 206); color: rgb(16, 16, 16) }
 ${LIST_BOX} option:disabled { color: graytext }
-option { font-weight: normal; line-height: normal; padding-block: 0 1px; padding-inline: 2px; white-space: nowrap;
+option { font-weight: normal; padding-block: 0 1px; padding-inline: 2px; white-space: nowrap;
   min-block-size: 1.2em }
 ${DROP_DOWN} option { align-items: center;
   min-inline-size: 24px; min-block-size: max(24px, 1.2em) }
 optgroup { font-weight: bolder }
+${LIST_BOX} :is(option, optgroup) { line-height: normal !important }
 ${LIST_BOX} { overflow: hidden scroll;
   white-space: nowrap; align-items: flex-start; background-color: field; border-radius: 2px;
   vertical-align: text-bottom }
