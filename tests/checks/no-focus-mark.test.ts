@@ -8,6 +8,8 @@ const opened = (css: string) =>
     links('Home', 'Fares'),
     "<button id=b aria-expanded=false>Menu</button><script>b.onclick=()=>{const n=document.querySelector('nav');b.setAttribute('aria-expanded',n.classList.toggle('open'))}</script>",
   );
+const boxed = (css: string) =>
+  `<!doctype html><html><head><meta name=viewport content="width=device-width"><style>#k{position:absolute;left:-999px}nav ul{display:none}#k:checked ~ nav ul{display:block}${css}</style></head><body><input id=k type=checkbox><label for=k class=menu-toggle>Menu</label><nav aria-label=Main><ul>${links('Home', 'Fares')}</ul></nav></body></html>`;
 const MENDED = page('a:focus{outline:none}a:focus-visible{outline:2px solid #036}');
 const FAULTY: readonly Faulty[] = [
   {
@@ -41,6 +43,12 @@ const FAULTY: readonly Faulty[] = [
     finds: ['unmarked focus Home', 'unmarked focus Fares'],
     mended: MENDED,
   },
+  {
+    name: 'a hidden checkbox whose label shows nothing',
+    page: boxed(''),
+    finds: ['unmarked focus Menu'],
+    mended: boxed('#k:focus-visible + label{outline:2px solid #036}'),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'the ring of browsers', page: page('') },
@@ -52,6 +60,7 @@ const NEAR: readonly NearMiss[] = [
       "<button id=b aria-expanded=false>Menu</button><script>const n=document.querySelector('nav');b.onclick=()=>{n.classList.add('open');b.setAttribute('aria-expanded','true');x.focus()};x.onclick=()=>{n.classList.remove('open');b.setAttribute('aria-expanded','false');b.focus()}</script>",
     ),
   },
+  { name: 'a checkbox that comes into view', page: boxed('#k:focus{left:0}') },
   { name: 'a shadow', page: page('a:focus{outline:none;box-shadow:0 0 0 3px #036}') },
   { name: 'an underline', page: page('a{text-decoration:none}a:focus{outline:none;text-decoration:underline}') },
   { name: 'the entry around it', page: page('a:focus{outline:none}li:focus-within{background:#cde}') },

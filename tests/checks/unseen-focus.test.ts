@@ -7,6 +7,8 @@ const MENDED = dropPage(
 );
 const skip = (css: string) =>
   menuPage(css, links('Home', 'Fares'), '<main id=m>Text</main>').replace('<nav', '<a class=skip href=#m>Skip</a><nav');
+const BOXED = (css: string) =>
+  `<!doctype html><html><head><meta name=viewport content="width=device-width"><style>#k{position:absolute;left:-999px}nav ul{display:none}#k:checked ~ nav ul{display:block}#k:focus-visible + label{outline:2px solid #036}${css}</style></head><body><input id=k type=checkbox><label for=k class=menu-toggle>Menu</label><nav aria-label=Main><ul>${links('Home', 'Fares')}</ul></nav></body></html>`;
 const FAULTY: readonly Faulty[] = [
   {
     name: 'a transparent panel',
@@ -51,6 +53,14 @@ const FAULTY: readonly Faulty[] = [
     finds: ['unseen normal Skip'],
     mended: skip('.skip{position:absolute;left:-999px}.skip:focus{left:0}'),
   },
+  {
+    name: 'a hidden checkbox at widths without its label',
+    page: BOXED('@media(min-width:600px){label{display:none}nav ul{display:block}}'),
+    finds: ['unseen normal '],
+    options: { from: 500, to: 900 },
+    widths: '600–900',
+    mended: BOXED('@media(min-width:600px){label,#k{display:none}nav ul{display:block}}'),
+  },
 ];
 const NEAR: readonly NearMiss[] = [
   {
@@ -68,7 +78,7 @@ const NEAR: readonly NearMiss[] = [
   { name: 'not rendered', page: dropPage('.p:hover .s{display:block}', DROP_LINK) },
   {
     name: 'a checkbox whose label shows',
-    page: `<!doctype html><style>#k{position:absolute;opacity:0}nav ul{display:none}#k:checked ~ nav ul{display:block}</style><input id=k type=checkbox><label for=k class=menu-toggle>Menu</label><nav><ul>${links('Home', 'Fares')}</ul></nav>`,
+    page: BOXED(''),
   },
 ];
 

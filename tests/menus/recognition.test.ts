@@ -115,6 +115,21 @@ describe('menus no landmark marks', () => {
       `<style>.c{float:right;width:180px}.c a{display:block;line-height:30px}</style><div><h2>Islands</h2><div class=c>${row('Fares', 'Times', 'Crews', 'Piers')}</div><p>Two a day.</p></div>`,
       [],
     ],
+    [
+      'a column of buttons that open links',
+      `<style>.c{float:left;width:180px}.c button{display:block;width:100%;height:40px}.p{display:none}</style><div class=c>${['Sula', 'Kelp', 'Mull'].map((x) => `<button onclick="this.nextElementSibling.classList.toggle('p')">${x}</button><div class=p>${row(`${x} East`, `${x} West`)}</div>`).join('')}</div><div><h1>Islands</h1><p>Two a day.</p></div>`,
+      ['sidebar: Sula Sula East Sula West Kelp Kelp East Kelp West Mull Mull East Mull West'],
+    ],
+    [
+      'a row fixed at the lower edge',
+      `<h1>Islands</h1><p>Two a day.</p><div style="position:fixed;bottom:0;width:100%">${row('Fares', 'Times', 'Crews')}</div>`,
+      ['bottom-bar: Fares Times Crews'],
+    ],
+    [
+      'a notice fixed there is none',
+      `<h1>Islands</h1><div style="position:fixed;bottom:0;width:100%">We keep a few things on your device, as told in our ${row('terms', 'rules', 'notes')} and elsewhere.</div>`,
+      [],
+    ],
     ['lines of links one below the other', `<div>${links('Fares', 'Times', 'Crews')}</div><h1>Islands</h1>`, []],
     [
       'what a button that calls itself a menu opens',

@@ -2,7 +2,7 @@ import { bottom, type Rect } from '../base/index.js';
 import { closest, isAncestorOrSelf, type ElementNode } from '../html/index.js';
 import { setting, type Page, type Scene } from '../scene/index.js';
 import { controlsIn } from './items.js';
-import { linksIn, roleWritten, textShare } from './links.js';
+import { isLink, linkCount, linksIn, roleWritten, textShare } from './links.js';
 import { around, type Places } from './place.js';
 import { isForm } from './roots.js';
 
@@ -19,8 +19,8 @@ const COLUMN = 4;
 const HEAD = 200;
 
 /**
- * Menus that neither landmark nor name tells: a row of links across the top of the page, above its first heading, or a
- * column of them at its side.
+ * Menus that neither landmark nor name tells: a row of links across the top of the page, above its first heading, a
+ * column of them, or of what opens them, at its side, or a row that is fixed at the lower edge.
  * @param roots those known already
  */
 export function rootsByPlace(page: Page, roots: readonly ElementNode[], places: Places): readonly ElementNode[] {
@@ -32,13 +32,18 @@ export function rootsByPlace(page: Page, roots: readonly ElementNode[], places: 
   for (const e of document.elements) {
     if (!HOLDERS.has(e.tag) || !mayBe(e) || !apart(e)) continue;
     const scene = page.scene(WIDE);
-    const links = linksIn(e).filter((link) => scene.seen(link) !== null);
-    const place = links.length < FEW ? null : places.of(e, controlsIn(e));
-    if (place === 'top' && e.index < heading && headsPage(links, scene)) out.push(e);
-    else if (place === 'side' && links.length >= COLUMN && !inSection(e)) out.push(e);
+    const shown = controlsIn(e).filter((one) => scene.seen(one) !== null && leads(one));
+    const place = shown.length < FEW ? null : places.of(e, controlsIn(e));
+    if (place === 'top' && e.index < heading && headsPage(shown, scene)) out.push(e);
+    else if (place === 'side' && (shown.length >= COLUMN || !shown.every(isLink)) && !inSection(e)) out.push(e);
+    else if (place === 'bottom') out.push(e);
   }
   return out;
 }
+
+/** A link, or a control right before what holds links: it opens them. */
+const leads = (e: ElementNode): boolean =>
+  isLink(e) ? e.attributes.has('href') : linkCount(e) === 0 && linkCount(e.parent?.elements[e.position + 1] ?? e) > 0;
 
 /** Whether text of a section that has begun with its heading stands around an element: a box in the text, no column beside it. */
 function inSection(e: ElementNode): boolean {

@@ -10,5 +10,6 @@ export { firstRoutes, lastMove, laysOut, mayOpen, moveName, openingsAt, sceneAft
 export { directivesOf } from './directives.js';
 export { copiedByScripts, drawersFilled, filledByScripts, isOuterButton, unseenMenus } from './unseen.js';
 export { navigatesByData } from './links.js';
+export { switchedBy } from './references.js';
 export { shapeOf } from './shape.js';
 export { saysClose } from './toggles.js';

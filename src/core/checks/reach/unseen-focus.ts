@@ -1,6 +1,6 @@
 import { closest, textContent, type ElementNode } from '../../html/index.js';
 import { subjectOf, tabOrder } from '../../naming/index.js';
-import type { Menu } from '../../menus/index.js';
+import { switchedBy, type Menu } from '../../menus/index.js';
 import { CLOSED, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusBeneath } from '../shared/beneath.js';
@@ -47,7 +47,11 @@ export const unseenFocus = defineCheck(
 function inspect(subject: Subject): readonly Observation[] {
   const { scene, menus } = subject;
   const own = new Map(
-    menus.flatMap((menu) => [...menu.items, ...menu.toggles].map(({ element }) => [element, menu] as const)),
+    menus.flatMap((menu) =>
+      [...menu.items, ...menu.toggles].map(
+        ({ element }) => [switchedBy(element, scene.document) ?? element, menu] as const,
+      ),
+    ),
   );
   const posed = subject.parts.opened !== null;
   const atRest = posed ? new Set(tabOrder(subject.page.scene({ ...subject.setting, pose: CLOSED }))) : null;
