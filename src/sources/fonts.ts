@@ -91,7 +91,7 @@ function wrap(font: Font, settings: FeatureSettings = {}): OpenFont {
     has: (code) => font.hasGlyphForCodePoint(code),
     advance: (text, kerning) => {
       try {
-        return font.layout(text, asked(settings, kerning)).advanceWidth;
+        return shaped(font, text, asked(settings, kerning)).advanceWidth;
       } catch {
         return [...text].reduce((sum, c) => sum + font.glyphForCodePoint(c.codePointAt(0)!).advanceWidth, 0);
       }
@@ -106,11 +106,26 @@ const asked = (settings: FeatureSettings, kerning: boolean): Record<string, bool
   ...(kerning ? {} : { kern: false }),
 });
 
+const SIMPLE = /^[\u0000-\u036f]*$/;
+
+/**
+ * A run set in glyphs. Glyphs are kept with the characters they were first made for, which may have been others:
+ * how letters join depends on them.
+ */
+function shaped(font: Font, text: string, features: Record<string, boolean>): ReturnType<Font['layout']> {
+  if (!SIMPLE.test(text))
+    for (const character of text) {
+      const code = character.codePointAt(0)!;
+      font.glyphForCodePoint(code).codePoints = [code];
+    }
+  return font.layout(text, features);
+}
+
 /** Glyph outlines of a run; glyphs no path can be read from are left out. */
 function outlineOf(font: Font, text: string, features: Record<string, boolean>): Glyph[] {
   const out: Glyph[] = [];
   let x = 0;
-  const { glyphs, positions } = font.layout(text, features);
+  const { glyphs, positions } = shaped(font, text, features);
   glyphs.forEach((glyph, i) => {
     const { xAdvance, xOffset, yOffset } = positions[i]!;
     const path = pathOf(glyph);

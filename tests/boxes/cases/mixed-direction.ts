@@ -238,4 +238,34 @@ export const cases: readonly LayoutCase[] = [
     body: '<div id=a dir=rtl><b id=b>گزارش</b> <b id=c>پیچ</b> <b id=d>مُحَمَّد</b></div>',
     boxes: { a: [0, 0, 800, 20], b: [751.84, 1, 48.16, 17], c: [727.78, 1, 19.61, 17], d: [686.78, 1, 36.55, 17] },
   },
+  {
+    name: 'an absolute block behind text from the right',
+    css: '.p{position:absolute;margin:0;width:100px}',
+    body: '<div id=a dir=rtl>ab <p id=b class=p>y</p></div>',
+    boxes: { a: [0, 0, 800, 20], b: [700, 20, 100, 20] },
+  },
+  {
+    name: 'the same behind an empty box',
+    css: '.p{position:absolute;margin:0;width:100px}',
+    body: '<div id=a dir=rtl><i></i><p id=b class=p>y</p></div>',
+    boxes: { a: [0, 0, 800, 0], b: [700, 0, 100, 20] },
+  },
+  {
+    name: 'the same in front of the text',
+    css: '.p{position:absolute;margin:0;width:100px}',
+    body: '<div id=a dir=rtl><p id=b class=p>y</p> ab</div>',
+    boxes: { a: [0, 0, 800, 20], b: [700, 0, 100, 20] },
+  },
+  {
+    name: 'the same in the box that begins the line',
+    css: '.p{position:absolute;margin:0;width:100px}',
+    body: '<div id=a dir=rtl><i><p id=b class=p>y</p></i> ab</div>',
+    boxes: { a: [0, 0, 800, 20], b: [700, 0, 100, 20] },
+  },
+  {
+    name: 'the same between words of both directions',
+    css: '.p{position:absolute;margin:0;width:100px}',
+    body: '<div id=a dir=rtl>שלום <p id=b class=p>y</p> abc</div>',
+    boxes: { a: [0, 0, 800, 20], b: [700, 20, 100, 20] },
+  },
 ];

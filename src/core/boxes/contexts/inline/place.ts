@@ -250,7 +250,7 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
       line.outOfFlow.push({
         box: piece.box,
         x: line.x,
-        first: line.isEmpty,
+        first: line.input.base === null ? line.isEmpty : beginsLine(piece.box, line.input.pieces),
         backwards: piece.level % 2 === 1,
         offset: line.offset,
         inlineContainer: line.stack.findLast((o) => o.style.position !== 'static')?.box ?? null,
@@ -260,6 +260,12 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
       break;
   }
 }
+
+/** Whether nothing stands before an absolute box in a line, in the order of the document. */
+const beginsLine = (box: Box, pieces: readonly Piece[]): boolean =>
+  pieces
+    .slice(0, pieces.findIndex((piece) => piece.box === box))
+    .every(({ kind, text }) => /^(open|float|out)$/.test(kind) || (kind === 'text' && text === ''));
 
 /** Inline boxes that go on in the next line. */
 function openAfter(pieces: readonly Piece[], before: readonly Box[]): readonly Box[] {
