@@ -33,6 +33,10 @@ const FAULTY: readonly Faulty[] = [
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'others of a look of their own beside the entry for this page', page: own('.on,.off{color:#0b5563}') },
+  {
+    name: 'a line beside it in the colour of its text',
+    page: page('a{border-left:3px solid transparent}[aria-current]{color:#0b5563;border-left-color:#0b5563}'),
+  },
   { name: 'underlined too', page: page('[aria-current]{color:#0b5563;text-decoration:underline}') },
   { name: 'three to one apart', page: page('a{color:#000}[aria-current]{background:#444;color:#fff}') },
   { name: 'a generated mark', page: page('[aria-current]{color:#0b5563}[aria-current]::before{content:"• "}') },

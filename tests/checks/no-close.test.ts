@@ -19,6 +19,12 @@ const FAULTY: readonly Faulty[] = [
     finds: ['trapped normal Menu'],
     mended: MENDED,
   },
+  {
+    name: 'a narrow panel over its own toggle',
+    page: page('nav{right:auto;width:240px}'),
+    finds: ['trapped normal Menu'],
+    mended: MENDED,
+  },
   { name: 'the toggle beneath', page: page(''), finds: ['trapped normal Menu'], mended: MENDED },
   {
     name: 'a modal dialog, small as it is',

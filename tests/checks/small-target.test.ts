@@ -101,6 +101,14 @@ const NEAR: readonly NearMiss[] = [
   },
   { name: 'exactly 24 px', page: page(COLUMN) },
   { name: 'small but spaced out', page: page('a{display:block;line-height:16px;margin-bottom:8px}') },
+  {
+    name: 'what a panel lies over',
+    page: page(
+      'nav li{display:block;height:24px}nav a{line-height:16px}nav ul{position:absolute;top:0;background:#fff;z-index:2;width:100px}.under a{display:block;height:12px}',
+      links('Home', 'Fares'),
+      `<div class=under>${Array.from({ length: 8 }, (_, i) => `<a href=u${i}>Under ${i}</a>`).join('')}</div>`,
+    ),
+  },
   { name: 'hidden ones', page: page('a{display:block;line-height:16px}nav{display:none}') },
   { name: 'what cannot be pressed', page: page('a{display:block;line-height:16px;pointer-events:none}') },
   {

@@ -152,9 +152,12 @@ function unopened(menu: Menu, plan: Plan): Limit[] {
       scene.reach(element) !== null || opened.some(({ shows }) => shows.has(element));
     // The other presentation of a menu is hidden on purpose.
     const addresses = new Set(menu.items.filter(isShown).map(({ href }) => href));
+    // Of a panel that opens the checks say what of it stays out of reach.
+    const opens = new Set(menu.items.filter(isShown).map(({ parent }) => parent));
+    const isJudged = (item: Menu['items'][number]) =>
+      item.parent !== null && (opens.has(item.parent) || isCutOff(item, scene, plan.page));
     for (const item of menu.items)
-      if (!isShown(item) && (item.href === null || !addresses.has(item.href)) && !isCutOff(item, scene, plan.page))
-        hidden.add(item);
+      if (!isShown(item) && (item.href === null || !addresses.has(item.href)) && !isJudged(item)) hidden.add(item);
   }
   if (hidden.size === 0) return [];
   return [

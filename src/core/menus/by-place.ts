@@ -9,7 +9,7 @@ import { isForm } from './roots.js';
 const WIDE = setting(1280);
 /** What a row or a column of links may be made of. */
 const HOLDERS: ReadonlySet<string> = new Set([
-  ...['ul', 'ol', 'menu', 'div', 'p', 'section', 'span', 'center'],
+  ...['ul', 'ol', 'menu', 'div', 'p', 'section', 'span', 'center', 'aside'],
   ...['table', 'td'],
 ]);
 const HEADINGS: ReadonlySet<string> = new Set(['h1', 'h2', 'h3']);

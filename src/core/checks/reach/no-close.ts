@@ -23,7 +23,7 @@ export const noClose = defineCheck(
       means:
         'A menu that opens over the whole page and cannot be closed holds its visitor: all they can do is follow a link or leave.',
       rule: [
-        'Where an opened panel covers four fifths of the screen or more, a control that can be got to closes it: the toggle itself, a button in the panel, or what lies around it.',
+        'Where an opened panel covers four fifths of the screen or more, or the toggle that opened it, a control that can be got to closes it: the toggle itself, a button in the panel, or what lies around it.',
         'A modal dialog makes all beside it inert, however small it is.',
         'Beside the panel a press closes it too where a strip of 24 px is left: with the Escape key, or by itself as popovers do.',
       ],
@@ -33,7 +33,7 @@ export const noClose = defineCheck(
     worse: null,
     messages: {
       trapped: {
-        says: 'The panel that {subject} opens covers the page, and nothing in reach closes it: the toggle lies beneath it.',
+        says: 'The panel that {subject} opens lies over the page, and nothing in reach closes it: the toggle lies beneath it.',
         mends: 'Put a close button into the panel, or keep the toggle above it.',
         criteria: [{ number: '2.1.2', level: 'A' }],
       },
@@ -68,15 +68,19 @@ function inspect(subject: Subject): readonly Observation[] {
 }
 
 /**
- * The fixed or absolute part around a panel's entries that covers most of the screen, or the modal dialog they stand
- * in, however small; null if there is none.
+ * The fixed or absolute part around a panel's entries that covers most of the screen or its own toggle, or the modal
+ * dialog they stand in, however small; null if there is none.
  */
-function coveringPart({ hidden }: Panel, open: Scene): ElementNode | null {
+function coveringPart({ handle, hidden }: Panel, open: Scene): ElementNode | null {
   const { width, height } = open.medium;
+  const toggle = open.seen(handle);
+  const under = toggle && open.hit(centre(toggle).x, centre(toggle).y);
   for (let e: ElementNode | null = hidden.find((h) => open.reach(h) !== null) ?? null; e; e = e.parent) {
     if (e === open.modal) return e;
     const { position } = open.style(e);
     if (position !== 'fixed' && position !== 'absolute') continue;
+    // What lies over its own toggle has to be closed some other way.
+    if (under && isAncestorOrSelf(e, under) && !isAncestorOrSelf(e, handle)) return e;
     const rect = open.seen(e);
     if (rect && Math.min(rect.width, width) * Math.min(rect.height, height) >= SHARE * width * height) return e;
   }

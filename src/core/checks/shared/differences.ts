@@ -53,9 +53,12 @@ function calm(style: ComputedStyle): ComputedStyle {
   const left = ['color', 'backgroundColor', 'fill', 'stroke'];
   const lined = !['', 'none'].includes(style.textDecorationLine.join(' '));
   if (!lined || follows(style.textDecorationColor)) left.push('textDecorationColor');
+  const own: PropertyDescriptorMap = Object.fromEntries(left.map((key) => [key, { value: null }]));
+  // A line that goes with the text is there all the same, where the other one may have none.
   for (const side of EDGES)
-    if (style[`border${side}Width`] === 0 || follows(style[`border${side}Color`])) left.push(`border${side}Color`);
-  return Object.create(style, Object.fromEntries(left.map((key) => [key, { value: null }]))) as ComputedStyle;
+    if (style[`border${side}Width`] === 0) own[`border${side}Color`] = { value: null };
+    else if (follows(style[`border${side}Color`])) own[`border${side}Color`] = { value: 'of the text' };
+  return Object.create(style, own) as ComputedStyle;
 }
 
 /** Whether two styles look different by anything but the colour of text and ground. */

@@ -1,6 +1,6 @@
-import { centre, type Rect } from '../../base/index.js';
+import { bottom, centre, right, type Rect } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
-import type { ElementNode } from '../../html/index.js';
+import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
@@ -55,7 +55,7 @@ function inspect(subject: Subject): readonly Observation[] {
   return subject.controls.flatMap((control) => {
     const target = control.disabled ? null : targets.of(control.element);
     if (!target || inSentence(control.element, scene) || isCut(target, scene)) return [];
-    if (isUnder(target.rect, LEAST) && !isSpaced(target, targets))
+    if (isUnder(target.rect, LEAST) && !isSpaced(target, targets, scene))
       return [observation(control, target, targets, 'crowded')];
     return level === 'AAA' && isUnder(target.rect, LEAST_AAA) ? [observation(control, target, targets, 'small')] : [];
   });
@@ -116,17 +116,46 @@ function distanceToRect(x: number, y: number, rect: Rect): number {
 }
 
 /** A circle of 24 px around its middle meets no other target, nor the circle of another small one. */
-function isSpaced(target: Target, targets: TargetIndex): boolean {
+function isSpaced(target: Target, targets: TargetIndex, scene: Scene): boolean {
   const { x, y } = centre(target.rect);
   return targets.near(target.rect, LEAST).every((other) => {
     if (isSameTarget(other.element, target.element)) return true;
-    if (isUnder(other.rect, LEAST)) {
-      const c = centre(other.rect);
-      if (Math.hypot(c.x - x, c.y - y) < LEAST) return false;
-    }
-    return distanceToRect(x, y, other.rect) >= LEAST / 2;
+    const { rect } = other;
+    const c = centre(rect);
+    if (isUnder(rect, LEAST) && Math.hypot(c.x - x, c.y - y) < LEAST && isMet(other, [c], scene)) return false;
+    if (distanceToRect(x, y, rect) >= LEAST / 2) return true;
+    const around = ROUND.map(([dx, dy]) => ({ x: x + dx, y: y + dy })).filter((point) => holds(rect, point));
+    return !isMet(other, [nearestPoint(x, y, rect), ...around], scene);
   });
 }
+
+interface At {
+  readonly x: number;
+  readonly y: number;
+}
+
+const HAIR = 0.5;
+/** Points along the circle, from its middle. */
+const ROUND: readonly (readonly [number, number])[] = Array.from({ length: 16 }, (_, i) => {
+  const angle = (i * Math.PI) / 8;
+  return [Math.cos(angle) * (LEAST / 2 - HAIR), Math.sin(angle) * (LEAST / 2 - HAIR)];
+});
+
+const holds = (rect: Rect, { x, y }: At): boolean =>
+  x >= rect.x && x <= right(rect) && y >= rect.y && y <= bottom(rect);
+
+/** The point of a rectangle that is nearest to another one, a hair inside. */
+const nearestPoint = (x: number, y: number, rect: Rect): At => ({
+  x: Math.min(Math.max(x, rect.x + HAIR), right(rect) - HAIR),
+  y: Math.min(Math.max(y, rect.y + HAIR), bottom(rect) - HAIR),
+});
+
+/** Whether a press at one of some points reaches a target: a panel may lie over it there. */
+const isMet = ({ element }: Target, points: readonly At[], scene: Scene): boolean =>
+  points.some(({ x, y }) => {
+    const hit = scene.hit(x, y);
+    return hit === null || (isSameTarget(element, hit) && (hit === element || !isAncestorOrSelf(hit, element)));
+  });
 
 function nearestGap(target: Target, targets: TargetIndex): number {
   const { rect } = target;

@@ -264,7 +264,10 @@ function setPiece(line: LineBuilder, piece: Piece, hanging: Piece | null): void 
 /** Whether nothing stands before an absolute box in a line, in the order of the document. */
 const beginsLine = (box: Box, pieces: readonly Piece[]): boolean =>
   pieces
-    .slice(0, pieces.findIndex((piece) => piece.box === box))
+    .slice(
+      0,
+      pieces.findIndex((piece) => piece.box === box),
+    )
     .every(({ kind, text }) => /^(open|float|out)$/.test(kind) || (kind === 'text' && text === ''));
 
 /** Inline boxes that go on in the next line. */
