@@ -212,6 +212,11 @@ describe('items and what they own', () => {
       'Fares Islands ·Sula ·Kelp',
     ],
     [
+      'a panel that stands open until its label is pressed',
+      `<style>.p{display:none}:checked ~ .p{display:block}</style><nav><div><input type=checkbox id=k checked><label for=k>Islands</label><div class=p>${row('Sula', 'Kelp')}</div></div><a href=f>Fares</a></nav>`,
+      'Islands ·Sula ·Kelp Fares',
+    ],
+    [
       'the same where something cuts the panel off',
       `<style>nav{height:30px;overflow:hidden}.p{display:none}.m:hover .p{display:block;position:absolute;top:40px}.m{position:relative}</style><nav><div class=m><a href=i>Islands</a><div class=p>${row('Sula', 'Kelp')}</div></div><a href=f>Fares</a></nav>`,
       'Islands ·Sula ·Kelp Fares',

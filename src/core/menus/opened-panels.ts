@@ -12,7 +12,7 @@ const MOST = 40;
 
 /**
  * Panels no markup gives to an item: what stands behind a handle, out of reach, and comes into view when that is
- * pointed at, focused or pressed. By handle.
+ * pointed at, focused or pressed; or stands open, and goes when that is pressed. By handle.
  */
 export function panelsOpened(
   root: ElementNode,
@@ -28,13 +28,22 @@ export function panelsOpened(
     for (const { handle, panel } of pairs) {
       if (out.has(handle) || rest.reach(handle) === null) continue;
       const links = linksIn(panel);
-      if (links.some((link) => rest.reach(link) !== null)) continue;
+      if (links.some((link) => rest.reach(link) !== null)) {
+        if (!isLink(handle) && shuts(links, handle, page, at)) out.set(handle, panel);
+        continue;
+      }
       const opens = ROUTES.some((by) => brings(links, { by, element: handle }, page, at));
       // What opens wherever the menu is pointed at is no panel of one of its items.
       if (opens && !brings(links, { by: 'hover', element: root }, page, at)) out.set(handle, panel);
     }
   }
   return out;
+}
+
+/** Whether a press hides links that stand open at rest. */
+function shuts(links: readonly ElementNode[], element: ElementNode, page: Page, at: Setting): boolean {
+  const after = sceneAfter({ by: 'press', element }, page, at);
+  return after !== null && links.every((link) => after.reach(link) === null);
 }
 
 /** Whether a move makes some links available that were not, be they cut off all the same. */
