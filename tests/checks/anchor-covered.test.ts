@@ -8,7 +8,7 @@ const page = (css: string, position = 'sticky', more = '') =>
     more,
     ITEMS,
   );
-const TWO = [2, 3].map((n) => `covered normal Part ${n}Crossings to the outer islands leave from the north…`);
+const TWO = [2, 3].map((n) => `covered normal Part ${n} Crossings to the outer islands leave from the nort…`);
 describeCheck(
   'anchor-covered',
   [

@@ -21,6 +21,12 @@ const FAULTY: readonly Faulty[] = [
     mended: MENDED,
   },
   {
+    name: 'a sign for a name',
+    page: page('<button aria-expanded=false>☰</button>'),
+    finds: ['sign normal ☰'],
+    mended: page('<button aria-expanded=false aria-label=More><span aria-hidden=true>☰</span></button>'),
+  },
+  {
     name: 'a bare graphic',
     page: page('<a href=m.html><svg width=20 height=20><path d="M0 0h20v20H0z"/></svg></a>'),
     finds: ['nameless normal '],
@@ -29,6 +35,8 @@ const FAULTY: readonly Faulty[] = [
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'aria-label', page: page('<button aria-label=Search aria-expanded=false></button>') },
+  { name: 'a sign on a link', page: page('<a href=m.html>»</a>') },
+  { name: 'a sign beside a word', page: page('<button aria-expanded=false>☰ Menu</button>') },
   { name: 'alt', page: page('<a href=m.html><img src=m.png alt=Map width=20 height=20></a>') },
   {
     name: 'hidden text',

@@ -1,6 +1,6 @@
 import { bottom, centre, right, type Rect } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
-import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
+import { closest, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
@@ -122,10 +122,10 @@ function isSpaced(target: Target, targets: TargetIndex, scene: Scene): boolean {
     if (isSameTarget(other.element, target.element)) return true;
     const { rect } = other;
     const c = centre(rect);
-    if (isUnder(rect, LEAST) && Math.hypot(c.x - x, c.y - y) < LEAST && isMet(other, [c], scene)) return false;
+    if (isUnder(rect, LEAST) && Math.hypot(c.x - x, c.y - y) < LEAST && isMet(other, [c], target, scene)) return false;
     if (distanceToRect(x, y, rect) >= LEAST / 2) return true;
     const around = ROUND.map(([dx, dy]) => ({ x: x + dx, y: y + dy })).filter((point) => holds(rect, point));
-    return !isMet(other, [nearestPoint(x, y, rect), ...around], scene);
+    return !isMet(other, [nearestPoint(x, y, rect), ...around], target, scene);
   });
 }
 
@@ -150,12 +150,15 @@ const nearestPoint = (x: number, y: number, rect: Rect): At => ({
   y: Math.min(Math.max(y, rect.y + HAIR), bottom(rect) - HAIR),
 });
 
-/** Whether a press at one of some points reaches a target: a panel may lie over it there. */
-const isMet = ({ element }: Target, points: readonly At[], scene: Scene): boolean =>
-  points.some(({ x, y }) => {
+/** Whether one of some points of another target lies free of the panel that a target stands in. */
+function isMet(other: Target, points: readonly At[], { element }: Target, scene: Scene): boolean {
+  const panel = closest(element, (e) => scene.style(e).position !== 'static' && !isAncestorOrSelf(e, other.element));
+  if (!panel) return true;
+  return points.some(({ x, y }) => {
     const hit = scene.hit(x, y);
-    return hit === null || (isSameTarget(element, hit) && (hit === element || !isAncestorOrSelf(hit, element)));
+    return !hit || !isAncestorOrSelf(panel, hit);
   });
+}
 
 function nearestGap(target: Target, targets: TargetIndex): number {
   const { rect } = target;
