@@ -41,6 +41,14 @@ const FAULTY: readonly Faulty[] = [
 ];
 const NEAR: readonly NearMiss[] = [
   { name: 'the toggle above', page: MENDED },
+  {
+    name: 'a narrow panel over its own toggle that a press beside it closes',
+    page: page(
+      'nav{right:auto;width:240px}',
+      '',
+      "document.addEventListener('click',(e)=>{if(!e.target.closest('nav,.menu-toggle'))document.querySelector('nav').classList.remove('open')})",
+    ),
+  },
   { name: 'a dialog that a press beside it closes', page: dialog('', '', 'closedby=any') },
   {
     name: 'the same by a script',

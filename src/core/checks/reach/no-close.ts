@@ -60,29 +60,36 @@ function inspect(subject: Subject): readonly Observation[] {
         at: onElement(panel.handle),
         menus: [panel.menu],
         state: 'normal',
-        message: cover === open.modal ? 'modal' : 'trapped',
+        message: cover.part === open.modal ? 'modal' : 'trapped',
         data: { subject: subjectOf(panel.handle, subject.scene) },
       },
     ];
   });
 }
 
+/** A part of a panel that lies over the page, and whether next to nothing of the page is left beside it. */
+interface Cover {
+  readonly part: ElementNode;
+  readonly whole: boolean;
+}
+
 /**
  * The fixed or absolute part around a panel's entries that covers most of the screen or its own toggle, or the modal
  * dialog they stand in, however small; null if there is none.
  */
-function coveringPart({ handle, hidden }: Panel, open: Scene): ElementNode | null {
+function coveringPart({ handle, hidden }: Panel, open: Scene): Cover | null {
   const { width, height } = open.medium;
   const toggle = open.seen(handle);
   const under = toggle && open.hit(centre(toggle).x, centre(toggle).y);
   for (let e: ElementNode | null = hidden.find((h) => open.reach(h) !== null) ?? null; e; e = e.parent) {
-    if (e === open.modal) return e;
+    if (e === open.modal) return { part: e, whole: true };
     const { position } = open.style(e);
     if (position !== 'fixed' && position !== 'absolute') continue;
-    // What lies over its own toggle has to be closed some other way.
-    if (under && isAncestorOrSelf(e, under) && !isAncestorOrSelf(e, handle)) return e;
     const rect = open.seen(e);
-    if (rect && Math.min(rect.width, width) * Math.min(rect.height, height) >= SHARE * width * height) return e;
+    if (rect && Math.min(rect.width, width) * Math.min(rect.height, height) >= SHARE * width * height)
+      return { part: e, whole: true };
+    // What lies over its own toggle has to be closed some other way.
+    if (under && isAncestorOrSelf(e, under) && !isAncestorOrSelf(e, handle)) return { part: e, whole: false };
   }
   return null;
 }
@@ -118,7 +125,12 @@ const isLight = (cover: ElementNode): boolean =>
   ) !== null;
 
 /** Whether some control that can be pressed then closes a panel, or a press beside it does. */
-function closes({ handle, hidden }: Panel, open: Scene, cover: ElementNode, { page, setting: at }: Subject): boolean {
+function closes(
+  { handle, hidden }: Panel,
+  open: Scene,
+  { part: cover, whole }: Cover,
+  { page, setting: at }: Subject,
+): boolean {
   const shown = hidden.filter((e) => open.reach(e) !== null);
   const before: readonly Move[] = [{ by: 'press', element: handle }];
   const closedBy = (move: Move) => {
@@ -126,11 +138,11 @@ function closes({ handle, hidden }: Panel, open: Scene, cover: ElementNode, { pa
     const after = page.scene({ ...at, pose }, open);
     return shown.some((e) => after.reach(e) === null);
   };
-  // Beside it a pointer closes it; whoever uses keys needs Escape.
+  // Beside it a pointer closes it; whoever uses keys needs Escape, where focus is left on a toggle nobody sees.
   const outside = beside(cover, open);
   if (outside.length > 0 && isLight(cover)) return true;
   const escapes = () => [shown[0], handle].some((e) => e && closedBy({ by: 'key', element: e, key: 'Escape' }));
-  if (outside.some((element) => closedBy({ by: 'press', element })) && escapes()) return true;
+  if (outside.some((element) => closedBy({ by: 'press', element })) && (!whole || escapes())) return true;
   const inside = open.document.elements.filter(
     (e) => isAncestorOrSelf(cover, e) && activeAt(e) === e && addressOf(e).kind !== 'page',
   );
