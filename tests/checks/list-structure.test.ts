@@ -13,7 +13,7 @@ const FAULTY: readonly Faulty[] = [
   {
     name: 'a box between',
     page: page(`<ul><div><li><a href=h.html>Home</a></li><li><a href=f.html>Fares</a></li></div></ul>`),
-    finds: ['stranger normal HomeFares', 'orphan normal Home', 'orphan normal Fares'],
+    finds: ['stranger normal Home Fares', 'orphan normal Home', 'orphan normal Fares'],
     mended: MENDED,
   },
   {
