@@ -121,6 +121,11 @@ describe('menus no landmark marks', () => {
       ['sidebar: Sula Sula East Sula West Kelp Kelp East Kelp West Mull Mull East Mull West'],
     ],
     [
+      'numbers of lines beside them are none',
+      `<style>.c{float:left;width:60px}.c a{display:block}</style><div class=c>${Array.from({ length: 9 }, (_, i) => `<a href="#l${i}">${i}</a>`).join('')}</div><div><h1>Source</h1><pre>code</pre></div>`,
+      [],
+    ],
+    [
       'a row fixed at the lower edge',
       `<h1>Islands</h1><p>Two a day.</p><div style="position:fixed;bottom:0;width:100%">${row('Fares', 'Times', 'Crews')}</div>`,
       ['bottom-bar: Fares Times Crews'],

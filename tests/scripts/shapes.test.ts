@@ -27,6 +27,7 @@ const TOGGLE = "document.querySelector('#m').classList.toggle('open')";
 /** Scripts that open the menu with one press of its button and close it with another. */
 const TOGGLES: readonly (readonly [string, string])[] = [
   ['a listener by DOM calls', `document.getElementById('b').addEventListener('click', function () { ${TOGGLE} })`],
+  ['what a pattern cannot do', `try { 'a'.matchAll(/a/) } catch { b.onclick = () => { ${TOGGLE} } }`],
   ['a property', `document.querySelector('.burger').onclick = () => { ${TOGGLE} }`],
   [
     'an immediate function',

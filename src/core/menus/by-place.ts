@@ -1,5 +1,5 @@
 import { bottom, type Rect } from '../base/index.js';
-import { closest, isAncestorOrSelf, type ElementNode } from '../html/index.js';
+import { closest, isAncestorOrSelf, textContent, type ElementNode } from '../html/index.js';
 import { setting, type Page, type Scene } from '../scene/index.js';
 import { controlsIn } from './items.js';
 import { isLink, linkCount, linksIn, roleWritten, textShare } from './links.js';
@@ -65,7 +65,9 @@ function mayBe(e: ElementNode): boolean {
   if (links.length < FEW || isForm(e)) return false;
   const addresses = new Set(links.map((link) => link.attributes.get('href')!.trim()));
   const away = [...addresses].filter((address) => /^(https?:)?\/\//i.test(address)).length;
-  return addresses.size >= FEW && away * 2 <= addresses.size && textShare(e).share >= 0.6;
+  // Numbers of lines are links too.
+  const worded = links.filter((link) => /\p{L}/u.test(textContent(link)) || link.elements.length > 0).length;
+  return addresses.size >= FEW && away * 2 <= addresses.size && worded >= FEW && textShare(e).share >= 0.6;
 }
 
 const OUTSIDE: ReadonlySet<string> = new Set(['main', 'article', 'form', 'footer', 'dialog', 'figure', 'blockquote']);

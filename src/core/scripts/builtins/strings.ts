@@ -73,11 +73,11 @@ export function defineStrings(realm: Realm): void {
     if (!pattern.regexp || own.length > SEARCHED) return UNKNOWN;
     return found(list, pattern.regexp.global ? own.match(pattern.regexp) : pattern.regexp.exec(own));
   });
-  add('matchAll', (own, [what]) =>
-    what instanceof Pattern && what.regexp && own.length < SEARCHED
-      ? list([...own.matchAll(what.regexp)].map((m) => found(list, m)))
-      : UNKNOWN,
-  );
+  add('matchAll', (own, [what], r) => {
+    if (!(what instanceof Pattern) || !what.regexp || own.length >= SEARCHED) return UNKNOWN;
+    if (!what.regexp.global) return r.raise('TypeError', 'the pattern is not global');
+    return list([...own.matchAll(what.regexp)].map((m) => found(list, m)));
+  });
   add('search', (own, [what]) =>
     what instanceof Pattern && what.regexp && own.length < SEARCHED ? own.search(what.regexp) : UNKNOWN,
   );
