@@ -10,8 +10,8 @@ import {
 } from '../findings/index.js';
 import { selectorOf, type ElementNode } from '../html/index.js';
 import { endsOf, type Rung } from '../ladder/index.js';
-import { findMenus, formOf, laysOut, sceneAfter, unseenMenus, type Menu, type MenuForm } from '../menus/index.js';
-import { addressFrom, type Page, type Scene } from '../scene/index.js';
+import { findMenus, formOf, unfolded, unseenMenus, type Menu, type MenuForm } from '../menus/index.js';
+import { addressFrom, type Page } from '../scene/index.js';
 import { findingsAtHeights } from './heights.js';
 import { auditOptions, chooseChecks, type AuditOptions } from './options.js';
 import { Plan } from './plan.js';
@@ -154,8 +154,9 @@ function unopened(menu: Menu, plan: Plan): Limit[] {
     const addresses = new Set(menu.items.filter(isShown).map(({ href }) => href));
     // Of a panel that opens the checks say what of it stays out of reach.
     const opens = new Set(menu.items.filter(isShown).map(({ parent }) => parent));
-    const isJudged = (item: Menu['items'][number]) =>
-      item.parent !== null && (opens.has(item.parent) || isCutOff(item, scene, plan.page));
+    const isJudged = ({ element, parent }: Menu['items'][number]) =>
+      parent !== null &&
+      (opens.has(parent) || !unfolded(parent.element, [element], plan.page, scene.setting).next().done);
     for (const item of menu.items)
       if (!isShown(item) && (item.href === null || !addresses.has(item.href)) && !isJudged(item)) hidden.add(item);
   }
@@ -170,14 +171,6 @@ function unopened(menu: Menu, plan: Plan): Limit[] {
     },
   ];
 }
-
-/** Whether a move opens what an item stands in, though something cuts it off there: that is a finding of its own. */
-const isCutOff = ({ element, parent }: Menu['items'][number], scene: Scene, page: Page): boolean =>
-  parent !== null &&
-  (['hover', 'focus', 'press'] as const).some((by) => {
-    const after = sceneAfter({ by, element: parent.element }, page, scene.setting);
-    return after !== null && laysOut(element, scene, after);
-  });
 
 /** The menus of a page as plain data. */
 export const describeMenus = (page: Page): readonly AuditedMenu[] =>

@@ -49,9 +49,8 @@ const leads = (e: ElementNode): boolean =>
 function inSection(e: ElementNode): boolean {
   for (let at = e; at.parent !== null && at.parent.tag !== 'body'; at = at.parent) {
     const siblings = at.parent.elements;
-    const place = siblings.indexOf(at);
-    const after = siblings.slice(place + 1).some(({ tag }) => tag === 'p');
-    if (after && siblings.slice(0, place).some(({ tag }) => SECTION_HEADINGS.has(tag))) return true;
+    const after = siblings.slice(at.position + 1).some(({ tag }) => tag === 'p');
+    if (after && siblings.slice(0, at.position).some(({ tag }) => SECTION_HEADINGS.has(tag))) return true;
   }
   return false;
 }

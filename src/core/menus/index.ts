@@ -6,7 +6,7 @@ export { effectOf, effectsAt, type Effect } from './effects.js';
 export { formOf, seenItems, type MenuForm } from './form.js';
 export { isControl, saysBrand } from './items.js';
 export { isEdge } from './words.js';
-export { firstRoutes, lastMove, laysOut, mayOpen, moveName, openingsAt, sceneAfter, type Opening } from './openings.js';
+export { firstRoutes, lastMove, mayOpen, moveName, openingsAt, unfolded, type Opening } from './openings.js';
 export { directivesOf } from './directives.js';
 export { copiedByScripts, drawersFilled, filledByScripts, isOuterButton, unseenMenus } from './unseen.js';
 export { navigatesByData } from './links.js';

@@ -158,6 +158,22 @@ export const laysOut = (element: ElementNode, before: Scene, after: Scene): bool
   after.isVisible(element) &&
   (!before.isVisible(element) || (isOff(before.rect(element)) && !isOff(after.rect(element))));
 
+const UNFOLDING = ['hover', 'press', 'focus'] as const;
+
+/** The page after each move on a handle that lays some elements out, whether they come into view or not. */
+export function* unfolded(
+  handle: ElementNode,
+  elements: readonly ElementNode[],
+  page: Page,
+  at: Setting,
+): Generator<Scene> {
+  const rest = page.scene(at);
+  for (const by of UNFOLDING) {
+    const after = sceneAfter({ by, element: handle }, page, at);
+    if (after && elements.some((e) => laysOut(e, rest, after))) yield after;
+  }
+}
+
 /** Whether something lies above or left of all that can be scrolled to. */
 const isOff = (rect: Rect | null): boolean => rect === null || right(rect) <= 0 || bottom(rect) <= 0;
 

@@ -27,6 +27,8 @@ export interface Painting {
   readonly canvas: Rgba;
   /** The style each box is painted with. */
   readonly styleOf: (box: Box) => ComputedStyle;
+  /** Blurs let nothing from around run in: what one of them lets in is looked at so. */
+  readonly sharp?: true;
 }
 
 /** A point of the document, px. */
@@ -65,7 +67,8 @@ export function backdropAt(painting: Painting, point: Point, until: PaintItem, t
     const through = styleOf(box).backdropFilter;
     if (layers.length > 0 || through !== 'none') stack.enter(item.group);
     // What lies behind is filtered before the background is painted over it.
-    if (through !== 'none') stack.filter(through, (blur) => around(item, point, blur, painting));
+    if (through !== 'none')
+      stack.filter(through, (blur) => (painting.sharp ? [] : around(item, point, blur, painting)));
     for (const layer of layers)
       stack.paint(layer, box.inner !== 'text' && styleOf(box).backgroundImage.some((i) => i.kind === 'gradient'));
   }
@@ -89,7 +92,7 @@ function around(item: PaintItem, point: Point, blur: number, painting: Painting)
     { x: within(point.x + reach, rect.x, rect.width), y: point.y },
     { x: point.x, y: within(point.y - reach, rect.y, rect.height) },
     { x: point.x, y: within(point.y + reach, rect.y, rect.height) },
-  ].map((beside) => backdropAt(painting, beside, item, null));
+  ].map((beside) => backdropAt({ ...painting, sharp: true }, beside, item, null));
 }
 
 /** Items that may lie at a point, those around its scroll container by where the point would come to lie. */

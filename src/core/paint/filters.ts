@@ -16,6 +16,7 @@ const TURN: Readonly<Record<string, number>> = { deg: 1 / 360, turn: 1, rad: 1 /
 const clamped = (value: number): number => Math.min(255, Math.max(0, value));
 
 const known = new Map<string, Filter | null>();
+const KEPT = 500;
 
 /**
  * A filter or backdrop-filter as a change of colours; null where that cannot be told from the style sheet.
@@ -25,7 +26,10 @@ const known = new Map<string, Filter | null>();
  */
 export function readFilter(value: string): Filter | null {
   let filter = known.get(value);
-  if (filter === undefined) known.set(value, (filter = read(value)));
+  if (filter === undefined) {
+    if (known.size >= KEPT) known.clear();
+    known.set(value, (filter = read(value)));
+  }
   return filter;
 }
 
@@ -79,16 +83,9 @@ function matrixOf(name: string, amount: number): { readonly matrix: Matrix; read
   }
 }
 
-const GREY: Matrix = [
-  [0.213, 0.715, 0.072],
-  [0.213, 0.715, 0.072],
-  [0.213, 0.715, 0.072],
-];
-const LUMA: Matrix = [
-  [0.2126, 0.7152, 0.0722],
-  [0.2126, 0.7152, 0.0722],
-  [0.2126, 0.7152, 0.0722],
-];
+const toGrey = (row: Row): Matrix => [row, row, row];
+const GREY = toGrey([0.213, 0.715, 0.072]);
+const LUMA = toGrey([0.2126, 0.7152, 0.0722]);
 const SEPIA: Matrix = [
   [0.393, 0.769, 0.189],
   [0.349, 0.686, 0.168],

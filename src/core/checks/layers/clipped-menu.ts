@@ -1,7 +1,7 @@
 import { bottom, right, type Rect } from '../../base/index.js';
 import { isPage } from '../../boxes/index.js';
 import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
-import type { Menu } from '../../menus/index.js';
+import { unfolded, type Menu } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { boundsOf, type Clip } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
@@ -10,7 +10,7 @@ import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import { endsOn } from '../shared/panels.js';
 import { pastEdge } from '../shared/edges.js';
-import { shownPanels, unfolded } from '../shared/shown-panels.js';
+import { shownPanels } from '../shared/shown-panels.js';
 import type { Subject } from '../subject.js';
 
 /** Panels cut off by something around them or by the edge of the screen. */
@@ -78,7 +78,7 @@ function neverOpened(subject: Subject): Observation[] {
         return [];
       const members = menu.items.filter((one) => one.parent === item).map((one) => one.element);
       if (members.length === 0 || members.some((e) => scene.reach(e) !== null)) return [];
-      for (const after of unfolded(element, members, subject)) {
+      for (const after of unfolded(element, members, subject.page, subject.setting)) {
         const found = judge(submenu, element, menu, members, after);
         if (found.length > 0) return found;
       }

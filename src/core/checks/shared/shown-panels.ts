@@ -1,6 +1,6 @@
 import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
-import { lastMove, laysOut, mayOpen, type Menu } from '../../menus/index.js';
-import { movesOf, type Move, type Scene } from '../../scene/index.js';
+import { lastMove, type Menu } from '../../menus/index.js';
+import { movesOf, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 
 /** A panel that an opened pose brought into view. */
@@ -36,18 +36,6 @@ function found(subject: Subject, opened: ReadonlySet<ElementNode>): readonly Sho
     const root = rootOf(controls, item?.submenu ?? null, before, subject.scene);
     return root ? [{ root, handle, menu, controls }] : [];
   });
-}
-
-const MOVES = ['hover', 'press', 'focus'] as const;
-
-/** The page after each move on a handle that lays some of its entries out, whether they come into view or not. */
-export function* unfolded(handle: ElementNode, members: readonly ElementNode[], subject: Subject): Generator<Scene> {
-  for (const by of MOVES) {
-    const move: Move = { by, element: handle };
-    if (!mayOpen(subject.page, subject.setting, [move])) continue;
-    const after = subject.after(move);
-    if (members.some((e) => laysOut(e, subject.scene, after))) yield after;
-  }
 }
 
 /** The outermost element around all of them that was not in view before. */

@@ -88,7 +88,7 @@ function observation(
       width: round(rect.width),
       height: round(rect.height),
       needed,
-      gap: round(nearestGap({ element, rect }, targets)),
+      gap: round(nearestGap({ element, rect }, targets, control.scene)),
       padding: `${display}${extra}`,
     },
     measured: figure(Math.min(rect.width, rect.height), 'px'),
@@ -160,11 +160,13 @@ function isMet(other: Target, points: readonly At[], { element }: Target, scene:
   });
 }
 
-function nearestGap(target: Target, targets: TargetIndex): number {
+function nearestGap(target: Target, targets: TargetIndex, scene: Scene): number {
   const { rect } = target;
+  const { x, y } = centre(rect);
   let least = LEAST;
   for (const other of targets.near(rect, LEAST)) {
     if (isSameTarget(other.element, target.element)) continue;
+    if (!isMet(other, [nearestPoint(x, y, other.rect)], target, scene)) continue;
     const dx = Math.max(other.rect.x - rect.x - rect.width, rect.x - other.rect.x - other.rect.width, 0);
     const dy = Math.max(other.rect.y - rect.y - rect.height, rect.y - other.rect.y - other.rect.height, 0);
     least = Math.min(least, Math.hypot(dx, dy));

@@ -1,10 +1,9 @@
 import { descendants, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
-import { discloses, type Menu } from '../../menus/index.js';
+import { discloses, unfolded, type Menu } from '../../menus/index.js';
 import { addressOf } from '../shared/addresses.js';
 import { standsElsewhere } from '../shared/destinations.js';
 import { endsOn } from '../shared/panels.js';
 import { PRESSES } from '../shared/presses.js';
-import { unfolded } from '../shared/shown-panels.js';
 import { roleOf, subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import type { Page } from '../../scene/index.js';
@@ -79,7 +78,7 @@ function deadDisclosures(menu: Menu, subject: Subject): Observation[] {
     if (members.length === 0 || members.some((e) => scene.reach(e) !== null)) return [];
     if (routes.some(({ shows }) => members.some((e) => shows.has(e)))) return [];
     // Where something cuts off what opens, that is the fault.
-    if (!unfolded(element, members, subject).next().done) return [];
+    if (!unfolded(element, members, subject.page, subject.setting).next().done) return [];
     const button = buttonOf(element, submenu, scene);
     return button && scene.reach(button) !== null ? [observation(button, menu, members.length, { scene, page })] : [];
   });
