@@ -50,7 +50,7 @@ async function main(words: readonly string[]): Promise<void> {
     .wrap(Math.min(100, process.stdout.columns ?? 100))
     .exitProcess(false)
     .fail((message, error, asked) => {
-      throw error ?? misused(message, asked);
+      throw error ?? misused(message, asked, words);
     });
   try {
     await parser.parseAsync();
@@ -100,16 +100,19 @@ const COMMANDS = [
 ].map(({ command }) => String(command).split(' ')[0]!);
 
 /** What to say of words the parser does not take, with the nearest command or option it knows. */
-function misused(message: string | undefined, asked: Argv): UsageError {
+function misused(message: string | undefined, asked: Argv, words: readonly string[]): UsageError {
   const [word] = /^Unknown arguments?: (.+)$/.exec(message ?? '')?.[1]?.split(', ') ?? [];
   if (word === undefined) return new UsageError(message ?? 'wrong use', 'See rope-ladder --help.');
-  const [command] = nearest(word, COMMANDS);
+  const name = word.replace(/^-+/, '');
+  const isOption = words.some((one) => one.startsWith('-') && one.replace(/^-+/, '').split('=')[0] === name);
+  const [command] = isOption ? [] : nearest(word, COMMANDS);
   if (command !== undefined) return new UsageError(`there is no command “${word}”`, `Did you mean ${command}?`);
   let help = '';
   asked.showHelp((text) => (help += text));
   const known = [...help.matchAll(/--([a-z][a-z-]+)/g)].map((found) => found[1]!);
-  const [near] = nearest(word.replace(/^-+/, ''), known);
-  if (near !== undefined) return new UsageError(`there is no option --${word}`, `Did you mean --${near}?`);
+  const [near] = nearest(name, known);
+  if (near !== undefined) return new UsageError(`there is no option --${name}`, `Did you mean --${near}?`);
+  if (isOption) return new UsageError(`there is no option --${name}`, 'See --help for those there are.');
   return new UsageError(message!, 'See rope-ladder --help.');
 }
 

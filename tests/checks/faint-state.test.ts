@@ -27,6 +27,12 @@ const FAULTY: readonly Faulty[] = [
     mended: opened('a:hover{background:#cde}'),
   },
   {
+    name: 'in a panel whose handle looks different under the pointer',
+    page: opened('#b:hover{background:#036;color:#fff}a:hover{background:#f4f4f4}'),
+    finds: HOVERED,
+    mended: opened('#b:hover{background:#036;color:#fff}a:hover{background:#cde}'),
+  },
+  {
     name: 'a text colour that hardly changes, through a custom property',
     page: page(':root{--on:#2b2b2b}a:hover{color:var(--on)}'),
     finds: HOVERED,

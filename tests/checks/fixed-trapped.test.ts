@@ -8,6 +8,9 @@ const wrapped = (css: string) =>
   );
 const SHEET = 'nav{inset:0;width:auto;height:auto}.shell{position:sticky;top:0;height:80px}';
 
+const drawer = (css: string) =>
+  `<!doctype html><style>body{margin:0}.bar{height:60px;background:#fff}nav{position:fixed;inset:60px 0 0 auto;width:200px;overflow:auto;background:#fff;visibility:hidden}nav.on{visibility:visible}${css}</style><header class=bar><button id=b aria-expanded=false>Menu</button><nav aria-label=Main><ul><li><a href=h.html>Home</a><li><a href=f.html>Fares</a></ul></nav></header><script>b.onclick=()=>b.setAttribute('aria-expanded',document.querySelector('nav').classList.toggle('on'))</script>`;
+
 const FAULTY: readonly Faulty[] = [
   {
     name: 'a transformed wrapper',
@@ -26,6 +29,12 @@ const FAULTY: readonly Faulty[] = [
     page: wrapped(`${SHEET}.shell{backdrop-filter:blur(8px)}`),
     finds: ['size normal Main'],
     mended: wrapped(SHEET),
+  },
+  {
+    name: 'a drawer of which nothing is left',
+    page: drawer('.bar{backdrop-filter:blur(4px)}'),
+    finds: ['size normal Main'],
+    mended: drawer(''),
   },
 ];
 const NEAR: readonly NearMiss[] = [

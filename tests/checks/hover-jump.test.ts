@@ -2,6 +2,8 @@ import { DROP_LINK, dropPage, links, menuPage } from '../support/audit.js';
 import { describeCheck, type Faulty, type NearMiss } from '../support/check-tester.js';
 
 const page = (css: string) => menuPage(`a{color:#222;display:block}li{float:left}${css}`, links('Home', 'Fares'));
+const held = (css: string) =>
+  dropPage(`.p:hover .s,.p:focus-within .s{display:block}.s{top:auto}.s a:hover{color:#036}${css}`, DROP_LINK);
 const BOTH = ['jump hover Home', 'jump hover Fares'];
 
 const FAULTY: readonly Faulty[] = [
@@ -23,6 +25,12 @@ const FAULTY: readonly Faulty[] = [
     page: page('a:focus{padding:4px}'),
     finds: ['jump focus Home', 'jump focus Fares'],
     mended: page('a{padding:4px}a:focus{padding:4px}'),
+  },
+  {
+    name: 'a handle that gives up its room as the pointer goes on into its panel',
+    page: held('.p>a:hover{padding-bottom:9px}'),
+    finds: ['jump hover Islands'],
+    mended: held('.p>a{padding-bottom:9px}'),
   },
 ];
 const NEAR: readonly NearMiss[] = [

@@ -25,6 +25,12 @@ const FAULTY: readonly Faulty[] = [
 ];
 const NEAR: readonly NearMiss[] = [
   {
+    name: 'the whole menu is gone, and the way home stands elsewhere',
+    page: page('@media(max-width:600px){nav{display:none}}', '<p><a href=home.html>Tidewrack Ferries</a></p>'),
+    options: RANGE,
+    also: ['no-menu'],
+  },
+  {
     name: 'under other words',
     page: page('@media(max-width:600px){.extra{display:none}}', '<p><a href=crew.html>The people on board</a></p>'),
     options: RANGE,

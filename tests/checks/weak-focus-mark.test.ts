@@ -22,6 +22,16 @@ const FAULTY: readonly Faulty[] = [
     mended: MENDED,
   },
   {
+    name: 'a pale ring inside a link that goes from edge to edge of its panel',
+    page: page(
+      'nav{background:#fff;width:200px}body{background:#036}a{display:block;margin:0}a:focus{outline:2px solid #cde;outline-offset:-2px}',
+    ),
+    finds: ['weak focus Home', 'weak focus Fares'],
+    mended: page(
+      'nav{background:#fff;width:200px}body{background:#036}a{display:block;margin:0}a:focus{outline:2px solid #036;outline-offset:-2px}',
+    ),
+  },
+  {
     name: 'a pale shadow instead of the ring',
     page: page('a:focus{outline:none;box-shadow:0 0 0 3px rgb(0 90 200 / .2)}'),
     finds: ['weak focus Home', 'weak focus Fares'],

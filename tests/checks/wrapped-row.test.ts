@@ -3,6 +3,7 @@ import { describeCheck, type Faulty, type NearMiss } from '../support/check-test
 
 const SEVEN = links('Home', 'Fares', 'Times', 'Boats', 'Crew', 'Shop', 'News');
 const page = (css: string, items = SEVEN) => menuPage(`a{color:#222;display:block;width:112px}${css}`, items);
+const PAIRS = ['Home', 'Fares', 'Times', 'Boats', 'Crew', 'Shop'];
 const RANGE = { from: 320, to: 1000 };
 
 const FAULTY: readonly Faulty[] = [
@@ -49,6 +50,14 @@ const FAULTY: readonly Faulty[] = [
     ),
   },
   {
+    name: 'lines of equal length that nothing shares out',
+    page: page('li{float:left}@media(max-width:449px){ul{display:none}}'),
+    finds: ['wrapped normal '],
+    widths: '450–783',
+    options: RANGE,
+    mended: page('li{float:left}@media(max-width:783px){ul{display:none}}'),
+  },
+  {
     name: 'links without a list',
     page: page('nav a{display:inline-block}@media(max-width:699px){nav{display:none}}').replace(/<\/?(ul|li)>/g, ''),
     finds: ['wrapped normal Main'],
@@ -78,6 +87,11 @@ const NEAR: readonly NearMiss[] = [
   },
   { name: 'a gap between the lines', page: page('ul{display:flex;flex-wrap:wrap;gap:8px}'), options: RANGE },
   { name: 'centred lines', page: page('ul{display:flex;flex-wrap:wrap;justify-content:center}'), options: RANGE },
+  {
+    name: 'lines shared out to the last px',
+    page: page('a{width:auto}li{float:left;width:100px}@media(max-width:699px){li{width:50%}}', links(...PAIRS)),
+    options: RANGE,
+  },
   { name: 'a grid', page: page('ul{display:grid;grid-template-columns:repeat(auto-fill,120px)}'), options: RANGE },
   { name: 'a row that fits', page: page('li{float:left}', links('Home', 'Fares')), options: RANGE },
   { name: 'a column', page: page(''), options: RANGE },

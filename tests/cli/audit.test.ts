@@ -115,6 +115,7 @@ describe('wrong use', () => {
     [[], /Name a command/],
     [['aduit', 'clean.html'], /There is no command “aduit”\. Did you mean audit\?/],
     [['audit', 'clean.html', '--onyl', 'text-contrast'], /There is no option --onyl\. Did you mean --only\?/],
+    [['audit', 'clean.html', '--checks', 'text-contrast'], /There is no option --checks\. See --help/],
     [['audit', 'clean.html', '--at'], /--at names no width.*--at 375/s],
     [['audit', 'clean.html', '--at', ''], /--at takes whole px.*not “”/s],
     [['audit', 'clean.html', '--only', ','], /--only names no check/],

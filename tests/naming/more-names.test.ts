@@ -32,6 +32,11 @@ describe('names by the standard', () => {
       '<label><input id=x type=checkbox>Sound <span role=listbox><b role=option>2</b><b role=option aria-selected=true>3</b></span> times</label>',
       'Sound 3 times',
     ],
+    [
+      'what is for browsers without scripts is not there',
+      '<a id=x href=f>Fares<noscript> by post</noscript></a>',
+      'Fares',
+    ],
     ['a dialog by its first heading', '<div id=x role=dialog><div><h2>Fares</h2></div><h3>Cars</h3></div>', 'Fares'],
     ['unless it is named', '<div id=x role=dialog aria-label=Rates><h2>Fares</h2></div>', 'Rates'],
     ['a region is not', '<div id=x role=region title=Prices><h2>Fares</h2></div>', 'Prices'],

@@ -2,6 +2,14 @@ import { resolvedStyle } from '../../src/core/audit/measure.js';
 import { tabOrder } from '../../src/core/naming/index.js';
 import { boxOf, find, sceneAt, styled } from '../support/page.js';
 
+test('what is for browsers without scripts takes no room where they are on, however it is displayed', () => {
+  const page = styled(
+    'body{margin:0;font:16px/20px Arial}noscript.b{display:block}',
+    '<noscript>one</noscript><noscript class=b>two</noscript><p id=p style="margin:0">three</p>',
+  );
+  expect(boxOf(page, '#p')).toEqual([0, 0, 800, 20]);
+});
+
 describe('content that is skipped', () => {
   const page = styled(
     'body{margin:0;font:16px/20px Arial}section{content-visibility:auto;contain-intrinsic-size:auto 700px}p{margin:0;height:100px}',

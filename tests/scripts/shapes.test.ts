@@ -195,6 +195,12 @@ test.each(CHAINS)('chained calls: %s', (_name, script) => {
   expect([isOpen(on, ''), isOpen(on, 'press:#b'), isOpen(on, 'press:#b press:#b')]).toEqual([false, true, false]);
 });
 
+test('what was surveyed without a layout is asked again with one', () => {
+  const on = page(`b.onclick = () => { m.style.display = getComputedStyle(m).display === 'none' ? 'block' : 'none' }`);
+  expect([isOpen(on, '', 1280), isOpen(on, 'press:#b', 1280)]).toEqual([false, true]);
+  expect(on.limits.filter(({ kind }) => kind === 'unread')).toEqual([]);
+});
+
 /** Scripts that go on only where the language and the browser are what they are. */
 test.each<[string, string]>([
   [

@@ -45,6 +45,10 @@ export interface HtmlDocument {
   byId(id: string): ElementNode | null;
 }
 
+/** Whether an element is for browsers without scripts and stands in a document read for one with them: it has no box. @spec html §15.3.1 */
+export const isForScriptless = (element: ElementNode, { scripting }: Pick<HtmlDocument, 'scripting'>): boolean =>
+  scripting && element.tag === 'noscript';
+
 /** The element and everything below it, in document order. */
 export function* descendants(element: ElementNode): Generator<ElementNode> {
   const stack = [...element.elements].reverse();

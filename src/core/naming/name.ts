@@ -1,5 +1,5 @@
 import { transformText } from '../boxes/index.js';
-import { collapseSpace, descendants, splitTokens, type ElementNode } from '../html/index.js';
+import { collapseSpace, descendants, isForScriptless, splitTokens, type ElementNode } from '../html/index.js';
 import type { ComputedStyle } from '../cascade/index.js';
 import type { ContentItem } from '../css/index.js';
 import type { Glance } from '../scene/index.js';
@@ -57,7 +57,9 @@ export function nameOf(element: ElementNode, scene: Glance, { ligatures = true, 
 }
 
 const isGone = (element: ElementNode, scene: Glance): boolean =>
-  scene.style(element).display === 'none' || scene.attribute(element, 'aria-hidden') === 'true';
+  scene.style(element).display === 'none' ||
+  isForScriptless(element, scene.document) ||
+  scene.attribute(element, 'aria-hidden') === 'true';
 
 /** Gone with all it holds, or itself not to be seen: what it holds may be. */
 const isHidden = (element: ElementNode, scene: Glance): boolean =>

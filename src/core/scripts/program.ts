@@ -77,8 +77,8 @@ export class Program {
   after(moves: readonly Move[], look: Look): After {
     const loaded = this.#load(look);
     const { reading } = loaded;
-    const { medium, scroll } = look;
-    const key = `${this.#loaded.indexOf(loaded)} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
+    const { medium, scroll, layouts } = look;
+    const key = `${this.#loaded.indexOf(loaded)} ${layouts !== null} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
     let known = this.#after.get(key);
     if (known) return known;
     const last = moves[moves.length - 1];

@@ -1,7 +1,13 @@
 import { originOf, withValues, type ComputedStyle, type StyleTree } from '../../cascade/index.js';
 import type { Display, PseudoElement } from '../../css/index.js';
 import type { LimitLog } from '../../base/index.js';
-import { descendants, type ElementNode, type HtmlDocument, type MarkupView } from '../../html/index.js';
+import {
+  descendants,
+  isForScriptless,
+  type ElementNode,
+  type HtmlDocument,
+  type MarkupView,
+} from '../../html/index.js';
 import { type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
 import { styleInFlow } from '../flows/modes.js';
 import { type TextMetrics } from '../text/index.js';
@@ -174,7 +180,7 @@ function nodeBox(box: Box, node: ElementNode['children'][number], parent: Elemen
 
 function elementBox(parent: Box, element: ElementNode, building: Building): void {
   const style = building.styles.of(element);
-  if (style.display === 'none') return;
+  if (style.display === 'none' || isForScriptless(element, building.document)) return;
   // Graphics are no boxes: the picture around them draws them.
   if (element.namespace === 'svg' && element.parent?.namespace === 'svg') return;
   building.counters.enter(style, element.parent ?? building, element);

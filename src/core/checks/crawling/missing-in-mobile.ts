@@ -2,6 +2,7 @@ import { firstRoutes, type Menu } from '../../menus/index.js';
 import { poseAfter } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { addressOf, gotTo, leadsOn, mayOpenFilled, reachedAddresses, wideItems } from '../shared/destinations.js';
+import { isGone } from '../shared/gone-menus.js';
 import { menuSeams } from '../shared/seams.js';
 import type { Subject } from '../subject.js';
 
@@ -52,6 +53,8 @@ function inspect(subject: Subject): readonly Observation[] {
       const items = menu.items.filter(({ element, href }) => leadsOn(href) && (wide.get(menu) ?? []).includes(element));
       const missing = items.filter(({ href }) => !reached.has(addressOf(href!, page)));
       if (missing.length === 0 || missing.length > items.length * MOST || isShut(menu, subject)) return [];
+      // Where the whole menu is gone, that is the fault.
+      if (isGone(menu, subject)) return [];
       // What is laid out in a panel and cut off there is a fault of the panel.
       const cut = addressesCut(subject);
       return missing

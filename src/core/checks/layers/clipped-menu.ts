@@ -1,6 +1,6 @@
 import { bottom, right, type Rect } from '../../base/index.js';
 import { isPage } from '../../boxes/index.js';
-import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
+import { closest, isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { unfolded, type Menu } from '../../menus/index.js';
 import { subjectOf } from '../../naming/index.js';
 import { boundsOf, type Clip } from '../../paint/index.js';
@@ -10,7 +10,10 @@ import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import { endsOn } from '../shared/panels.js';
 import { pastEdge } from '../shared/edges.js';
+import { keptBelow, membersOf } from '../shared/kept-below.js';
+import { lostMenus } from '../shared/lost-menus.js';
 import { shownPanels } from '../shared/shown-panels.js';
+import { isResized } from '../shared/trapped.js';
 import type { Subject } from '../subject.js';
 
 /** Panels cut off by something around them or by the edge of the screen. */
@@ -52,15 +55,15 @@ export const clippedMenu = defineCheck(
       },
     },
   },
-  (subject) => [...opened(subject), ...neverOpened(subject)],
+  (subject) => [...opened(subject), ...neverOpened(subject), ...lost(subject)],
 );
 
 /** Panels the pose shows at least in part. */
 const opened = (subject: Subject): Observation[] =>
-  shownPanels(subject).flatMap(({ root, handle, menu, controls }) => {
-    const parents = new Set(menu.items.filter(({ element }) => controls.includes(element)).map(({ parent }) => parent));
-    const members = menu.items.filter((item) => parents.has(item.parent)).map(({ element }) => element);
-    return judge(root, handle, menu, members, subject.scene);
+  shownPanels(subject).flatMap((panel) => {
+    // What a panel that is too tall keeps below the screen is told there.
+    const members = membersOf(panel).filter((e) => !keptBelow(subject).has(e));
+    return judge(panel.root, panel.handle, panel.menu, members, subject.scene);
   });
 
 /** Panels a move lays out and something cuts off as a whole, so that they never come into view. */
@@ -86,6 +89,13 @@ function neverOpened(subject: Subject): Observation[] {
     }),
   );
 }
+
+/** Menus a toggle lays out and something cuts off as a whole. */
+const lost = (subject: Subject): Observation[] =>
+  lostMenus(subject).flatMap(({ menu, toggle, members, after }) =>
+    // That something else than the screen gives them their size is a fault of its own.
+    closest(menu.root, (e) => isResized(e, after)) ? [] : judge(menu.root, toggle, menu, members, after),
+  );
 
 interface Cut {
   readonly element: ElementNode;

@@ -1,4 +1,4 @@
-import type { ComputedStyle } from '../../cascade/index.js';
+import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
 import { figure, type Cause } from '../../findings/index.js';
 import { descendants, isAncestorOrSelf, type ElementNode } from '../../html/index.js';
 import type { Scene } from '../../scene/index.js';
@@ -6,6 +6,7 @@ import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import type { Control } from '../shared/controls.js';
 import type { Subject } from '../subject.js';
+import { isLeft } from '../shared/marks.js';
 import { round } from '../shared/wording.js';
 
 /** Items that grow, or push others aside, under the pointer. */
@@ -44,17 +45,17 @@ const LEAST = 0.75;
 
 function observe(control: Control, subject: Subject): Observation[] {
   const { element } = control;
-  const { scene } = subject;
   for (const state of ['hover', 'focus'] as const) {
     if (subject.page.touchedBy(state, element) === 'nothing') continue;
     const move = { by: state, element } as const;
     const { moves, styles } = subject.preview(move);
-    if (!moves) continue;
+    const scene = moves ? beforehand(element, state, styles, subject) : null;
+    if (!scene) continue;
     const after = subject.after(move);
     const [a, b] = [sizeOf(element, scene), sizeOf(element, after)];
     if (!a || !b) continue;
     const px = Math.max(Math.abs(a.width - b.width), Math.abs(a.height - b.height));
-    const pushed = turnsPanel(subject, after) ? 0 : pushedBy(element, subject, after);
+    const pushed = turnsPanel(subject, scene, after) ? 0 : pushedBy(element, subject.controls, scene, after);
     if (px < LEAST && pushed < LEAST) continue;
     const changed = [element, ...descendants(element)].find((e) => styles.of(e) !== scene.style(e)) ?? element;
     return [
@@ -78,8 +79,24 @@ function observe(control: Control, subject: Subject): Observation[] {
   return [];
 }
 
+/**
+ * What a move onto an item is held against. What changes as the pointer leaves the handle of its panel is no doing of
+ * the item: there it is the pointer just beside it. Null where there is no such thing.
+ */
+function beforehand(
+  element: ElementNode,
+  state: 'hover' | 'focus',
+  { changed }: StyleTree,
+  subject: Subject,
+): Scene | null {
+  const { pose } = subject.setting;
+  const holder = state === 'hover' ? pose.hovered : pose.focused;
+  if (!changed.some((e) => isLeft(e, element, holder))) return subject.scene;
+  return state === 'hover' && element.parent ? subject.after({ by: 'hover', element: element.parent }) : null;
+}
+
 /** Whether a panel comes or goes with the move: what that pushes aside by opening in the flow is no jump of the item. */
-const turnsPanel = ({ menus, scene }: Subject, after: Scene): boolean =>
+const turnsPanel = ({ menus }: Subject, scene: Scene, after: Scene): boolean =>
   menus.some(({ items }) =>
     items.some(({ element }) => (scene.reach(element) === null) !== (after.reach(element) === null)),
   );
@@ -91,11 +108,11 @@ function sizeOf(element: ElementNode, scene: Scene): { readonly width: number; r
 }
 
 /** How far an item in the same menu moves, px. */
-function pushedBy(element: ElementNode, subject: Subject, after: Scene): number {
+function pushedBy(element: ElementNode, controls: readonly Control[], scene: Scene, after: Scene): number {
   let most = 0;
-  for (const other of subject.controls) {
+  for (const other of controls) {
     if (isAncestorOrSelf(element, other.element) || isAncestorOrSelf(other.element, element)) continue;
-    const [a, b] = [subject.scene.nodes(other.element)[0], after.nodes(other.element)[0]];
+    const [a, b] = [scene.nodes(other.element)[0], after.nodes(other.element)[0]];
     if (a && b && a.matrix === null && b.matrix === null)
       most = Math.max(most, Math.abs(a.rect.x - b.rect.x), Math.abs(a.rect.y - b.rect.y));
   }

@@ -73,6 +73,9 @@ function gapOf({ handle, hidden }: Panel, subject: Subject): number | null {
   });
   if (!from || entries.length === 0) return null;
   const start = centre(from);
+  const first = open.hit(start.x, start.y);
+  // That something lies over the handle is another fault.
+  if (first !== null && !isAncestorOrSelf(handle, first)) return null;
   const far = ({ rect }: { rect: Rect }) =>
     Math.hypot(nearestIn(rect, start).x - start.x, nearestIn(rect, start).y - start.y);
   const nearest = entries.reduce((a, b) => (far(b) < far(a) ? b : a));

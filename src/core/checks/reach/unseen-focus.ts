@@ -5,7 +5,7 @@ import { CLOSED, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusBeneath } from '../shared/beneath.js';
 import { causeOf } from '../shared/causes.js';
-import { standingBelow } from '../shared/kept-below.js';
+import { keptBelow } from '../shared/kept-below.js';
 import { skipLinks } from '../shared/skip-links.js';
 import { isUndrawn } from '../shared/undrawn.js';
 import type { Subject } from '../subject.js';
@@ -58,7 +58,7 @@ function inspect(subject: Subject): readonly Observation[] {
   if (posed && scene.setting.pose.hovered && !scene.setting.pose.focused) return [];
   const beneath = posed ? new Set<Menu>() : menusBeneath(subject);
   const skips = posed ? [] : skipLinks(subject);
-  const tall = new Set(standingBelow(subject).flatMap(({ below }) => below));
+  const tall = keptBelow(subject);
   return tabOrder(scene).flatMap((element): Observation[] => {
     const menu = own.get(element) ?? null;
     if ((!menu && !skips.includes(element)) || atRest?.has(element) || tall.has(element)) return [];

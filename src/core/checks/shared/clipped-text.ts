@@ -1,5 +1,5 @@
 import { intersect } from '../../base/index.js';
-import { selectorOf, type ElementNode } from '../../html/index.js';
+import { isAncestorOrSelf, selectorOf, type ElementNode } from '../../html/index.js';
 import { boundsOf, elementOf, type Clip, type PaintItem } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { textsIn } from './texts.js';
@@ -8,6 +8,7 @@ import { onElement, type Observation } from '../define.js';
 import type { Subject } from '../subject.js';
 import { causeOf } from './causes.js';
 import { placeOfItem } from './items.js';
+import { keptBelow } from './kept-below.js';
 
 /** A text of a control that something cuts off. */
 interface CutText {
@@ -48,9 +49,14 @@ function isMeant({ box }: Clip, scene: Scene): boolean {
 /** Controls whose text is cut off for the visitor of a subject and not for most people. */
 export function newlyCut(subject: Subject): readonly Observation[] {
   const usual = subject.parts.usual();
+  // What cuts off others for everyone is a fault of its own.
+  let before: ReadonlySet<ElementNode> | null = null;
+  const cutsAnyway = (by: ElementNode) =>
+    (before ??= new Set(usual.controls.flatMap(({ element }) => cutText(element, usual.scene)?.by ?? []))).has(by) ||
+    [...keptBelow(usual)].some((e) => isAncestorOrSelf(by, e));
   return subject.controls.flatMap((control): Observation[] => {
     const cut = cutText(control.element, subject.scene);
-    if (!cut || cutText(control.element, usual.scene)) return [];
+    if (!cut || cutText(control.element, usual.scene) || cutsAnyway(cut.by)) return [];
     const percent = Math.round(cut.share * 100);
     const style = subject.scene.style(cut.by);
     const cause = causeOf(style, 'overflowX') ?? causeOf(style, 'height');

@@ -3,6 +3,7 @@ import { closest, type ElementNode } from '../../html/index.js';
 import type { Menu } from '../../menus/index.js';
 import { scrolledScene, scrollEnd, type Scene } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
+import type { ShownPanel } from './shown-panels.js';
 
 /** Less than this share of an item below the edge leaves it usable. */
 export const PART_LOST = 0.5;
@@ -21,6 +22,30 @@ export interface StandingPart {
   readonly menu: Menu;
   readonly members: readonly ElementNode[];
   readonly below: readonly ElementNode[];
+}
+
+/** The items of an opened panel and those beside them. */
+export function membersOf({ menu, controls }: ShownPanel): readonly ElementNode[] {
+  const parents = new Set(menu.items.filter(({ element }) => controls.includes(element)).map(({ parent }) => parent));
+  return menu.items.filter((item) => parents.has(item.parent)).map(({ element }) => element);
+}
+
+const kept = new WeakMap<Scene, ReadonlySet<ElementNode>>();
+
+/** Every item that menus too tall for the screen keep below it, in part or as a whole: that is told of the panel. */
+export function keptBelow(subject: Subject): ReadonlySet<ElementNode> {
+  const { scene, menus, parts } = subject;
+  if (parts.opened === null) return new Set(standingBelow(subject).flatMap(({ below }) => below));
+  let found = kept.get(scene);
+  if (!found) {
+    const reachesLower = (e: ElementNode) => {
+      const rect = scene.isVisible(e) ? scene.rect(e) : null;
+      return rect !== null && bottom(rect) > scene.medium.height;
+    };
+    const low = menus.flatMap(({ items }) => items.map(({ element }) => element)).filter(reachesLower);
+    kept.set(scene, (found = new Set(low.some((e) => isKeptBelow(e, subject)) ? low : [])));
+  }
+  return found;
 }
 
 const known = new WeakMap<Scene, readonly StandingPart[]>();

@@ -1,6 +1,7 @@
 import type { ComputedStyle, StyleTree } from '../../cascade/index.js';
 import type { PropertyKey } from '../../css/index.js';
 import { isAncestorOrSelf, type ElementNode } from '../../html/index.js';
+import type { Preview } from '../../scene/index.js';
 import type { Subject } from '../subject.js';
 
 /** Properties whose change a visitor can see. */
@@ -99,15 +100,23 @@ export const changedLooks = (before: Pick<StyleTree, 'of' | 'pseudo'>, after: St
 export const focusMarks = (element: ElementNode, subject: Subject): readonly ElementNode[] => {
   const { pose } = subject.setting;
   // A script may have put focus there as it opened something: what goes when focus leaves is the mark.
-  const { base, styles } =
+  const preview =
     pose.focused === element
       ? subject.page.preview({ ...subject.setting, pose: { ...pose, focused: null } }, subject.scene)
       : subject.preview({ by: 'focus', element });
-  // What its last holder loses as focus moves on marks nothing.
-  const left = (e: ElementNode) =>
-    pose.focused && pose.focused !== element && isRelated(e, pose.focused) && !isRelated(e, element);
-  return changedLooks(base.styles, styles).filter((e) => !left(e));
+  return looksTaken(preview, element, pose.focused);
 };
+
+/** What a move onto an element changes of how a page looks: what its last holder loses by it does not count. */
+export const looksTaken = (
+  { base, styles }: Preview,
+  element: ElementNode,
+  holder: ElementNode | null | undefined,
+): readonly ElementNode[] => changedLooks(base.styles, styles).filter((e) => !isLeft(e, element, holder));
+
+/** Whether something that changes with a move onto an element belongs to what was pointed at or focused before alone. */
+export const isLeft = (e: ElementNode, element: ElementNode, holder: ElementNode | null | undefined): boolean =>
+  holder != null && holder !== element && isRelated(e, holder) && !isRelated(e, element);
 
 /** Whether one of two elements stands in the other, or they are the same. */
 export const isRelated = (a: ElementNode, b: ElementNode): boolean => isAncestorOrSelf(a, b) || isAncestorOrSelf(b, a);

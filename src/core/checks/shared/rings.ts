@@ -1,6 +1,8 @@
+import { bottom, centre, right } from '../../base/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import { compose, contrastRatio, type Rgba } from '../../css/index.js';
 import type { ElementNode } from '../../html/index.js';
+import type { PaintItem } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { causeOf } from './causes.js';
 import { hexOf } from './colours.js';
@@ -17,26 +19,41 @@ export function ringOf(style: ComputedStyle): Rgba | null {
   return typeof outlineColor === 'object' && 'r' in outlineColor ? (outlineColor as Rgba) : style.color;
 }
 
-/** The one colour around an element, a little outside its box; null where there are several or none is known. */
-function groundAround(element: ElementNode, scene: Scene): Rgba | null {
-  const rect = scene.rect(element);
+/** How far outside of a box its surroundings are asked for, px. */
+const OUT = 2;
+
+/** The one colour at a point beneath an item; null where there are several, or none is known. */
+function groundAt(x: number, y: number, item: PaintItem, scene: Scene): Rgba | null {
+  const { colours, unknown } = scene.backdrop({ x, y }, item, null);
+  return unknown.length === 0 && colours.length === 1 ? colours[0]! : null;
+}
+
+interface Grounds {
+  /** A little outside of the box, on the sides that are not cut off; null where one of them is not known. */
+  readonly around: readonly Rgba[] | null;
+  /** Beneath the box. */
+  readonly beneath: Rgba;
+}
+
+/** The colours an element stands on and among; null where the one it stands on is not known. */
+function groundsOf(element: ElementNode, scene: Scene): Grounds | null {
   const node = scene.nodes(element)[0];
   const item = node && scene.itemOf(node);
+  const rect = scene.rect(element);
   // What has to be scrolled to first stands on nothing yet.
-  if (!rect || !item || !scene.seen(element)) return null;
-  const out = 2;
-  const points = [
-    { x: rect.x - out, y: rect.y + rect.height / 2 },
-    { x: rect.x + rect.width + out, y: rect.y + rect.height / 2 },
-    { x: rect.x + rect.width / 2, y: rect.y - out },
-    { x: rect.x + rect.width / 2, y: rect.y + rect.height + out },
-  ];
-  const found = points.map((point) => {
-    const { colours, unknown } = scene.backdrop(point, item, null);
-    return unknown.length === 0 && colours.length === 1 ? colours[0] : undefined;
-  });
-  const [first] = found;
-  return first && found.every((one) => one && hexOf(one) === hexOf(first)) ? first : null;
+  const seen = scene.seen(element);
+  if (!rect || !item || !seen) return null;
+  const { x, y } = centre(seen);
+  const beneath = groundAt(x, y, item, scene);
+  if (!beneath) return null;
+  const isWhole = (one: number, other: number) => Math.abs(one - other) < 1;
+  const around = [
+    isWhole(seen.x, rect.x) && groundAt(seen.x - OUT, y, item, scene),
+    isWhole(right(seen), right(rect)) && groundAt(right(seen) + OUT, y, item, scene),
+    isWhole(seen.y, rect.y) && groundAt(x, seen.y - OUT, item, scene),
+    isWhole(bottom(seen), bottom(rect)) && groundAt(x, bottom(seen) + OUT, item, scene),
+  ].filter((one) => one !== false);
+  return { beneath, around: around.length > 0 && around.every((one) => one !== null) ? around : null };
 }
 
 const BORDERS = ['borderTopColor', 'borderRightColor', 'borderBottomColor', 'borderLeftColor'] as const;
@@ -62,13 +79,14 @@ export function measuredMarks(
   scene: Scene,
 ): readonly Mark[] | null {
   const changed = differences(before, after).filter((key) => !/^border.*(Width|Style)$/.test(key));
-  const around = groundAround(element, scene);
-  if (!around || after.backgroundImage.length > 0) return null;
-  const within = compose(after.backgroundColor, around);
+  const grounds = groundsOf(element, scene);
+  if (!grounds || after.backgroundImage.length > 0) return null;
+  const { around, beneath } = grounds;
+  const within = compose(after.backgroundColor, beneath);
   const out: Mark[] = [];
-  const add = (by: Mark['by'], ink: Rgba, ...grounds: readonly Rgba[]) => {
+  const add = (by: Mark['by'], ink: Rgba, ...against: readonly Rgba[]) => {
     // What stands out from one of its sides is seen.
-    const [best] = grounds
+    const [best] = against
       .map((ground) => ({ colour: compose(ink, ground), ground }))
       .map((one) => ({ by, ...one, ratio: contrastRatio(one.colour, one.ground) }))
       .sort((a, b) => b.ratio - a.ratio);
@@ -78,15 +96,20 @@ export function measuredMarks(
     if (key === 'outline') {
       const ring = ringOf(after);
       if (!ring) return null;
-      add('outlineColor', ring, after.outlineOffset.px + after.outlineWidth / 2 >= 0 ? around : within);
+      const outside = after.outlineOffset.px + after.outlineWidth / 2 >= 0;
+      if (outside && !around) return null;
+      add('outlineColor', ring, ...(outside ? around! : [within]));
     } else if (key === 'boxShadow')
-      for (const { colour, inset } of shownShadows(after)) add('boxShadow', colour, inset ? within : around);
+      for (const { colour, inset } of shownShadows(after)) {
+        if (!inset && !around) return null;
+        add('boxShadow', colour, ...(inset ? [within] : around!));
+      }
     else if (key === 'backgroundColor')
-      add('backgroundColor', after.backgroundColor, around, compose(before.backgroundColor, around));
+      add('backgroundColor', after.backgroundColor, ...(around ?? []), compose(before.backgroundColor, beneath));
     else {
       const side = BORDERS.find((one) => one === key);
       if (!side) return null;
-      add(side, after[side], around, within);
+      add(side, after[side], ...(around ?? []), within);
     }
   }
   return out;

@@ -6,7 +6,7 @@ import { hexOf } from '../shared/colours.js';
 import type { Control } from '../shared/controls.js';
 import { compareColours, differsBesides, generatedDiffers, type ColourDifference } from '../shared/differences.js';
 import { floorRatio } from '../shared/ink.js';
-import { changedLooks, isRelated } from '../shared/marks.js';
+import { isRelated, looksTaken } from '../shared/marks.js';
 import { currentBeside, type CurrentLook } from '../shared/current-looks.js';
 import type { Subject } from '../subject.js';
 
@@ -59,9 +59,10 @@ function hovered(control: Control, subject: Subject): Observation[] {
   if (!subject.moves || control.disabled || control.item?.current) return [];
   const { element } = control;
   const move = { by: 'hover', element } as const;
-  const { base, styles, moves } = subject.preview(move);
+  const preview = subject.preview(move);
+  const { base, styles, moves } = preview;
   if (moves || styles.changed.length === 0) return [];
-  const changed = changedLooks(base.styles, styles);
+  const changed = looksTaken(preview, element, subject.setting.pose.hovered);
   if (changed.length === 0 || !changed.every((e) => isRelated(e, element))) return [];
   const beside = (e: ElementNode) =>
     differsBesides(base.styles.of(e), styles.of(e)) || generatedDiffers(base.styles, e, styles, e);

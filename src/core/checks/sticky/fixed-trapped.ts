@@ -1,10 +1,12 @@
-import { containsFixed, type Box } from '../../boxes/index.js';
 import { makersOf } from '../../css/index.js';
 import { selectorOf, type ElementNode } from '../../html/index.js';
+import type { Menu } from '../../menus/index.js';
 import { scrollEnd, scrolledScene, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { menusAround } from '../shared/around.js';
 import { causeOf } from '../shared/causes.js';
+import { lostMenus } from '../shared/lost-menus.js';
+import { holderOf, isResized } from '../shared/trapped.js';
 import type { Subject } from '../subject.js';
 
 /** Fixed parts that something around them holds. @spec css-position-3 §2.1 */
@@ -46,47 +48,62 @@ const MAKERS = makersOf('containing');
 
 function inspect(subject: Subject): readonly Observation[] {
   const { scene, menus, parts } = subject;
-  return [...menusAround(menus)].flatMap(([element, own]): Observation[] => {
-    if (scene.style(element).position !== 'fixed' || !scene.isVisible(element) || !scene.rect(element)) return [];
+  const around = [...menusAround(menus)];
+  const shown = around.flatMap(([element, own]) => {
+    if (!isFixed(element, scene)) return [];
     // What an earlier pose shows is told there.
     if (parts.opened !== null && parts.before().isVisible(element)) return [];
-    const box = scene.box(element);
-    const holder = box && holderOf(box);
-    if (!holder?.element) return [];
-    const message = effect(element, holder.element, subject);
-    if (!message) return [];
-    const reason = MAKERS.find(({ key, says }) => says(holder.style[key]) !== null);
-    const cause = reason ? causeOf(scene.style(holder.element), reason.key) : null;
-    const rect = scene.rect(holder.element);
-    return [
-      {
-        at: onElement(element),
-        menus: own,
-        state: 'normal',
-        message,
-        data: {
-          element: selectorOf(element),
-          holder: selectorOf(holder.element),
-          why: cause?.text ?? (reason ? String(reason.says(holder.style[reason.key])) : 'containment'),
-          property: cause?.text.split(':')[0] ?? 'property',
-          width: Math.round(rect?.width ?? 0),
-          height: Math.round(rect?.height ?? 0),
-        },
-        cause,
-      },
-    ];
+    const message = effect(element, subject);
+    return message ? trapped(element, own, scene, message) : [];
   });
+  const never = lostMenus(subject).flatMap(({ after }) =>
+    around.flatMap(([element, own]) =>
+      isFixed(element, after) && !scene.isVisible(element) && isResized(element, after)
+        ? trapped(element, own, after, 'size')
+        : [],
+    ),
+  );
+  return [...shown, ...never];
 }
 
-/** The nearest box around a fixed one that it keeps to; null for the screen. */
-function holderOf(box: Box): Box | null {
-  for (let b = box.parent; b?.parent; b = b.parent) if (containsFixed(b)) return b;
-  return null;
+const isFixed = (element: ElementNode, scene: Scene): boolean =>
+  scene.style(element).position === 'fixed' && scene.isVisible(element) && scene.rect(element) !== null;
+
+function trapped(
+  element: ElementNode,
+  menus: readonly Menu[],
+  scene: Scene,
+  message: 'moves' | 'size',
+): readonly Observation[] {
+  const box = scene.box(element);
+  const holder = box && holderOf(box);
+  if (!holder?.element) return [];
+  const reason = MAKERS.find(({ key, says }) => says(holder.style[key]) !== null);
+  const cause = reason ? causeOf(scene.style(holder.element), reason.key) : null;
+  const rect = scene.rect(holder.element);
+  return [
+    {
+      at: onElement(element),
+      menus,
+      state: 'normal',
+      message,
+      data: {
+        element: selectorOf(element),
+        holder: selectorOf(holder.element),
+        why: cause?.text ?? (reason ? String(reason.says(holder.style[reason.key])) : 'containment'),
+        property: cause?.text.split(':')[0] ?? 'property',
+        width: Math.round(rect?.width ?? 0),
+        height: Math.round(rect?.height ?? 0),
+      },
+      cause,
+    },
+  ];
 }
 
-/** What being held does to a part; null where it does no harm. */
-function effect(element: ElementNode, holder: ElementNode, subject: Subject): 'moves' | 'size' | null {
-  const { scene, page, setting } = subject;
+/** What being held does to a part; null where nothing holds it, or that does no harm. */
+function effect(element: ElementNode, { scene, page, setting }: Subject): 'moves' | 'size' | null {
+  const box = scene.box(element);
+  if (!box || !holderOf(box)?.element) return null;
   const end = scrollEnd(scene);
   if (end >= 1) {
     const to = Math.min(end, 200);
@@ -94,25 +111,5 @@ function effect(element: ElementNode, holder: ElementNode, subject: Subject): 'm
     const [before, after] = [scene.rect(element), later.rect(element)];
     if (before && after && Math.abs(after.y - before.y) < to / 2 && later.isVisible(element)) return 'moves';
   }
-  return isStretched(element, scene) && !fillsScreen(holder, scene) ? 'size' : null;
-}
-
-/** Whether the size of a part comes from what it keeps to. */
-function isStretched(element: ElementNode, scene: Scene): boolean {
-  const { top, bottom, left, right, height, width } = scene.style(element);
-  const given = (value: unknown) => value !== 'auto';
-  const share = (value: unknown) =>
-    typeof value === 'object' && value !== null && 'percent' in value && value.percent !== 0;
-  return (
-    (given(top) && given(bottom) && !given(height)) ||
-    share(height) ||
-    (given(left) && given(right) && !given(width)) ||
-    share(width)
-  );
-}
-
-function fillsScreen(holder: ElementNode, scene: Scene): boolean {
-  const rect = scene.rect(holder);
-  const { width, height } = scene.medium;
-  return rect !== null && rect.x <= 1 && rect.width >= width - 1 && rect.height >= height - 1;
+  return isResized(element, scene) ? 'size' : null;
 }

@@ -7,7 +7,7 @@ import { boundsOf, type Clip } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
-import { isKeptBelow, PART_LOST, standingBelow, type StandingPart } from '../shared/kept-below.js';
+import { isKeptBelow, membersOf, PART_LOST, standingBelow, type StandingPart } from '../shared/kept-below.js';
 import { shownPanels, type ShownPanel } from '../shared/shown-panels.js';
 import type { Subject } from '../subject.js';
 
@@ -79,10 +79,10 @@ function standing({ root, menu, members, below }: StandingPart, { scene }: Subje
   };
 }
 
-function observe({ root, handle, menu, controls }: ShownPanel, subject: Subject): Observation[] {
+function observe(panel: ShownPanel, subject: Subject): Observation[] {
+  const { root, handle, menu } = panel;
   const { scene } = subject;
-  const parents = new Set(menu.items.filter(({ element }) => controls.includes(element)).map(({ parent }) => parent));
-  const members = menu.items.filter((item) => parents.has(item.parent)).map(({ element }) => element);
+  const members = membersOf(panel);
   const { height } = scene.medium;
   const below = members.filter((e) => isKeptBelow(e, subject));
   const past = below.length > 0 ? [] : members.flatMap((e) => pastEnd(e, scene) ?? []);

@@ -2,7 +2,7 @@ import { descendants, isAncestorOrSelf, type ElementNode } from '../../html/inde
 import { discloses, unfolded, type Menu } from '../../menus/index.js';
 import { addressOf } from '../shared/addresses.js';
 import { standsElsewhere } from '../shared/destinations.js';
-import { endsOn } from '../shared/panels.js';
+import { leadsSomewhere, lostMenus, membersOf } from '../shared/lost-menus.js';
 import { PRESSES } from '../shared/presses.js';
 import { roleOf, subjectOf } from '../../naming/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
@@ -55,17 +55,18 @@ function inspect(subject: Subject): readonly Observation[] {
   return subject.menus.flatMap((menu) => [...deadToggles(menu, subject), ...deadDisclosures(menu, subject)]);
 }
 
-function deadToggles(menu: Menu, { scene, routes, page, menus }: Subject): Observation[] {
-  const items = menu.items.filter(({ element }) => !menu.toggles.some((toggle) => toggle.element === element));
-  if (items.length === 0 || items.some(({ element }) => scene.reach(element) !== null)) return [];
+function deadToggles(menu: Menu, subject: Subject): Observation[] {
+  const { scene, page, menus } = subject;
+  const members = membersOf(menu);
+  if (members.length === 0 || members.some((e) => scene.reach(e) !== null)) return [];
   return menu.toggles.flatMap(({ element }): Observation[] => {
     if (scene.reach(element) === null) return [];
     // It may open what scripts made of the menu.
     if (standsElsewhere(page, menus) && page.hearing.of(element, [...PRESSES, 'change'])) return [];
-    if (routes.some((o) => o.moves.some((move) => move.element === element || isAncestorOrSelf(element, move.element))))
-      return [];
-    if (routes.some((o) => endsOn(o, element, 'press', 'key', 'hover', 'focus'))) return [];
-    return [observation(element, menu, items.length, { scene, page })];
+    if (leadsSomewhere(element, subject)) return [];
+    // Where something cuts off what opens, that is the fault.
+    if (lostMenus(subject).some(({ toggle }) => toggle === element)) return [];
+    return [observation(element, menu, members.length, { scene, page })];
   });
 }
 

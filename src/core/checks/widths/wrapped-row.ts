@@ -3,7 +3,7 @@ import { figure } from '../../findings/index.js';
 import { selectorOf, type ElementNode } from '../../html/index.js';
 import type { Menu } from '../../menus/index.js';
 import { labelOf } from '../../naming/index.js';
-import { boundsOf } from '../../paint/index.js';
+import { boundsOf, contentOf } from '../../paint/index.js';
 import { setting, type Page, type Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
@@ -24,7 +24,7 @@ export const wrappedRow = defineCheck(
       rule: [
         'The items of a menu that stand in one row on a wide screen stay in one row for as long as the menu is a row.',
         'Nor do the words of one run into those of the next.',
-        'Meant to wrap, and no fault: grids, lists in a footer or beside text, rows with a gap between lines or with centred lines, and two lines of equal length.',
+        'Meant to wrap, and no fault: grids, lists in a footer or beside text, rows with a gap between lines or with centred lines, and lines that entries of one width share out to the last px.',
       ],
       faulty: '.menu li { display: inline-block } /* seven items, too wide between 768 and 831 px */',
       mended: '@media (max-width: 52em) { .menu { display: none } .menu-button { display: block } }',
@@ -81,10 +81,9 @@ function observe(menu: Menu, subject: Subject): Observation[] {
   const lines = linesOf(menu, scene);
   const [first, ...rest] = lines;
   const last = rest[rest.length - 1];
-  if (!first || !last || first.items.length < 2 || lines.length > 3 || last.items.length * 2 > first.items.length + 1)
-    return [];
+  if (!first || !last || first.items.length < 2) return [];
   const list = listOf(first.items[0]!, last.items[0]!);
-  if (!list || isMeant(list, scene) || !isOneRow(menu, page)) return [];
+  if (!list || isMeant(list, scene) || !isOneRow(menu, page) || isShared(lines, list, scene)) return [];
   const room = scene.rect(list)?.width ?? 0;
   const count = lines.reduce((sum, { items }) => sum + items.length, 0);
   const needed = neededBy(lines, list, scene);
@@ -221,6 +220,20 @@ function isMeant(list: ElementNode, scene: Scene): boolean {
   const gap = style.rowGap;
   const gapped = gap !== 'normal' && 'px' in gap && (gap.px > 0 || gap.percent > 0);
   return gapped || /center|evenly|around/.test(String(style.justifyContent));
+}
+
+/** Whether lines of equal length are shared out among entries of one width, to the last px. */
+function isShared(lines: readonly Line[], list: ElementNode, scene: Scene): boolean {
+  const [first] = lines;
+  const width = (item: ElementNode) => scene.rect(entryOf(item, list))?.width ?? 0;
+  const own = lines.flatMap(({ items }) => items.map(width));
+  const [node] = scene.nodes(list);
+  const room = node ? contentOf(node.fragment, node.rect).width : 0;
+  return (
+    lines.every(({ items }) => items.length === first!.items.length) &&
+    own.every((one) => Math.abs(one - own[0]!) < 1) &&
+    Math.abs(own[0]! * first!.items.length - room) < 2
+  );
 }
 
 const known = new WeakMap<Menu, boolean>();
