@@ -19,6 +19,12 @@ const FAULTY: readonly Faulty[] = [
     mended: page('[aria-current]{color:#0b5563;font-weight:700}'),
   },
   {
+    name: 'beside an entry with a caret',
+    page: page('[aria-current]{color:#0b5563}a[href^=f]::after{content:" ▾"}'),
+    finds: ['colour-only current Home'],
+    mended: page('[aria-current]{color:#0b5563;font-weight:700}a[href^=f]::after{content:" ▾"}'),
+  },
+  {
     name: 'a ground',
     page: page('nav{background:#fff}[aria-current]{background:#dde6ea}'),
     finds: ['colour-only current Home'],

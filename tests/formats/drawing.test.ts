@@ -51,6 +51,12 @@ describe('what is drawn', () => {
     ],
     ['a shadow', '#a{box-shadow:0 2px 0 #998877}', '<div id=a>x</div>', /fill="#998877"/],
     [
+      'a shadow that keeps out of a clear box',
+      '#a{box-shadow:0 2px 0 #998877;background:none}',
+      '<div id=a>x</div>',
+      /<clipPath id="(c\d+)"><path d="[^"]+" clip-rule="evenodd"\/>.*<g clip-path="url\(#\1\)"><path d="[^"]+" fill="#998877"/s,
+    ],
+    [
       'a shadow that falls inwards',
       '#a{box-shadow:inset 0 -3px #998877;height:20px}',
       '<div id=a>x</div>',

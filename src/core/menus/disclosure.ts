@@ -16,8 +16,9 @@ const DISCLOSING = [
 
 export const discloses = (e: ElementNode): boolean => DISCLOSING.some((name) => e.attributes.has(name));
 
-/** Whether an element is an entry of a list of items. */
-const isEntry = (e: ElementNode): boolean => e.tag === 'li' || role(e) === 'none' || role(e) === 'listitem';
+/** Whether an element is an entry of a list of items, or a cell of a layout table. */
+const isEntry = (e: ElementNode): boolean =>
+  e.tag === 'li' || e.tag === 'td' || role(e) === 'none' || role(e) === 'listitem';
 
 /**
  * The part of a menu that belongs to one of its controls: markup discloses it by nesting in a list entry, by `details`

@@ -13,12 +13,18 @@ export function seenItems(menu: Menu, scene: Scene): readonly { readonly item: M
   });
 }
 
+/** Of so few items one in view is a part of them that counts. */
+const FEW = 3;
+
 export function formOf(menu: Menu, scene: Scene): MenuForm {
   const all = seenItems(menu, scene);
   const top = all.filter(({ item }) => item.level === 1);
   // An entry around all others says nothing of how they stand.
   const seen = top.length > 1 ? top : all;
-  if (seen.length === 0) return menu.toggles.some((toggle) => scene.seen(toggle.element)) ? 'toggle' : 'none';
+  const shut = menu.toggles.some((toggle) => scene.seen(toggle.element));
+  // The way home may stand before the button.
+  if (shut && seen.length === 1 && menu.items.length > FEW) return 'toggle';
+  if (seen.length === 0) return shut ? 'toggle' : 'none';
   const rects = seen.map((s) => s.rect);
   const place = stuckTo(menu, scene, rects);
   if (place) return place;

@@ -117,7 +117,7 @@ function openedByPress(
 ): readonly { readonly element: ElementNode; readonly root: ElementNode }[] {
   if (roots.length === 0) return [];
   const narrow = page.scene(NARROW);
-  const shut = roots.filter((root) => linkCount(root) > 0 && reached(root, narrow) === 0);
+  const shut = roots.filter((root) => isShut(root, narrow));
   if (shut.length === 0) return [];
   const pressed = page.document.elements.filter(
     (e) =>
@@ -139,6 +139,13 @@ function openedByPress(
     return [{ element: own && switchedOpen(own, shut, page) === root ? own : element, root }];
   });
 }
+
+/** Whether none of a menu's links is in reach, or the way home alone, which stands before its button. */
+function isShut(root: ElementNode, scene: Scene): boolean {
+  const all = linkCount(root);
+  return all > 0 && reached(root, scene) <= (all > FEW ? 1 : 0);
+}
+const FEW = 3;
 
 /** The one control in a wrapper that is none itself; null where there are several. */
 function onlyControl(e: ElementNode): ElementNode | null {

@@ -32,7 +32,7 @@ export function drawGround(style: ComputedStyle, node: PaintNode, definitions: D
   const { rect } = edges;
   const radii = cornerRadii(style, rect) ?? SHARP;
   const lines = drawEdges(style, edges, radii, definitions);
-  const out: Shape[] = outerShadows(style, rect, radii);
+  const out: Shape[] = outerShadows(style, rect, radii, definitions);
   const d = roundedPath(rect, radii);
   if (bare) return [...out, ...lines];
   if (style.backgroundColor.a > 0) out.push(shape('path', { d, ...paint('fill', style.backgroundColor) }));

@@ -23,9 +23,15 @@ const moved = (rect: Rect, { x, y }: Shadow, out: number): Rect => ({
 
 const sheet = (colour: Rgba, a: number) => paint('fill', { ...colour, a: Math.min(1, a) });
 
-/** Shadows a box throws around itself. */
-export function outerShadows(style: ComputedStyle, rect: Rect, radii: Radii): Shape[] {
-  return shadowsOf(style)
+/** A sheet over all that lies in or near a box. */
+function farAround({ x, y, width, height }: Rect): string {
+  const far = Math.max(width, height) + 200;
+  return roundedPath({ x: x - far, y: y - far, width: width + 2 * far, height: height + 2 * far }, SHARP);
+}
+
+/** Shadows a box throws around itself: none of them lies within its border edge, which shows where the box is clear. */
+export function outerShadows(style: ComputedStyle, rect: Rect, radii: Radii, definitions: Definitions): Shape[] {
+  const sheets = shadowsOf(style)
     .filter(({ inset }) => !inset)
     .flatMap((shadow) =>
       softened(shadow.blur, shadow.colour.a).flatMap(({ grow, alpha }) => {
@@ -35,6 +41,12 @@ export function outerShadows(style: ComputedStyle, rect: Rect, radii: Radii): Sh
         return at.width > 0 && at.height > 0 ? [shape('path', { d, ...sheet(shadow.colour, alpha) })] : [];
       }),
     );
+  if (sheets.length === 0 || style.backgroundColor.a === 1) return sheets;
+  const d = farAround(rect) + roundedPath(rect, radii);
+  const id = definitions.id('c', d, (name) =>
+    shape('clipPath', { id: name }, [shape('path', { d, 'clip-rule': 'evenodd' })]),
+  );
+  return [group(sheets, { 'clip-path': `url(#${id})` })];
 }
 
 /** Shadows that fall into a box from its padding edge. */
@@ -51,11 +63,7 @@ export function innerShadows(style: ComputedStyle, { rect, fragment }: PaintNode
   const radii = grown(cornerRadii(style, rect) ?? SHARP, -Math.max(border.top, border.left));
   const edge = roundedPath(inner, radii);
   const id = definitions.id('c', edge, (name) => shape('clipPath', { id: name }, [shape('path', { d: edge })]));
-  const far = Math.max(inner.width, inner.height) + 200;
-  const all = roundedPath(
-    { x: inner.x - far, y: inner.y - far, width: inner.width + 2 * far, height: inner.height + 2 * far },
-    SHARP,
-  );
+  const all = farAround(inner);
   const sheets = shadows.flatMap((shadow) =>
     softened(shadow.blur, shadow.colour.a).map(({ grow, alpha }) => {
       const out = -shadow.spread - grow;

@@ -40,11 +40,14 @@ export function currentBeside(control: Control, subject: Subject): CurrentLook |
   );
   // Without a mark all others have to look alike.
   if (guessed && (others.length < 2 || like.length < others.length)) return null;
-  const beside = (like[0] ?? others[0])?.element;
+  const candidates = like.length > 0 ? like : others;
+  // One with a caret of its own differs from every other: where there is another, that is the measure.
+  const plain = candidates.find((one) => !differsElsewhere(element, one.element, scene));
+  const beside = (plain ?? candidates[0])?.element;
   const colours = beside && compareColours(element, scene, beside, scene);
   if (!beside || !colours) return null;
   const seen = hasSameGround(element, beside, scene) ? { ...colours, ground: 1 } : colours;
-  return { colours: seen, other: differsElsewhere(element, beside, scene), beside, guessed };
+  return { colours: seen, other: plain === undefined, beside, guessed };
 }
 
 /** Whether two items have no grounds of their own, or the same: a gradient beneath them tells nobody which is which. */

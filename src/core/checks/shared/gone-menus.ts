@@ -20,7 +20,13 @@ export function isGone(menu: Menu, subject: Subject): boolean {
   const opens = subject.menus.some(({ toggles }) =>
     toggles.some(({ element }) => !inContent(element) && scene.reach(element) !== null),
   );
-  if (shows || opens || menu.items.some(({ element }) => routes.some((o) => o.shows.has(element)))) return false;
+  // Another one in view, be it with fewer entries, is a menu.
+  const others = subject.menus.some(
+    (other) =>
+      other !== menu && other.kind === 'main' && other.items.filter(({ element }) => scene.reach(element)).length > 1,
+  );
+  if (shows || opens || others || menu.items.some(({ element }) => routes.some((o) => o.shows.has(element))))
+    return false;
   const reached = reachedAddresses(scene, routes, page);
   const addressesOf = (items: Menu['items']) =>
     items.flatMap(({ href }) => (leadsOn(href) ? [addressOf(href, page)] : []));

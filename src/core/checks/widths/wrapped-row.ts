@@ -1,6 +1,6 @@
-import { bottom, intersect, unite, type Rect } from '../../base/index.js';
+import { bottom, grouped, intersect, unite, type Rect } from '../../base/index.js';
 import { figure } from '../../findings/index.js';
-import { selectorOf, type ElementNode } from '../../html/index.js';
+import { closest, selectorOf, type ElementNode } from '../../html/index.js';
 import type { Menu } from '../../menus/index.js';
 import { labelOf } from '../../naming/index.js';
 import { boundsOf, contentOf } from '../../paint/index.js';
@@ -46,7 +46,12 @@ export const wrappedRow = defineCheck(
       },
     },
   },
-  (subject) => subject.menus.flatMap((menu) => [...observe(menu, subject), ...collisions(menu, subject)]),
+  (subject) =>
+    subject.menus.flatMap((menu) =>
+      ROWS.has(menu.kind)
+        ? listsOf(menu).flatMap((row) => [...observe(row, subject), ...collisions(row, subject)])
+        : [],
+    ),
 );
 
 const WIDE = 1920;
@@ -54,15 +59,33 @@ const WIDE = 1920;
 const SPACE = 8;
 const ROWS: ReadonlySet<Menu['kind']> = new Set(['main', 'utility', 'tabs', 'bottom-bar', 'languages', 'other']);
 
+/** Items of a menu’s first level that stand in one list. */
+interface Row {
+  readonly menu: Menu;
+  readonly items: readonly ElementNode[];
+}
+
+const rows = new WeakMap<Menu, readonly Row[]>();
+
+function listsOf(menu: Menu): readonly Row[] {
+  let known = rows.get(menu);
+  if (!known) {
+    const top = menu.items.flatMap(({ element, level }) => (level === 1 ? [element] : []));
+    const lists = grouped(top, (e) => closest(e, ({ tag }) => tag === 'ul' || tag === 'ol') ?? menu.root);
+    rows.set(menu, (known = [...lists.values()].map((items) => ({ menu, items }))));
+  }
+  return known;
+}
+
 interface Line {
   readonly items: readonly ElementNode[];
 }
 
-/** Top-level items in view, line by line. */
-function linesOf(menu: Menu, scene: Scene): readonly Line[] {
+/** Items in view, line by line. */
+function linesOf(row: Row, scene: Scene): readonly Line[] {
   const lines: { items: ElementNode[]; low: number }[] = [];
-  for (const { element, level } of menu.items) {
-    const rect = level === 1 ? scene.seen(element) : null;
+  for (const element of row.items) {
+    const rect = scene.seen(element);
     const whole = rect && scene.rect(element);
     if (!rect || !whole) continue;
     const line = lines[lines.length - 1];
@@ -75,15 +98,15 @@ function linesOf(menu: Menu, scene: Scene): readonly Line[] {
   return lines;
 }
 
-function observe(menu: Menu, subject: Subject): Observation[] {
-  if (!ROWS.has(menu.kind)) return [];
+function observe(row: Row, subject: Subject): Observation[] {
+  const { menu } = row;
   const { scene, page } = subject;
-  const lines = linesOf(menu, scene);
+  const lines = linesOf(row, scene);
   const [first, ...rest] = lines;
   const last = rest[rest.length - 1];
   if (!first || !last || first.items.length < 2) return [];
   const list = listOf(first.items[0]!, last.items[0]!);
-  if (!list || isMeant(list, scene) || !isOneRow(menu, page) || isShared(lines, list, scene)) return [];
+  if (!list || isMeant(list, scene) || !isOneRow(row, page) || isShared(lines, list, scene)) return [];
   const room = scene.rect(list)?.width ?? 0;
   const count = lines.reduce((sum, { items }) => sum + items.length, 0);
   const needed = neededBy(lines, list, scene);
@@ -114,10 +137,11 @@ function observe(menu: Menu, subject: Subject): Observation[] {
 const TOUCH = 0.5;
 
 /** Where the words of one item run into those of the next one of its row. */
-function collisions(menu: Menu, { scene, page }: Subject): Observation[] {
-  if (!ROWS.has(menu.kind) || !isOneRow(menu, page)) return [];
-  const [clash] = clashesIn(menu, scene);
-  if (!clash || clashesIn(menu, page.scene(setting(WIDE))).length > 0) return [];
+function collisions(row: Row, { scene, page }: Subject): Observation[] {
+  const { menu } = row;
+  if (!isOneRow(row, page)) return [];
+  const [clash] = clashesIn(row, scene);
+  if (!clash || clashesIn(row, page.scene(setting(WIDE))).length > 0) return [];
   const list = listOf(clash.one, clash.other);
   if (!list) return [];
   const px = Math.round(clash.px);
@@ -147,8 +171,8 @@ interface Clash {
 }
 
 /** Neighbours in a row whose words lie over one another, the worst first. */
-function clashesIn(menu: Menu, scene: Scene): readonly Clash[] {
-  return linesOf(menu, scene)
+function clashesIn(row: Row, scene: Scene): readonly Clash[] {
+  return linesOf(row, scene)
     .flatMap(({ items }) => {
       const words = items
         .flatMap((element) => wordsOf(element, scene) ?? [])
@@ -236,14 +260,14 @@ function isShared(lines: readonly Line[], list: ElementNode, scene: Scene): bool
   );
 }
 
-const known = new WeakMap<Menu, boolean>();
+const inOneRow = new WeakMap<Row, boolean>();
 
 /** Whether its items stand in one row on a wide screen. */
-function isOneRow(menu: Menu, page: Page): boolean {
-  let one = known.get(menu);
+function isOneRow(row: Row, page: Page): boolean {
+  let one = inOneRow.get(row);
   if (one === undefined) {
-    const lines = linesOf(menu, page.scene(setting(WIDE)));
-    known.set(menu, (one = lines.length === 1 && lines[0]!.items.length > 2));
+    const lines = linesOf(row, page.scene(setting(WIDE)));
+    inOneRow.set(row, (one = lines.length === 1 && lines[0]!.items.length > 2));
   }
   return one;
 }
