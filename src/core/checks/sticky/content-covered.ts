@@ -66,6 +66,9 @@ function inspect(subject: Subject): readonly Observation[] {
   ];
 }
 
+/** How far down in a line something has to lie over it: what takes a third of its letters makes it unreadable. */
+const DEPTHS: Readonly<Record<StuckPart['kind'], number>> = { top: 1 / 3, foot: 2 / 3, rail: 1 / 2, patch: 1 / 2 };
+
 /** The text that lies under a part: the first one under a bar at the top or side, the last one under one at the foot. */
 function lineUnder(part: StuckPart, at: Scene, rest: Scene): PaintItem | null {
   const { scroll } = at.setting;
@@ -77,7 +80,9 @@ function lineUnder(part: StuckPart, at: Scene, rest: Scene): PaintItem | null {
     if (fragment.kind !== 'text' || fragment.text.trim() === '' || node.fixed) continue;
     const element = elementOf(item);
     if (!element || !at.isVisible(element) || partAround(element, parts)) continue;
-    const { x, y } = centre(boundsOf(node.matrix, node.rect));
+    const box = boundsOf(node.matrix, node.rect);
+    const { x } = centre(box);
+    const y = box.y + box.height * DEPTHS[part.kind];
     if (x < area.x || x > area.x + area.width || y < area.y || y > bottom(area) || at.inkPoints(item).length === 0)
       continue;
     if (!liesOver(part.element, x, y, at)) continue;
