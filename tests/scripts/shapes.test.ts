@@ -195,6 +195,39 @@ test.each(CHAINS)('chained calls: %s', (_name, script) => {
   expect([isOpen(on, ''), isOpen(on, 'press:#b'), isOpen(on, 'press:#b press:#b')]).toEqual([false, true, false]);
 });
 
+/** Names of queries that style sheets hand to scripts; each opens the menu below 700 px. */
+test.each<[string, string, string]>([
+  [
+    'generated words',
+    'body::before{content:"wide";display:none}@media(max-width:699px){body::before{content:"narrow"}}',
+    `getComputedStyle(document.body, ':before').content.replace(/["']/g, '')`,
+  ],
+  [
+    'a custom property',
+    ':root{--look: wide}@media(max-width:699px){:root{--look: narrow}}',
+    `getComputedStyle(document.documentElement).getPropertyValue('--look')`,
+  ],
+  [
+    'the font of a made element',
+    '.probe{font-family:"wide"}@media(max-width:699px){.probe{font-family:narrow}}',
+    `(() => { const p = document.createElement('i'); p.className = 'probe'; document.body.append(p); return getComputedStyle(p).fontFamily })()`,
+  ],
+])('a sheet tells a script its width by %s', (_name, css, asked) => {
+  const on = pageFrom(PAGE(`if (${asked} === 'narrow') m.classList.add('open')`).replace('<style>', `<style>${css}`));
+  expect([375, 699, 700, 1280].map((width) => isOpen(on, '', width))).toEqual([true, true, false, false]);
+  expect(on.limits.filter(({ kind }) => kind === 'unread')).toEqual([]);
+});
+
+test('chains find what they made by its class, and its style', () => {
+  const css = '.probe{font-family:"wide"}@media(max-width:699px){.probe{font-family:narrow}}';
+  const script = `$('<meta class="probe">').appendTo(document.head); if ($('.probe').css('font-family') === 'narrow') $('#m').addClass('open')`;
+  const html = PAGE(script)
+    .replace('<style>', `<style>${css}`)
+    .replace('<script>', '<script src="lib.js"></script><script>');
+  const on = pageFrom(html, { 'lib.js': LIBRARY });
+  expect([isOpen(on, '', 375), isOpen(on, '', 1280)]).toEqual([true, false]);
+});
+
 test('what was surveyed without a layout is asked again with one', () => {
   const on = page(`b.onclick = () => { m.style.display = getComputedStyle(m).display === 'none' ? 'block' : 'none' }`);
   expect([isOpen(on, '', 1280), isOpen(on, 'press:#b', 1280)]).toEqual([false, true]);

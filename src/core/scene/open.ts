@@ -20,6 +20,7 @@ import type { PossibleChange } from './changeable.js';
 import { PageDraft, withoutFragment, type PageOptions, type PageText } from './draft.js';
 import { Page, type PageParts } from './page.js';
 import type { Scene } from './scene.js';
+import { toldBySheets } from './told-styles.js';
 import { mediumOf, setting } from './setting.js';
 import { namesChainLibrary, Program, type Look, type PageScript } from '../scripts/index.js';
 
@@ -72,7 +73,7 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
   const answers = yield* answersOf(draft, reader);
   const [breaks] = draft.needsFullBreaks(collected) && reader.fullBreaks ? yield [() => reader.fullBreaks!()] : [];
   const shared = { images, metrics, graphics, ...(breaks ? { breaks: breaks as LineBreaks } : {}) };
-  const { program, changes: read = [] } = programOf(draft, scripts);
+  const { program, changes: read = [] } = programOf(draft, scripts, { ruleSet: collected.ruleSet, metrics });
   const changes = [...read, ...(options.changes?.(draft.document) ?? [])];
   const scriptless = bare && (() => new Page(bare, { ...shared, collected: bareCollected! }));
   const texts = scripts.flatMap(({ source }) => (source ? [source] : []));
@@ -225,17 +226,19 @@ function* answersOf(draft: PageDraft, reader: Reader): Opening<Map<string, boole
 }
 
 /** What scripts do, and what they may change: matched sheets must know. */
-function programOf(draft: PageDraft, scripts: readonly PageScript[]): Pick<PageParts, 'program' | 'changes'> {
+function programOf(
+  draft: PageDraft,
+  scripts: readonly PageScript[],
+  sheets: Parameters<typeof toldBySheets>[1],
+): Pick<PageParts, 'program' | 'changes'> {
   const handled = draft.document.elements.some((e) => [...e.attributes.keys()].some((name) => name.startsWith('on')));
   if (draft.options.scripting === false || (scripts.length === 0 && !handled)) return {};
   const program = new Program(draft.document, draft.text.url, scripts);
-  const looks = SURVEYED.map((width): Look => ({
-    medium: mediumOf(setting(width), true),
-    touch: false,
-    scroll: { x: 0, y: 0 },
-    rung: 0,
-    layouts: null,
-  }));
+  const looks = SURVEYED.map((width): Look => {
+    const medium = mediumOf(setting(width), true);
+    const layouts = toldBySheets(draft.document, sheets, medium);
+    return { medium, touch: false, scroll: { x: 0, y: 0 }, rung: 0, layouts };
+  });
   const changes = [...program.possible(looks)].flatMap(([element, own]) =>
     [...own].map(([attribute, classes]): PossibleChange => ({ element, attribute, classes: [...classes] })),
   );

@@ -1,10 +1,10 @@
 import { bottom, formatPosition, positionOf, type LimitLog } from '../base/index.js';
-import { printValue, type PoseState, type StyleTree } from '../cascade/index.js';
-import { propertyIndex } from '../css/index.js';
+import type { PoseState, StyleTree } from '../cascade/index.js';
 import { descendants, selectorOf, type AttributeChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
 import type { After, Layouts, Look, Move, Program, Standing, Unread } from '../scripts/index.js';
 import { classNamesChanged, type ChangeableMarkup } from './changeable.js';
 import type { SheetThreshold } from '../sheets/index.js';
+import { generated, MadeStyles, printed } from './told-styles.js';
 import { poseOf } from './moves.js';
 import { scriptThresholds } from './script-thresholds.js';
 import type { Page } from './page.js';
@@ -28,13 +28,16 @@ export class Scripted {
   } | null = null;
   #latest: { readonly standing: Standing; readonly version: number; readonly scene: Scene } | null = null;
   readonly #poses = new WeakMap<After, PoseState>();
+  readonly #made: MadeStyles;
 
   constructor(
     readonly program: Program,
     readonly page: Page,
     readonly changeable: ChangeableMarkup | null,
     readonly log: LimitLog,
-  ) {}
+  ) {
+    this.#made = new MadeStyles(page);
+  }
 
   /** Widths at which the scripts decide otherwise. */
   get thresholds(): readonly SheetThreshold[] {
@@ -95,6 +98,7 @@ export class Scripted {
       return styles;
     };
     return {
+      whole: true,
       rect: (element, standing) => {
         const scene = sceneOf(standing);
         return scene.rect(element);
@@ -106,14 +110,17 @@ export class Scripted {
         const inner = [...descendants(element)].flatMap((e) => scene.rect(e) ?? []);
         return Math.max(own.height, ...inner.map((rect) => bottom(rect) - own.y));
       },
-      computed: (element, property, standing) => {
-        const index = propertyIndex(property);
-        return index === undefined
-          ? undefined
-          : printValue(
-              MEASURED.test(property) ? sceneOf(standing).style(element) : stylesOf(standing).of(element),
-              index,
-            );
+      computed: (element, property, standing, pseudo) => {
+        if (pseudo === null)
+          return printed(
+            MEASURED.test(property) ? sceneOf(standing).style(element) : stylesOf(standing).of(element),
+            property,
+          );
+        return generated(stylesOf(standing), element, pseudo, property);
+      },
+      made: (element, property) => {
+        const style = this.#made.styleOf(element, mediumOf(s, true));
+        return style ? printed(style, property) : undefined;
       },
     };
   }

@@ -78,7 +78,7 @@ export class Program {
     const loaded = this.#load(look);
     const { reading } = loaded;
     const { medium, scroll, layouts } = look;
-    const key = `${this.#loaded.indexOf(loaded)} ${layouts !== null} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
+    const key = `${this.#loaded.indexOf(loaded)} ${layouts?.whole ?? false} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
     let known = this.#after.get(key);
     if (known) return known;
     const last = moves[moves.length - 1];
@@ -218,7 +218,7 @@ export class Program {
       );
     };
     const { medium, touch, scroll, layouts } = look;
-    const key = `${JSON.stringify(medium)} ${touch} ${scroll.x},${scroll.y} ${layouts !== null}`;
+    const key = `${JSON.stringify(medium)} ${touch} ${scroll.x},${scroll.y} ${layouts?.whole ?? false}`;
     let loaded = this.#byLook.get(key) ?? this.#loaded.find(fits) ?? this.#between(look);
     if (!loaded) {
       loaded = this.#start(look);
@@ -250,10 +250,12 @@ export class Program {
       return left >= 0;
     };
     const layouts: Layouts | null = given.layouts && {
+      whole: given.layouts.whole,
       rect: (element, standing) => (answered(standing) ? given.layouts!.rect(element, standing) : undefined),
       content: (element, standing) => (answered(standing) ? given.layouts!.content(element, standing) : undefined),
-      computed: (element, property, standing) =>
-        answered(standing) ? given.layouts!.computed(element, property, standing) : undefined,
+      computed: (element, property, standing, pseudo) =>
+        answered(standing) ? given.layouts!.computed(element, property, standing, pseudo) : undefined,
+      made: (element, property) => given.layouts!.made(element, property),
     };
     const reading = new Reading(this.document, this.url, { ...given, layouts }, (r, element) =>
       click(readingActor(r), element),
@@ -307,10 +309,10 @@ const byWidth = (a: Loaded, b: Loaded): number => a.look.medium.width - b.look.m
 /** Whether two looks differ in width alone. */
 const isLike = (one: Look, other: Look): boolean =>
   one.touch === other.touch &&
-  (one.layouts === null) === (other.layouts === null) &&
+  (one.layouts?.whole ?? false) === (other.layouts?.whole ?? false) &&
   JSON.stringify({ ...one.medium, width: 0 }) === JSON.stringify({ ...other.medium, width: 0 });
 const near = (one: Look, other: Look): boolean =>
-  (one.layouts === null) === (other.layouts === null) &&
+  (one.layouts?.whole ?? false) === (other.layouts?.whole ?? false) &&
   one.medium.height === other.medium.height &&
   one.rung === other.rung &&
   Math.abs(one.medium.width - other.medium.width) < NEAR;

@@ -10,15 +10,22 @@ import { furnish, Realm } from './realm.js';
 import type { Watcher } from './dom/watchers.js';
 import { Standing } from './standing.js';
 import { Exhausted, Thrown, Trail } from './trail.js';
-import { El, Obj, Unknown, UNKNOWN, type Arr, type Scope, type Slot, type Value } from './values.js';
+import { El, type Loose, Obj, Unknown, UNKNOWN, type Arr, type Scope, type Slot, type Value } from './values.js';
 
 /** What layout tells of an element; undefined where it cannot be told. */
 export interface Layouts {
+  /** Whether places and all styles are told; otherwise only what style sheets tell scripts on purpose. */
+  readonly whole: boolean;
   rect(element: ElementNode, standing: Standing): Rect | null | undefined;
   /** How high what an element holds is, px, shown or not. */
   content(element: ElementNode, standing: Standing): number | undefined;
-  /** A computed value as text. */
-  computed(element: ElementNode, property: string, standing: Standing): string | undefined;
+  /** A computed value as text, of an element or of one of its pseudo-elements. */
+  computed(element: ElementNode, property: string, standing: Standing, pseudo: string | null): string | undefined;
+  /** The same of an element that a script made and put into the page. */
+  made(
+    element: { readonly tag: string; readonly attributes: ReadonlyMap<string, string | null> },
+    property: string,
+  ): string | undefined;
 }
 
 /** How the page is looked at while its scripts are followed. */
@@ -88,6 +95,8 @@ export class Reading {
   watchers: readonly Watcher[] = [];
   timers: readonly Timer[] = [];
   jobs: (() => void)[] = [];
+  /** Elements that scripts made and put somewhere. */
+  readonly made = new Set<Loose>();
   /** Elements whose content scripts write. */
   readonly written = new Set<ElementNode>();
   /** Elements that scripts move elsewhere while they start. */

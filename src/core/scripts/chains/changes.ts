@@ -1,6 +1,6 @@
 import { method } from '../builtins/define.js';
 import { computedOf, rectOf } from '../dom/geometry.js';
-import { furnish, isMenu, isMenuMarkup } from '../dom/loose.js';
+import { furnish, isMenu, isMenuMarkup, placeIn } from '../dom/loose.js';
 import { setStyle } from '../dom/maps.js';
 import {
   changeClasses,
@@ -152,7 +152,8 @@ function defineStyles(add: Add): void {
     const property = propertyName(name);
     if (value === undefined) {
       const [first] = self.items;
-      if (!(first instanceof El)) return first instanceof Loose ? readStyle(r, first, property) : UNKNOWN;
+      if (first instanceof Loose) return readStyle(r, first, property) || (computedOf(r, first, property) ?? '');
+      if (!(first instanceof El)) return UNKNOWN;
       return computedOf(r, first, property) ?? (readStyle(r, first, property) || UNKNOWN);
     }
     self.items.forEach((item, i) => {
@@ -211,6 +212,7 @@ function defineContent(add: Add): void {
       for (const one of adds) {
         if (one instanceof El) r.moves(one.node);
         else if (one instanceof Loose || typeof one === 'string') r.written.add(item.node);
+        if (one instanceof Loose) placeIn(r, one, item);
       }
     }
     return self;
@@ -220,6 +222,7 @@ function defineContent(add: Add): void {
       if (item instanceof El) r.moves(item.node);
       else if (item instanceof Loose && item.origin) r.copied.add(item.origin);
       if (item instanceof Loose && isMenu(item)) furnish(r, r.wrap(r.document.body));
+      if (item instanceof Loose) placeIn(r, item, r.wrap(r.document.body));
     }
     return self;
   });

@@ -90,7 +90,7 @@ function show(reading: Reading, target: Target): void {
 /** The computed `display`; null where it cannot be told. */
 const computedDisplay = (reading: Reading, target: El): string | null =>
   reading.ask(`style ${target.node.index} display`, ({ layouts }) =>
-    layouts?.computed(target.node, 'display', reading.standing),
+    layouts?.computed(target.node, 'display', reading.standing, null),
   ) ?? null;
 
 function hide(reading: Reading, target: Target): void {

@@ -1,7 +1,7 @@
 import { itemsOfLike } from '../evaluate/iteration.js';
 import { findAll, matcher } from '../dom/find.js';
 import { isShown } from '../dom/geometry.js';
-import { isMenuMarkup } from '../dom/loose.js';
+import { isMenuMarkup, madeLike } from '../dom/loose.js';
 import type { Reading } from '../reading.js';
 import { Arr, Chain, El, Loose, Obj, text, Unknown, type Value } from '../values.js';
 import { splitList } from '../../css/index.js';
@@ -51,6 +51,7 @@ export function below(reading: Reading, roots: Chain, selector: string): Chain {
 function found(reading: Reading, selector: string, root: ElementNode | null): Chain {
   const parts = splitList(selector).map((part) => one(reading, part.trim(), root));
   const nodes = [...new Set(parts.flat())].sort((a, b) => a.index - b.index);
+  if (nodes.length === 0 && root === null) return chainOf(reading, madeLike(reading, selector.trim()));
   return chainOf(
     reading,
     nodes.map((node) => reading.wrap(node)),

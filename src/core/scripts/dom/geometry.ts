@@ -3,17 +3,31 @@ import { getter, method, plain } from '../builtins/define.js';
 import type { Realm } from '../realm.js';
 import type { ElementNode } from '../../html/index.js';
 import type { Reading } from '../reading.js';
-import { El, UNKNOWN, type Value } from '../values.js';
+import { El, Loose, UNKNOWN, type Value } from '../values.js';
+import { parentOf } from './loose.js';
 
 /** Where an element lies as the page stands; undefined where that cannot be told. */
 export function rectOf(reading: Reading, self: El): Rect | null | undefined {
   return reading.ask(`rect ${self.node.index}`, ({ layouts }) => layouts?.rect(self.node, reading.standing));
 }
 
-export const computedOf = (reading: Reading, self: El, property: string): string | undefined =>
-  reading.ask(`style ${self.node.index} ${property}`, ({ layouts }) =>
-    layouts?.computed(self.node, property, reading.standing),
+/** A computed value of an element, or of one a script made and put somewhere; undefined where it cannot be told. */
+export function computedOf(
+  reading: Reading,
+  self: El | Loose,
+  property: string,
+  pseudo: string | null = null,
+): string | undefined {
+  if (self instanceof Loose) {
+    if (pseudo !== null || parentOf(self) === null) return undefined;
+    const made = { tag: self.tag, attributes: self.attributes };
+    const key = [...made.attributes].map(([name, value]) => `${name}=${value ?? ''}`).join(' ');
+    return reading.ask(`style ${self.tag} ${key} ${property}`, ({ layouts }) => layouts?.made(made, property));
+  }
+  return reading.ask(`style ${self.node.index} ${property}${pseudo ?? ''}`, ({ layouts }) =>
+    layouts?.computed(self.node, property, reading.standing, pseudo),
   );
+}
 
 /** Whether an element has a box and is not hidden; null where that cannot be told. */
 export function isShown(reading: Reading, self: El): boolean | null {
@@ -27,7 +41,7 @@ export function isShown(reading: Reading, self: El): boolean | null {
 
 /** The root element measures the viewport; where nothing is laid out the body is taken to be as wide. @spec cssom-view-1 §6 */
 function viewOf(reading: Reading, { node }: El): Rect | null {
-  const isView = node === reading.document.root || (node === reading.document.body && reading.look.layouts === null);
+  const isView = node === reading.document.root || (node === reading.document.body && !reading.look.layouts?.whole);
   if (!isView) return null;
   const [width, height] = [
     reading.ask('width', ({ medium }) => medium.width),

@@ -1,3 +1,4 @@
+import { splitTokens } from '../../html/index.js';
 import type { Reading } from '../reading.js';
 import { El, Loose, type Value } from '../values.js';
 
@@ -13,7 +14,23 @@ export const isFilled = (self: Value): boolean => self instanceof Loose && self.
 
 export const fill = (reading: Reading, self: Loose): void => reading.put(self.props, FILLED, true);
 
-export const placeIn = (reading: Reading, self: Loose, parent: Value): void => reading.put(self.props, PARENT, parent);
+export function placeIn(reading: Reading, self: Loose, parent: Value): void {
+  reading.made.add(self);
+  reading.put(self.props, PARENT, parent);
+}
+
+/** Elements that scripts made and put somewhere, and that a selector of one part names by tag, id and classes. */
+export function madeLike(reading: Reading, selector: string): readonly Loose[] {
+  const [whole, tag, rest] = /^([a-z][\w-]*)?((?:[.#][\w-]+)+)$/i.exec(selector) ?? [];
+  if (whole === undefined || rest === undefined) return [];
+  const parts = rest.match(/[.#][\w-]+/g) ?? [];
+  return [...reading.made].filter((one) => {
+    const classes = splitTokens(one.attributes.get('class') ?? '');
+    const has = (part: string) =>
+      part.startsWith('.') ? classes.includes(part.slice(1)) : one.attributes.get('id') === part.slice(1);
+    return parentOf(one) !== null && (tag === undefined || one.tag === tag.toLowerCase()) && parts.every(has);
+  });
+}
 
 /** Whether markup that a script writes holds a navigation landmark. */
 export const isMenuMarkup = (value: Value): boolean =>

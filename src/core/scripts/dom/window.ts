@@ -35,7 +35,7 @@ export function defineWindow(realm: Realm, reading: Reading): void {
   defineStores(realm);
   defineObservers(realm);
   defineCustomElements(realm);
-  method(realm, window, 'getComputedStyle', (r, _s, [target]) => computed(r, target));
+  method(realm, window, 'getComputedStyle', (r, _s, [target, pseudo]) => computed(r, target, text(pseudo)));
   method(
     realm,
     window,
@@ -256,24 +256,26 @@ function upgrade(reading: Reading, element: El, made: Value): void {
 class Computed extends Obj {
   constructor(
     readonly reading: Reading,
-    readonly target: El,
+    readonly target: El | Loose,
+    readonly pseudo: string | null,
   ) {
     super(reading.realm.protos.object);
   }
   override own(key: string): Slot | undefined {
-    return this.props.get(key) ?? computedOf(this.reading, this.target, propertyName(key)) ?? UNKNOWN;
+    return this.props.get(key) ?? computedOf(this.reading, this.target, propertyName(key), this.pseudo) ?? UNKNOWN;
   }
   override hasOwn(key: string): boolean {
     return !key.startsWith('@@');
   }
 }
 
-function computed(reading: Reading, target: Value): Value {
-  if (!(target instanceof El)) return UNKNOWN;
-  const made = new Computed(reading, target);
+function computed(reading: Reading, target: Value, asked: string | null): Value {
+  if (!(target instanceof El) && !(target instanceof Loose)) return UNKNOWN;
+  const pseudo = asked?.startsWith(':') ? asked : null;
+  const made = new Computed(reading, target, pseudo);
   method(reading.realm, made, 'getPropertyValue', (r, _s, [name]) => {
     const key = text(name);
-    return key === null ? UNKNOWN : (computedOf(r, target, key) ?? UNKNOWN);
+    return key === null ? UNKNOWN : (computedOf(r, target, key, pseudo) ?? UNKNOWN);
   });
   return made;
 }
