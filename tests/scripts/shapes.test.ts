@@ -27,6 +27,14 @@ const TOGGLE = "document.querySelector('#m').classList.toggle('open')";
 /** Scripts that open the menu with one press of its button and close it with another. */
 const TOGGLES: readonly (readonly [string, string])[] = [
   ['a listener by DOM calls', `document.getElementById('b').addEventListener('click', function () { ${TOGGLE} })`],
+  [
+    'a function nobody calls is called by the window',
+    `function wire() { this.flip = () => ${TOGGLE} } wire(); b.onclick = () => window.flip()`,
+  ],
+  [
+    'but not in strict code',
+    `(function () { 'use strict'; function who() { return this } class A { at() { return (0, function () { return this })() } } if (who() === undefined && new A().at() === undefined) b.onclick = () => ${TOGGLE} })()`,
+  ],
   ['what a pattern cannot do', `try { 'a'.matchAll(/a/) } catch { b.onclick = () => { ${TOGGLE} } }`],
   ['a property', `document.querySelector('.burger').onclick = () => { ${TOGGLE} }`],
   [

@@ -5,7 +5,7 @@ import { isChainLibrary } from './chains/library.js';
 import { evaluate } from './evaluate/expressions.js';
 import { hoistInto } from './evaluate/functions.js';
 import { run } from './evaluate/statements.js';
-import { namesOf } from './evaluate/hoisting.js';
+import { namesOf, saysStrict } from './evaluate/hoisting.js';
 import { isOnlyModule, parseScript } from './parse.js';
 import type { Reading } from './reading.js';
 import { Obj, Promised, Scope, UNKNOWN, type Slot } from './values.js';
@@ -80,6 +80,7 @@ export function runText(reading: Reading, source: SourceText, holdsLibrary: bool
   }
   const { window } = reading.realm;
   const top = new Scope(null, { self: window, args: [], callee: null, target: null }, window.props);
+  top.strict = saysStrict(program.body);
   hoistInto(reading, program, top);
   for (const statement of program.body) {
     if (holdsLibrary && isChainLibrary(source.text.slice(statement.start, statement.end))) continue;
@@ -161,6 +162,7 @@ function evaluateModule(
     const from = { modules, imports };
     reading.importers.set(source, importer(reading, from));
     const top = new Scope(null, { self: undefined, args: [], callee: null, target: null });
+    top.strict = true;
     hoistInto(reading, program, top);
     // Functions are there before the body has run: modules that import each other find them.
     for (const item of program.body) exportNames(item, top, exports);

@@ -235,12 +235,16 @@ export interface Frame {
 
 /** The names a piece of a script sees. */
 export class Scope {
+  /** Whether it is strict mode code. @spec ecma-262 §11.2.2 */
+  strict: boolean;
   constructor(
     readonly parent: Scope | null,
     readonly frame: Frame | null = null,
     /** Those of the window are its properties. */
     readonly names: Map<string, Slot> = new Map(),
-  ) {}
+  ) {
+    this.strict = parent?.strict ?? false;
+  }
 
   holder(name: string): Scope | null {
     for (let scope: Scope | null = this as Scope; scope; scope = scope.parent) if (scope.names.has(name)) return scope;

@@ -9,6 +9,7 @@ export function makeClass(reading: Reading, node: acorn.Class, scope: Scope, nam
   const { protos } = reading.realm;
   const parent = node.superClass ? reading.evaluate(node.superClass, scope) : null;
   const inner = new Scope(scope);
+  inner.strict = true;
   const made = new Fn(parent instanceof Obj ? parent : protos.function, node, scope, null, node.id?.name ?? name);
   made.source = reading.source;
   made.inner = inner;

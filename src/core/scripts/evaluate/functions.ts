@@ -16,7 +16,7 @@ import {
   type Value,
 } from '../values.js';
 import { iteratorOf } from './iteration.js';
-import { asksArguments, blockFunctions, hoisted } from './hoisting.js';
+import { asksArguments, blockFunctions, hoisted, saysStrict } from './hoisting.js';
 import { bind } from './patterns.js';
 import { callUnknown } from './unknowns.js';
 
@@ -58,9 +58,14 @@ export function callFunction(reading: Reading, callee: Value, self: Value, args:
 }
 
 function runFunction(reading: Reading, callee: Fn, node: FunctionNode, called: Frame, around = callee.scope): Value {
-  const frame = node.generator ? { ...called, yielded: [] } : called;
   const arrow = node.type === 'ArrowFunctionExpression';
+  const strict = around.strict || (node.body.type === 'BlockStatement' && saysStrict(node.body.body));
+  // Elsewhere who is called by nobody is called by the window. @spec ecma-262 §10.2.1.2
+  const self = called.self ?? (strict || arrow ? called.self : reading.realm.window);
+  const own = self === called.self ? called : { ...called, self };
+  const frame = node.generator ? { ...own, yielded: [] } : own;
   const scope = new Scope(around, arrow ? null : frame);
+  scope.strict = strict;
   reading.source = callee.source ?? reading.source;
   if (!arrow && asksArguments(node.body))
     scope.names.set('arguments', new Arr(reading.realm.protos.object, [...frame.args]));

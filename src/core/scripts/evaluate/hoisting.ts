@@ -3,6 +3,16 @@ import { recursive, type RecursiveVisitors } from 'acorn-walk';
 
 const known = new WeakMap<object, readonly string[]>();
 
+/** Whether a body begins with the words that make it strict mode code. @spec ecma-262 §11.2.1 */
+export const saysStrict = (body: readonly acorn.Node[]): boolean => {
+  for (const statement of body) {
+    const { directive } = statement as { directive?: string };
+    if (directive === undefined) return false;
+    if (directive === 'use strict') return true;
+  }
+  return false;
+};
+
 /** Names declared with `var` anywhere in a body, outside functions in it. @spec ecma-262 §8.2.6 */
 export function hoisted(body: acorn.BlockStatement | acorn.Program): readonly string[] {
   let names = known.get(body);
