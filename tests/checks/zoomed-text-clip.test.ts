@@ -26,6 +26,16 @@ const FAULTY: readonly Faulty[] = [
   },
 ];
 const NEAR: readonly NearMiss[] = [
+  {
+    name: 'a panel that a script makes as high as its text is then',
+    page: dropPage(
+      '.s.s{display:block;position:static;max-height:0;overflow:hidden}',
+      '<button id=b aria-expanded=false>Islands</button>',
+      '',
+      `b.onclick = () => { const s = document.querySelector('.s'); s.style.maxHeight = s.style.maxHeight ? '' : s.scrollHeight + 'px' }`,
+    ),
+    also: ['small-text', 'state-unannounced'],
+  },
   { name: 'an ellipsis', page: page('a{width:120px;overflow:hidden;white-space:nowrap;text-overflow:ellipsis}') },
   {
     name: 'cut off without it too',

@@ -237,7 +237,7 @@ function programOf(
   const looks = SURVEYED.map((width): Look => {
     const medium = mediumOf(setting(width), true);
     const layouts = toldBySheets(draft.document, sheets, medium);
-    return { medium, touch: false, scroll: { x: 0, y: 0 }, rung: 0, layouts };
+    return { medium, touch: false, text: 'usual', scroll: { x: 0, y: 0 }, rung: 0, layouts };
   });
   const changes = [...program.possible(looks)].flatMap(([element, own]) =>
     [...own].map(([attribute, classes]): PossibleChange => ({ element, attribute, classes: [...classes] })),

@@ -23,7 +23,8 @@ export class Scripted {
   #styles: {
     readonly standing: Standing;
     readonly version: number;
-    readonly width: number;
+    /** Width and visitor. */
+    readonly key: string;
     readonly styles: StyleTree;
   } | null = null;
   #latest: { readonly standing: Standing; readonly version: number; readonly scene: Scene } | null = null;
@@ -71,7 +72,8 @@ export class Scripted {
     const rung = this.page.ruleSet.thresholds.filter(({ px, side }) =>
       side === 'from' ? width >= px : width > px,
     ).length;
-    return { medium: mediumOf(s, true), rung, touch: visitor === 'touch', scroll, layouts: this.#layouts(s) };
+    const text = /text/.test(visitor) ? visitor : 'usual';
+    return { medium: mediumOf(s, true), rung, touch: visitor === 'touch', text, scroll, layouts: this.#layouts(s) };
   }
 
   #layouts(s: Setting): Layouts {
@@ -82,7 +84,8 @@ export class Scripted {
     const sceneOf = (standing: Standing): Scene => {
       const { version } = standing;
       const latest = this.#latest;
-      if (latest?.standing === standing && latest.version === version && latest.scene.setting.width === s.width)
+      const like = (one: Setting) => one.width === s.width && one.visitor === s.visitor;
+      if (latest?.standing === standing && latest.version === version && like(latest.scene.setting))
         return latest.scene;
       const scene = this.page.scene(settingOf(standing));
       this.#latest = { standing, version, scene };
@@ -92,9 +95,10 @@ export class Scripted {
     const stylesOf = (standing: Standing): StyleTree => {
       const { version } = standing;
       const known = this.#styles;
-      if (known?.standing === standing && known.version === version && known.width === s.width) return known.styles;
+      const key = `${s.width} ${s.visitor}`;
+      if (known?.standing === standing && known.version === version && known.key === key) return known.styles;
       const { styles } = this.page.preview(settingOf(standing));
-      this.#styles = { standing, version, width: s.width, styles };
+      this.#styles = { standing, version, key, styles };
       return styles;
     };
     return {

@@ -77,8 +77,8 @@ export class Program {
   after(moves: readonly Move[], look: Look): After {
     const loaded = this.#load(look);
     const { reading } = loaded;
-    const { medium, scroll, layouts } = look;
-    const key = `${this.#loaded.indexOf(loaded)} ${layouts?.whole ?? false} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
+    const { medium, text, scroll, layouts } = look;
+    const key = `${this.#loaded.indexOf(loaded)} ${text} ${layouts?.whole ?? false} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
     let known = this.#after.get(key);
     if (known) return known;
     const last = moves[moves.length - 1];
@@ -217,8 +217,8 @@ export class Program {
         ({ given, again }) => JSON.stringify(again(look)) === JSON.stringify(given),
       );
     };
-    const { medium, touch, scroll, layouts } = look;
-    const key = `${JSON.stringify(medium)} ${touch} ${scroll.x},${scroll.y} ${layouts?.whole ?? false}`;
+    const { medium, touch, text, scroll, layouts } = look;
+    const key = `${JSON.stringify(medium)} ${touch} ${text} ${scroll.x},${scroll.y} ${layouts?.whole ?? false}`;
     let loaded = this.#byLook.get(key) ?? this.#loaded.find(fits) ?? this.#between(look);
     if (!loaded) {
       loaded = this.#start(look);
@@ -309,9 +309,11 @@ const byWidth = (a: Loaded, b: Loaded): number => a.look.medium.width - b.look.m
 /** Whether two looks differ in width alone. */
 const isLike = (one: Look, other: Look): boolean =>
   one.touch === other.touch &&
+  one.text === other.text &&
   (one.layouts?.whole ?? false) === (other.layouts?.whole ?? false) &&
   JSON.stringify({ ...one.medium, width: 0 }) === JSON.stringify({ ...other.medium, width: 0 });
 const near = (one: Look, other: Look): boolean =>
+  one.text === other.text &&
   (one.layouts?.whole ?? false) === (other.layouts?.whole ?? false) &&
   one.medium.height === other.medium.height &&
   one.rung === other.rung &&

@@ -34,6 +34,8 @@ export interface Look {
   /** Counts the thresholds of the page's sheets below its width. */
   readonly rung: number;
   readonly touch: boolean;
+  /** Names how text is set: what scripts measure hangs on it. */
+  readonly text: string;
   readonly scroll: { readonly x: number; readonly y: number };
   readonly layouts: Layouts | null;
 }

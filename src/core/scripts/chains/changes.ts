@@ -1,3 +1,4 @@
+import { descendants } from '../../html/index.js';
 import { method } from '../builtins/define.js';
 import { computedOf, rectOf } from '../dom/geometry.js';
 import { furnish, isMenu, isMenuMarkup, placeIn } from '../dom/loose.js';
@@ -202,7 +203,7 @@ function defineContent(add: Add): void {
     for (const item of self.items) if (item instanceof El) r.set(item, 'innerHTML', '');
     return self;
   });
-  add('append prepend after before replaceWith wrap wrapAll wrapInner unwrap', (r, self, args) => {
+  const put = (r: Reading, self: Chain, args: readonly Value[]): Value => {
     const adds = args.flatMap((arg) => (arg instanceof Chain ? arg.items : [arg]));
     const holdsMenu = adds.some((one) => isMenuMarkup(one) || (one instanceof Loose && isMenu(one)));
     for (const one of adds) if (one instanceof Loose && one.origin) r.copied.add(one.origin);
@@ -216,6 +217,14 @@ function defineContent(add: Add): void {
       }
     }
     return self;
+  };
+  add('append prepend after before replaceWith', put);
+  add('wrap wrapAll wrapInner unwrap', (r, self, args) => {
+    // What stands around links has a say in how they lie.
+    for (const item of self.items)
+      if (item instanceof El && [...descendants(item.node)].some(({ tag }) => tag === 'a'))
+        r.note('it puts something around an element, or takes that away', item.node);
+    return put(r, self, args);
   });
   add('appendTo prependTo insertAfter insertBefore replaceAll', (r, self) => {
     for (const item of self.items) {
