@@ -236,6 +236,22 @@ test('chains find what they made by its class, and its style', () => {
   expect([isOpen(on, '', 375), isOpen(on, '', 1280)]).toEqual([true, false]);
 });
 
+test.each<[string, string, string, boolean]>([
+  ['a script names it', 'inset:0', `pager.load().then(() => document.querySelector('.preloader').remove())`, true],
+  ['no script names it', 'inset:0', 'pager.load()', false],
+  [
+    'it is no more than a corner',
+    'top:0;left:0',
+    `pager.load().then(() => document.querySelector('.preloader').remove())`,
+    false,
+  ],
+])('what covers the page while it loads is taken away where %s', (_name, place, script, gone) => {
+  const loader = `<div class=preloader id=l style="position:fixed;${place}">Loading</div>`;
+  const on = pageFrom(PAGE(script, loader));
+  expect(on.scene(setting(1000)).box(find(on, '#l')) === null).toBe(gone);
+  expect(on.limits.some(({ consequence }) => consequence.includes('while it loads'))).toBe(gone);
+});
+
 test('what was surveyed without a layout is asked again with one', () => {
   const on = page(`b.onclick = () => { m.style.display = getComputedStyle(m).display === 'none' ? 'block' : 'none' }`);
   expect([isOpen(on, '', 1280), isOpen(on, 'press:#b', 1280)]).toEqual([false, true]);

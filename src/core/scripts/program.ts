@@ -9,6 +9,7 @@ import { NO_IMPORTS, runModule, runText, type Imports } from './modules.js';
 import { Reading, type Layouts, type Look, type Marks, type Unread } from './reading.js';
 import type { Standing } from './standing.js';
 import { Exhausted, Thrown } from './trail.js';
+import { takeLoadersAway } from './loaders.js';
 import { mentionedBy } from './mentioned.js';
 import { tried } from './tried.js';
 import { Obj } from './values.js';
@@ -277,6 +278,10 @@ export class Program {
     }
     reading.horizon = Infinity;
     ready(reading);
+    takeLoadersAway(
+      reading,
+      this.scripts.flatMap(({ source }) => (source ? [source.text] : [])),
+    );
     const layoutAsked = [...reading.asked.keys()].filter((question) => /^(rect|style) /.test(question));
     for (const question of layoutAsked) reading.asked.delete(question);
     reading.starting = false;
