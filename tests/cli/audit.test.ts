@@ -123,7 +123,7 @@ describe('wrong use', () => {
     [['audit', 'clean.html', '--write', 'sub'], /no format is known for “sub”/i],
     [['audit', 'clean.html', '--write', 'folder.json'], /folder\.json is a folder.*folder\.json\/audit\.json/s],
     [['audit'], /No page is named.*rope-ladder\.json/is],
-    [['audit', 'clean.html', '--nonsense'], /Unknown argument: nonsense/],
+    [['audit', 'clean.html', '--nonsense'], /There is no option --nonsense\. See --help/],
     [['audit', 'clean.html', '--at', 'wide'], /--at takes whole px.*not “wide”.*For example/s],
     [['audit', 'clean.html', '--at', '0'], /--at takes whole px/],
     [['audit', 'clean.html', '--from', '900', '--to', '400'], /--from 900 is wider than --to 400/],
