@@ -30,7 +30,7 @@ const candidates = ({ document }: Reading, texts: readonly string[]): readonly E
 
 /** Whether something lies over the whole screen; null where places are not told. */
 function covers(element: ElementNode, { layouts, medium }: Look, standing: Standing): boolean | null {
-  if (!layouts?.whole) return null;
+  if (!layouts.whole) return null;
   const told = (property: string) => layouts.computed(element, property, standing, null);
   if (told('display') === 'none' || told('visibility') !== 'visible' || told('opacity') === '0') return false;
   if (!/^(fixed|absolute)$/.test(told('position') ?? '')) return false;

@@ -79,7 +79,7 @@ export class Program {
     const loaded = this.#load(look);
     const { reading } = loaded;
     const { medium, text, scroll, layouts } = look;
-    const key = `${this.#loaded.indexOf(loaded)} ${text} ${layouts?.whole ?? false} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
+    const key = `${this.#loaded.indexOf(loaded)} ${text} ${layouts.whole} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
     let known = this.#after.get(key);
     if (known) return known;
     const last = moves[moves.length - 1];
@@ -219,7 +219,7 @@ export class Program {
       );
     };
     const { medium, touch, text, scroll, layouts } = look;
-    const key = `${JSON.stringify(medium)} ${touch} ${text} ${scroll.x},${scroll.y} ${layouts?.whole ?? false}`;
+    const key = `${JSON.stringify(medium)} ${touch} ${text} ${scroll.x},${scroll.y} ${layouts.whole}`;
     let loaded = this.#byLook.get(key) ?? this.#loaded.find(fits) ?? this.#between(look);
     if (!loaded) {
       loaded = this.#start(look);
@@ -250,13 +250,13 @@ export class Program {
       latest = version;
       return left >= 0;
     };
-    const layouts: Layouts | null = given.layouts && {
+    const layouts: Layouts = {
       whole: given.layouts.whole,
-      rect: (element, standing) => (answered(standing) ? given.layouts!.rect(element, standing) : undefined),
-      content: (element, standing) => (answered(standing) ? given.layouts!.content(element, standing) : undefined),
+      rect: (element, standing) => (answered(standing) ? given.layouts.rect(element, standing) : undefined),
+      content: (element, standing) => (answered(standing) ? given.layouts.content(element, standing) : undefined),
       computed: (element, property, standing, pseudo) =>
-        answered(standing) ? given.layouts!.computed(element, property, standing, pseudo) : undefined,
-      made: (element, property) => given.layouts!.made(element, property),
+        answered(standing) ? given.layouts.computed(element, property, standing, pseudo) : undefined,
+      made: (element, property) => given.layouts.made(element, property),
     };
     const reading = new Reading(this.document, this.url, { ...given, layouts }, (r, element) =>
       click(readingActor(r), element),
@@ -315,11 +315,11 @@ const byWidth = (a: Loaded, b: Loaded): number => a.look.medium.width - b.look.m
 const isLike = (one: Look, other: Look): boolean =>
   one.touch === other.touch &&
   one.text === other.text &&
-  (one.layouts?.whole ?? false) === (other.layouts?.whole ?? false) &&
+  one.layouts.whole === other.layouts.whole &&
   JSON.stringify({ ...one.medium, width: 0 }) === JSON.stringify({ ...other.medium, width: 0 });
 const near = (one: Look, other: Look): boolean =>
   one.text === other.text &&
-  (one.layouts?.whole ?? false) === (other.layouts?.whole ?? false) &&
+  one.layouts.whole === other.layouts.whole &&
   one.medium.height === other.medium.height &&
   one.rung === other.rung &&
   Math.abs(one.medium.width - other.medium.width) < NEAR;

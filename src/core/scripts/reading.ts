@@ -37,7 +37,7 @@ export interface Look {
   /** Names how text is set: what scripts measure hangs on it. */
   readonly text: string;
   readonly scroll: { readonly x: number; readonly y: number };
-  readonly layouts: Layouts | null;
+  readonly layouts: Layouts;
 }
 
 /** Something in a script that could not be followed. */

@@ -10,7 +10,7 @@ import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
 import { endsOn } from '../shared/panels.js';
 import { pastEdge } from '../shared/edges.js';
-import { keptBelow, membersOf } from '../shared/kept-below.js';
+import { keptBelow, itemsBeside } from '../shared/kept-below.js';
 import { lostMenus } from '../shared/lost-menus.js';
 import { shownPanels } from '../shared/shown-panels.js';
 import { isResized } from '../shared/trapped.js';
@@ -62,7 +62,7 @@ export const clippedMenu = defineCheck(
 const opened = (subject: Subject): Observation[] =>
   shownPanels(subject).flatMap((panel) => {
     // What a panel that is too tall keeps below the screen is told there.
-    const members = membersOf(panel).filter((e) => !keptBelow(subject).has(e));
+    const members = itemsBeside(panel).filter((e) => !keptBelow(subject).has(e));
     return judge(panel.root, panel.handle, panel.menu, members, subject.scene);
   });
 

@@ -25,7 +25,7 @@ export interface StandingPart {
 }
 
 /** The items of an opened panel and those beside them. */
-export function membersOf({ menu, controls }: ShownPanel): readonly ElementNode[] {
+export function itemsBeside({ menu, controls }: ShownPanel): readonly ElementNode[] {
   const parents = new Set(menu.items.filter(({ element }) => controls.includes(element)).map(({ parent }) => parent));
   return menu.items.filter((item) => parents.has(item.parent)).map(({ element }) => element);
 }

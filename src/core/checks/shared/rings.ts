@@ -96,13 +96,14 @@ export function measuredMarks(
     if (key === 'outline') {
       const ring = ringOf(after);
       if (!ring) return null;
-      const outside = after.outlineOffset.px + after.outlineWidth / 2 >= 0;
-      if (outside && !around) return null;
-      add('outlineColor', ring, ...(outside ? around! : [within]));
+      const against = after.outlineOffset.px + after.outlineWidth / 2 >= 0 ? around : [within];
+      if (!against) return null;
+      add('outlineColor', ring, ...against);
     } else if (key === 'boxShadow')
       for (const { colour, inset } of shownShadows(after)) {
-        if (!inset && !around) return null;
-        add('boxShadow', colour, ...(inset ? [within] : around!));
+        const against = inset ? [within] : around;
+        if (!against) return null;
+        add('boxShadow', colour, ...against);
       }
     else if (key === 'backgroundColor')
       add('backgroundColor', after.backgroundColor, ...(around ?? []), compose(before.backgroundColor, beneath));

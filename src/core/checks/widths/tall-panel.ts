@@ -7,7 +7,7 @@ import { boundsOf, type Clip } from '../../paint/index.js';
 import type { Scene } from '../../scene/index.js';
 import { defineCheck, onElement, type Observation } from '../define.js';
 import { causeOf } from '../shared/causes.js';
-import { isKeptBelow, membersOf, PART_LOST, standingBelow, type StandingPart } from '../shared/kept-below.js';
+import { isKeptBelow, itemsBeside, PART_LOST, standingBelow, type StandingPart } from '../shared/kept-below.js';
 import { shownPanels, type ShownPanel } from '../shared/shown-panels.js';
 import type { Subject } from '../subject.js';
 
@@ -82,7 +82,7 @@ function standing({ root, menu, members, below }: StandingPart, { scene }: Subje
 function observe(panel: ShownPanel, subject: Subject): Observation[] {
   const { root, handle, menu } = panel;
   const { scene } = subject;
-  const members = membersOf(panel);
+  const members = itemsBeside(panel);
   const { height } = scene.medium;
   const below = members.filter((e) => isKeptBelow(e, subject));
   const past = below.length > 0 ? [] : members.flatMap((e) => pastEnd(e, scene) ?? []);

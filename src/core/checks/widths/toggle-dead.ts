@@ -24,6 +24,7 @@ export const toggleDead = defineCheck(
       rule: [
         'A toggle that shows while the items of its menu do not brings some of them into view when it is pressed.',
         'The same holds for a button of an item whose submenu nothing else opens either.',
+        'What a press lays out and something cuts off is a fault of what cuts it.',
         'Where a script that could not be followed listens to it, or one stops with an error, a person has to look.',
         'A button that a script answers to is passed over where scripts copied the menu or made one of their own: it may open that.',
       ],

@@ -1,5 +1,5 @@
 import { method, plain } from '../builtins/define.js';
-import { isShown } from '../dom/geometry.js';
+import { computedOf, isShown } from '../dom/geometry.js';
 import { setStyle } from '../dom/maps.js';
 import { isTarget, propertyName, readStyle, writeStyle, type Target } from '../dom/targets.js';
 import type { Realm } from '../realm.js';
@@ -88,10 +88,7 @@ function show(reading: Reading, target: Target): void {
 }
 
 /** The computed `display`; null where it cannot be told. */
-const computedDisplay = (reading: Reading, target: El): string | null =>
-  reading.ask(`style ${target.node.index} display`, ({ layouts }) =>
-    layouts?.computed(target.node, 'display', reading.standing, null),
-  ) ?? null;
+const computedDisplay = (reading: Reading, target: El): string | null => computedOf(reading, target, 'display') ?? null;
 
 function hide(reading: Reading, target: Target): void {
   writeStyle(reading, target, 'display', 'none');

@@ -8,7 +8,7 @@ import { parentOf } from './loose.js';
 
 /** Where an element lies as the page stands; undefined where that cannot be told. */
 export function rectOf(reading: Reading, self: El): Rect | null | undefined {
-  return reading.ask(`rect ${self.node.index}`, ({ layouts }) => layouts?.rect(self.node, reading.standing));
+  return reading.ask(`rect ${self.node.index}`, ({ layouts }) => layouts.rect(self.node, reading.standing));
 }
 
 /** A computed value of an element, or of one a script made and put somewhere; undefined where it cannot be told. */
@@ -22,10 +22,10 @@ export function computedOf(
     if (pseudo !== null || parentOf(self) === null) return undefined;
     const made = { tag: self.tag, attributes: self.attributes };
     const key = [...made.attributes].map(([name, value]) => `${name}=${value ?? ''}`).join(' ');
-    return reading.ask(`style ${self.tag} ${key} ${property}`, ({ layouts }) => layouts?.made(made, property));
+    return reading.ask(`style ${self.tag} ${key} ${property}`, ({ layouts }) => layouts.made(made, property));
   }
   return reading.ask(`style ${self.node.index} ${property}${pseudo ?? ''}`, ({ layouts }) =>
-    layouts?.computed(self.node, property, reading.standing, pseudo),
+    layouts.computed(self.node, property, reading.standing, pseudo),
   );
 }
 
@@ -41,7 +41,7 @@ export function isShown(reading: Reading, self: El): boolean | null {
 
 /** The root element measures the viewport; where nothing is laid out the body is taken to be as wide. @spec cssom-view-1 §6 */
 function viewOf(reading: Reading, { node }: El): Rect | null {
-  const isView = node === reading.document.root || (node === reading.document.body && !reading.look.layouts?.whole);
+  const isView = node === reading.document.root || (node === reading.document.body && !reading.look.layouts.whole);
   if (!isView) return null;
   const [width, height] = [
     reading.ask('width', ({ medium }) => medium.width),
@@ -63,7 +63,7 @@ export function defineGeometry(realm: Realm): void {
   add('offsetHeight clientHeight', (rect) => rect.height);
   getter(element, 'scrollHeight', (r, self) => {
     if (!(self instanceof El)) return UNKNOWN;
-    const height = r.ask(`rect ${self.node.index} content`, ({ layouts }) => layouts?.content(self.node, r.standing));
+    const height = r.ask(`rect ${self.node.index} content`, ({ layouts }) => layouts.content(self.node, r.standing));
     return height === undefined ? UNKNOWN : Math.round(height);
   });
   add('offsetTop', (rect) => rect.y);

@@ -33,9 +33,7 @@ export function marginsOf(text: string | null, height: number): readonly [number
 /** Tells watchers where their elements stand on the screen just now. */
 export function tellWatchers(reading: Reading): void {
   for (const { observer, callback, target, margins } of reading.watchers.slice(0, MOST)) {
-    const rect = reading.ask(`rect ${target.node.index}`, ({ layouts }) =>
-      layouts?.rect(target.node, reading.standing),
-    );
+    const rect = reading.ask(`rect ${target.node.index}`, ({ layouts }) => layouts.rect(target.node, reading.standing));
     const entry = plain(reading.realm, { target, ...placeOf(rect, margins, reading) });
     entry.open = true;
     const list = valueOf(reading, [null]);
