@@ -72,8 +72,8 @@ function readFace(file: string, holds: (code: number) => boolean = () => true): 
     ascent: font.ascent,
     descent: -font.descent,
     lineGap: font.lineGap,
-    xHeight: font.xHeight,
-    capHeight: font.capHeight,
+    xHeight: font.xHeight || heightOf('x', font),
+    capHeight: font.capHeight || heightOf('H', font),
     average: os2.xAvgCharWidth,
     widest: head.xMax - head.xMin,
     missing: font.getGlyph(0).advanceWidth,
@@ -83,6 +83,9 @@ function readFace(file: string, holds: (code: number) => boolean = () => true): 
     kerning: kerningOf(font),
   };
 }
+
+/** Old files do not say how high their letters are. */
+const heightOf = (letter: string, font: Font): number => font.glyphForCodePoint(letter.codePointAt(0)!).bbox.maxY;
 
 function kerningOf(font: Font): Face['kerning'] {
   const kerning: Face['kerning'] = {};

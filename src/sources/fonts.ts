@@ -1,9 +1,11 @@
 import { existsSync, readFileSync } from 'node:fs';
 import { createRequire } from 'node:module';
 import { dirname, join } from 'node:path';
-import type { Font, FontCollection, Glyph as FontGlyph } from 'fontkit';
+import type { Font, FontCollection } from 'fontkit';
 import type { FeatureSettings, Glyph, OpenFont, WebFace } from '../core/boxes/index.js';
 import { SourceError } from './errors.js';
+import { unpackedFont } from './unpack-font.js';
+import { asked, holds, known, outlineOf, shaped } from './shaping.js';
 
 /** Opens font files by their own names, families and weights. Throws SourceError where one cannot be used. */
 export async function openFontFiles(paths: readonly string[]): Promise<WebFace[]> {
@@ -12,9 +14,8 @@ export async function openFontFiles(paths: readonly string[]): Promise<WebFace[]
   const open = async (path: string): Promise<WebFace> => {
     if (!existsSync(path)) throw new SourceError(`the font ${path} does not exist`, 'Check the path given to --font.');
     try {
-      const bytes = readFileSync(path);
-      const made = create(bytes);
-      const font = 'fonts' in made ? (made as FontCollection).fonts[0]! : (made as Font);
+      const bytes = await unpackedFont(readFileSync(path));
+      const font = firstOf(create(Buffer.from(bytes)));
       return installedFace(font, await opened(font, bytes));
     } catch {
       throw new SourceError(`${path} is not a font that can be read`, 'Name a .woff2, .woff, .ttf or .otf file.');
@@ -44,12 +45,15 @@ function installedFace(font: Font, made: OpenFont): WebFace {
 export async function openFont(bytes: Uint8Array): Promise<OpenFont | null> {
   const { create } = await import('fontkit');
   try {
-    const made = create(Buffer.from(bytes));
-    return await opened('fonts' in made ? (made as FontCollection).fonts[0]! : (made as Font), bytes);
+    const unpacked = await unpackedFont(bytes);
+    return await opened(firstOf(create(Buffer.from(unpacked))), unpacked);
   } catch {
     return null;
   }
 }
+
+const firstOf = (made: Font | FontCollection): Font =>
+  'fonts' in made ? (made as FontCollection).fonts[0]! : (made as Font);
 
 async function opened(font: Font, bytes: Uint8Array): Promise<OpenFont> {
   const plain = wrap(font);
@@ -77,70 +81,30 @@ interface Tables {
 function wrap(font: Font, settings: FeatureSettings = {}): OpenFont {
   const { 'OS/2': os2, head } = font as unknown as Tables;
   const typo = os2?.fsSelection?.useTypoMetrics ? os2 : null;
+  const ascent = typo?.typoAscender ?? font.ascent;
   return {
     unitsPerEm: font.unitsPerEm,
-    ascent: typo?.typoAscender ?? font.ascent,
+    ascent,
     descent: -(typo?.typoDescender ?? font.descent),
     lineGap: typo?.typoLineGap ?? font.lineGap,
-    xHeight: os2?.xHeight || font.unitsPerEm / 2,
-    capHeight: os2?.capHeight || font.ascent,
+    xHeight: (os2?.xHeight || heightOf('x', font)) ?? ascent,
+    capHeight: (os2?.capHeight || heightOf('H', font)) ?? ascent,
     average: os2?.xAvgCharWidth || font.unitsPerEm / 2,
     widest: head ? head.xMax - head.xMin : font.unitsPerEm,
-    holds: (feature) => (font.availableFeatures as readonly string[]).includes(feature),
+    holds: (feature) => known(() => (font.availableFeatures as readonly string[]).includes(feature)) ?? false,
     featured: (asked) => wrap(font, asked),
-    has: (code) => font.hasGlyphForCodePoint(code),
-    advance: (text, kerning) => {
-      try {
-        return shaped(font, text, asked(settings, kerning)).advanceWidth;
-      } catch {
-        return [...text].reduce((sum, c) => sum + font.glyphForCodePoint(c.codePointAt(0)!).advanceWidth, 0);
-      }
-    },
+    has: (code) => known(() => holds(font, code)) ?? false,
+    advance: (text, kerning) => shaped(font, text, asked(settings, kerning)).advanceWidth,
     outline: (text, kerning) => outlineOf(font, text, asked(settings, kerning)),
   };
 }
 
-/** Features turned on and off beside those every text has. */
-const asked = (settings: FeatureSettings, kerning: boolean): Record<string, boolean> => ({
-  ...Object.fromEntries(Object.entries(settings).map(([tag, value]) => [tag, value > 0])),
-  ...(kerning ? {} : { kern: false }),
-});
-
-const SIMPLE = /^[\u0000-\u036f]*$/;
-
-/**
- * A run set in glyphs. Glyphs are kept with the characters they were first made for, which may have been others:
- * how letters join depends on them.
- */
-function shaped(font: Font, text: string, features: Record<string, boolean>): ReturnType<Font['layout']> {
-  if (!SIMPLE.test(text))
-    for (const character of text) {
-      const code = character.codePointAt(0)!;
-      font.glyphForCodePoint(code).codePoints = [code];
-    }
-  return font.layout(text, features);
-}
-
-/** Glyph outlines of a run; glyphs no path can be read from are left out. */
-function outlineOf(font: Font, text: string, features: Record<string, boolean>): Glyph[] {
-  const out: Glyph[] = [];
-  let x = 0;
-  const { glyphs, positions } = shaped(font, text, features);
-  glyphs.forEach((glyph, i) => {
-    const { xAdvance, xOffset, yOffset } = positions[i]!;
-    const path = pathOf(glyph);
-    if (path !== '') out.push({ path, x: x + xOffset, y: yOffset });
-    x += xAdvance;
-  });
-  return out;
-}
-
-function pathOf(glyph: FontGlyph): string {
-  try {
-    return glyph.path.toSVG();
-  } catch {
-    return '';
-  }
+/** How high a letter is, font units; null in a font without it. An empty one counts as half an em, as browsers have it. */
+function heightOf(letter: string, font: Font): number | null {
+  const code = letter.codePointAt(0)!;
+  const read = () => (font.hasGlyphForCodePoint(code) ? font.glyphForCodePoint(code).bbox.maxY : null);
+  const height = known(read);
+  return height === 0 ? font.unitsPerEm / 2 : height;
 }
 
 /** Outlines in the families the package ships. */

@@ -1,22 +1,18 @@
 import type { Feature as ShapedFeature, Font as ShapedFont } from 'harfbuzzjs';
 import type { FeatureSettings, FontAxes, Glyph, OpenFont } from '../core/boxes/index.js';
 
-const WOFF2 = 0x774f4632;
-const COMPRESSED = 0x774f4646;
-
 /** Axes whose value follows from the style of a text. @spec css-fonts-4 §5.2, §7.12 */
 const FOLLOWED = ['wght', 'opsz'] as const;
 
 /**
  * A font whose glyphs vary: it can be had at a weight and an optical size; at none its default is what it was. Null
- * where the file does not vary in what a style asks for, or is packed another way than browsers' own.
+ * where the file does not vary in what a style asks for.
+ * @param bytes of the unpacked file
  */
 export async function variableFont(bytes: Uint8Array, plain: OpenFont, axes: FontAxes): Promise<OpenFont | null> {
-  const packing = new DataView(bytes.buffer, bytes.byteOffset).getUint32(0);
-  if (!FOLLOWED.some((axis) => axes[axis]) || packing === COMPRESSED) return null;
-  const unpacked = packing === WOFF2 ? await (await import('woff2-encoder/decompress')).default(bytes) : bytes;
+  if (!FOLLOWED.some((axis) => axes[axis])) return null;
   const { Blob, Buffer, Face, Feature, Font, Variation, shape } = await import('harfbuzzjs');
-  const face = new Face(new Blob(unpacked), 0);
+  const face = new Face(new Blob(bytes), 0);
   const set = (font: ShapedFont, text: string, features: readonly ShapedFeature[]) => {
     const buffer = new Buffer();
     buffer.addText(text);

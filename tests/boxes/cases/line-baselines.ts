@@ -85,4 +85,18 @@ export const cases: readonly LayoutCase[] = [
       e32: [60, 296, 8.91, 17],
     },
   },
+  {
+    name: 'a family whose files do not say how high its letters are',
+    css: 'body{margin:0;font:20px DejaVu Sans, sans-serif}i{display:inline-block;vertical-align:middle;width:8px;height:4px}',
+    body: '<div id=e0>Fares <i id=e1></i></div><div id=e2><b id=e3>Map <i id=e4></i></b></div><p id=e5 style="width:4ex;height:2cap"></p>',
+    width: 800,
+    boxes: {
+      e0: [0, 0, 800, 24],
+      e1: [58.8, 11.53, 8, 4],
+      e2: [0, 24, 800, 24],
+      e3: [0, 24, 62.69, 24],
+      e4: [54.69, 35.53, 8, 4],
+      e5: [0, 68, 43.75, 29.16],
+    },
+  },
 ];

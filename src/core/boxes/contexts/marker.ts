@@ -1,6 +1,7 @@
+import type { Extent } from '../text/index.js';
 import type { Box, Marker } from '../box.js';
 import type { Layout } from '../layout.js';
-import { leadedExtent, type Extent } from './inline/extents.js';
+import { leadedExtent } from './inline/extents.js';
 import { NOTHING } from './inline/levels.js';
 
 /** How far the line of a marker reaches about its baseline, px. */

@@ -13,12 +13,15 @@ import { count, sized } from './sized.js';
 /** Families whose average width browsers do not trust: they take that of the digit zero. */
 const UNTRUSTED = /^(times|courier|helvetica|geneva|monaco|lucida grande|gill sans|hoefler text|symbol|osaka)$/i;
 
+const WIDE = 1.7;
+
 /** Width of one column of a text control, and what the widest glyph adds to a single line. */
 function column(style: ComputedStyle, metrics: TextMetrics): { readonly column: number; readonly extra: number } {
   const font = faceIn(style, metrics);
-  if (UNTRUSTED.test(style.fontFamily[0]?.name ?? ''))
-    return { column: font.width('0', style.fontSize, false), extra: 0 };
   const average = font.average(style.fontSize);
+  const zero = font.width('0', style.fontSize, false);
+  // Where all glyphs are wide, pictures or ideographs, their average says nothing either.
+  if (average > zero * WIDE || UNTRUSTED.test(style.fontFamily[0]?.name ?? '')) return { column: zero, extra: 0 };
   const used = Math.max(average, Math.round(average));
   return { column: used, extra: Math.max(0, Math.round(font.widest(style.fontSize)) - used) };
 }

@@ -10,4 +10,5 @@ export { usedFontSize } from './size.js';
 export { faceIn } from './typeface.js';
 export { featuresOf, type FeatureSettings } from './features.js';
 export { scriptAtEnd, scriptOf } from './scripts.js';
+export { withLeading, type Extent } from './extent.js';
 export { inkOf } from './ink.js';

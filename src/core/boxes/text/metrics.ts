@@ -5,6 +5,7 @@ import { scriptOf } from './scripts.js';
 import { smallCapsFace } from './small-caps.js';
 import { split } from './split.js';
 import { isSpaceOfSize, madeSpace } from './spaces.js';
+import type { Extent } from './extent.js';
 import { isArabic, joinedForms } from './arabic.js';
 import tables from './advances.json' with { type: 'json' };
 
@@ -34,10 +35,16 @@ export interface Face {
   /** Average and greatest width of a glyph, px: text controls are sized by them. */
   average(size: number): number;
   widest(size: number): number;
+  /** Whether it draws a character itself, be it a space it makes from another, and whether any font does in its place. */
+  has(code: number): boolean;
+  draws(code: number): boolean;
   /** The font files a text is drawn with at a size in px, run by run. */
   runs(text: string, size: number): readonly FontRun[];
-  /** How far the fonts that stand in for missing glyphs reach where a text needs them, px; null where it needs none. */
-  reach(text: string, size: number): { readonly above: number; readonly below: number } | null;
+  /**
+   * How far the fonts that stand in for missing glyphs reach where a text needs them, with half of their leading on
+   * each side, px; null where it needs none.
+   */
+  reach(text: string, size: number): Extent | null;
 }
 
 /** The seam between layout and fonts. */
@@ -199,9 +206,15 @@ class TableFace implements Face {
     return this.table.unitsPerEm * (WIDE.test(character) ? 1 : FALLBACK_ADVANCE);
   }
 
-  /** Whether the face draws a character, be it a space it makes. */
-  #has(code: number): boolean {
+  has(code: number): boolean {
     return this.#advances.has(code) || isSpaceOfSize(code);
+  }
+
+  /** Other fonts are looked through for letters alone: what stands for none is a box of the first one. */
+  draws(code: number): boolean {
+    const character = String.fromCodePoint(code);
+    if (this.has(code) || ZERO_WIDTH.test(character) || SEPARATORS.test(character)) return true;
+    return !UNDRAWN.test(character) && (this.missing === 'assumed' || fallbackAdvance(code) !== undefined);
   }
 
   runs(text: string): readonly FontRun[] {
@@ -215,12 +228,12 @@ class TableFace implements Face {
     return split(text, nameOf).map(({ key, text: part }) => ({ text: part, font: null, name: key, scale: 1 }));
   }
 
-  reach(text: string, size: number): { above: number; below: number } | null {
+  reach(text: string, size: number): Extent | null {
     let reaching = this.#reaching.get(text);
     if (reaching === undefined) {
       reaching = [...text].some((c) => {
         const code = c.codePointAt(0)!;
-        return !this.#has(code) && !ZERO_WIDTH.test(c) && !UNDRAWN.test(c) && fallbackAdvance(code) !== undefined;
+        return !this.has(code) && !ZERO_WIDTH.test(c) && !UNDRAWN.test(c) && fallbackAdvance(code) !== undefined;
       });
       if (this.#reaching.size > 20_000) this.#reaching.clear();
       this.#reaching.set(text, reaching);

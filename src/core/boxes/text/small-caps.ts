@@ -39,6 +39,8 @@ export function smallCapsFace(face: Face, made: SmallCaps): Face {
         });
         return face.runs(one.text, size).map(drawn);
       }),
+    has: (code) => face.has(code),
+    draws: (code) => face.draws(code),
     reach: (text, size) => face.reach(text, size),
   };
 }

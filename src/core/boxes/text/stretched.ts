@@ -32,5 +32,7 @@ const stretchedFace = (face: Face, factor: number): Face => ({
   average: (size) => face.average(size) * factor,
   widest: (size) => face.widest(size) * factor,
   runs: (text, size) => face.runs(text, size),
+  has: (code) => face.has(code),
+  draws: (code) => face.draws(code),
   reach: (text, size) => face.reach(text, size),
 });

@@ -2,6 +2,7 @@ import { grouped } from '../../base/index.js';
 import type { FontFamily } from '../../css/index.js';
 import { isSpaceOfSize, madeSpace } from './spaces.js';
 import type { Features, FeatureSettings } from './features.js';
+import { withLeading, type Extent } from './extent.js';
 import { scaledEm, type Face, type FontRun, type TextMetrics } from './metrics.js';
 import { smallCapsFace } from './small-caps.js';
 import { split } from './split.js';
@@ -70,6 +71,9 @@ const serves = (face: WebFace, code: number): boolean => claims(face, code) && f
 const claims = ({ characters }: WebFace, code: number): boolean =>
   characters === null || characters.some(([first, last]) => code >= first && code <= last);
 
+/** Whether a face makes a character, a space of some size, from its plain one. */
+const isMade = ({ font }: WebFace, code: number): boolean => isSpaceOfSize(code) && !font.has(code);
+
 const LETTERS = [...'aeinorst'].map((letter) => letter.codePointAt(0)!);
 
 /** A page's own fonts in front of the bundled tables. */
@@ -134,11 +138,17 @@ function bestCut(faces: readonly WebFace[], weight: number, italic: boolean): re
 
 const SPACE = 0x20;
 
+/** Widths of a text in em: what fonts of the family set, and what others do. */
+interface Widths {
+  readonly own: number;
+  readonly others: number;
+}
+
 class WebFontFace implements Face {
   readonly name: string;
   /** The face that gives line heights; null where none claims the space: the next family does then. */
   readonly #lead: WebFace | null;
-  readonly #widths = new Map<string, number>();
+  readonly #widths = new Map<string, Widths>();
   /** Glyphs differ by size. */
   readonly #sized: boolean;
   readonly #featured = new WeakMap<OpenFont, OpenFont>();
@@ -164,26 +174,27 @@ class WebFontFace implements Face {
       em = this.#measure(text, size, kerning);
       this.#widths.set(key, em);
     }
-    return em * scaledEm(size, (this.#lead ?? this.faces[0]!).font.unitsPerEm);
+    return em.own * scaledEm(size, (this.#lead ?? this.faces[0]!).font.unitsPerEm) + em.others * size;
   }
 
-  /** Width in em: runs of one font are shaped together, what no font of the family has is set in the next family. */
-  #measure(text: string, size: number, kerning: boolean): number {
-    let em = 0;
+  /** Runs of one font are shaped together, what no font of the family has is set in the next family. */
+  #measure(text: string, size: number, kerning: boolean): Widths {
+    let own = 0;
+    let others = 0;
     let run = '';
     let owner: WebFace | null = null;
     const flush = () => {
       if (run === '') return;
-      if (owner) em += (this.#fontOf(owner, size).advance(run, kerning) / owner.font.unitsPerEm) * owner.sizeAdjust;
-      else em += this.fallback.width(run, 64, kerning) / 64;
+      if (owner) own += (this.#fontOf(owner, size).advance(run, kerning) / owner.font.unitsPerEm) * owner.sizeAdjust;
+      else others += this.fallback.width(run, 64, kerning) / 64;
       run = '';
     };
     for (const character of text) {
       const code = character.codePointAt(0)!;
       const next = this.#ownerOf(code);
-      if (next && !next.font.has(code)) {
+      if (next && isMade(next, code)) {
         flush();
-        em += this.#madeSpace(next, code, size);
+        own += this.#madeSpace(next, code, size);
         continue;
       }
       if (next !== owner) flush();
@@ -191,14 +202,29 @@ class WebFontFace implements Face {
       run += character;
     }
     flush();
-    return em;
+    return { own, others };
   }
 
-  /** The face that draws a character, be it a space it makes from its plain one. */
+  /** The face that draws a character, be it as the box the first of all has for what no font draws. */
   #ownerOf(code: number): WebFace | null {
+    const owner = this.#holderOf(code);
+    if (owner || this.fallback.draws(code)) return owner;
+    return this.faces.find((f) => claims(f, code)) ?? null;
+  }
+
+  /** The face that has a character, be it a space it makes from its plain one. */
+  #holderOf(code: number): WebFace | null {
     const owner = this.faces.find((f) => serves(f, code));
     if (owner || !isSpaceOfSize(code)) return owner ?? null;
     return this.faces.find((f) => claims(f, code) && f.font.has(SPACE)) ?? null;
+  }
+
+  has(code: number): boolean {
+    return this.#holderOf(code) !== null;
+  }
+
+  draws(code: number): boolean {
+    return this.has(code) || this.fallback.draws(code);
   }
 
   /** In em. */
@@ -237,7 +263,7 @@ class WebFontFace implements Face {
   runs(text: string, size: number): readonly FontRun[] {
     const drawn = (c: string): WebFace | 'made' | null => {
       const owner = this.#ownerOf(c.codePointAt(0)!);
-      return owner && !owner.font.has(c.codePointAt(0)!) ? 'made' : owner;
+      return owner && isMade(owner, c.codePointAt(0)!) ? 'made' : owner;
     };
     return split(text, drawn).flatMap(({ key, text: part }): readonly FontRun[] => {
       if (key === 'made') return [{ text: part, font: null, name: 'missing', scale: 1 }];
@@ -247,18 +273,23 @@ class WebFontFace implements Face {
     });
   }
 
-  reach(text: string, size: number): { above: number; below: number } | null {
+  reach(text: string, size: number): Extent | null {
     let rest = this.#lacking.get(text);
     if (rest === undefined) {
-      rest = [...text].filter((c) => !/\s|\u200b/.test(c) && this.#ownerOf(c.codePointAt(0)!) === null).join('');
+      const lacks = (c: string) => !/[\t\n\r\u200b]/.test(c) && this.#ownerOf(c.codePointAt(0)!) === null;
+      rest = [...text].filter(lacks).join('');
       if (this.#lacking.size > 20_000) this.#lacking.clear();
       this.#lacking.set(text, rest);
     }
     if (rest === '') return null;
-    const beyond = this.fallback.reach(rest, size);
+    const { fallback } = this;
+    const beyond = fallback.reach(rest, size);
+    if (![...rest].some((c) => fallback.has(c.codePointAt(0)!))) return beyond;
+    const content = { above: fallback.ascent(size), below: fallback.descent(size) };
+    const own = withLeading(content, fallback.lineHeight(size));
     return {
-      above: Math.max(this.fallback.ascent(size), beyond?.above ?? 0),
-      below: Math.max(this.fallback.descent(size), beyond?.below ?? 0),
+      above: Math.max(own.above, beyond?.above ?? 0),
+      below: Math.max(own.below, beyond?.below ?? 0),
     };
   }
 

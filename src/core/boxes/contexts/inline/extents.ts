@@ -1,13 +1,8 @@
 import type { ComputedStyle } from '../../../cascade/index.js';
 import { snap } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
+import { withLeading, type Extent } from '../../text/index.js';
 import { faceOf, sizeOf } from './set-text.js';
-
-/** How far something reaches above and below a baseline, px. */
-export interface Extent {
-  readonly above: number;
-  readonly below: number;
-}
 
 /** Line height of a style in px. @spec css-inline-3 §5.1 */
 export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
@@ -38,7 +33,7 @@ export const aboutMiddle = (height: number): Extent => {
 
 const struts = new WeakMap<ComputedStyle, { readonly metrics: Layout['metrics']; readonly strut: Extent }>();
 
-/** Content area with half the leading on each side; the upper half is rounded down, as browsers do. */
+/** Content area with half the leading on each side. */
 export function leadedExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
   let known = struts.get(style);
   if (known?.metrics !== layout.metrics)
@@ -46,9 +41,5 @@ export function leadedExtent(style: ComputedStyle, layout: Pick<Layout, 'metrics
   return known.strut;
 }
 
-function findLeaded(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent {
-  const { above, below } = contentExtent(style, layout);
-  const spare = lineHeightOf(style, layout) - above - below;
-  const upper = Math.floor(spare / 2);
-  return { above: above + upper, below: below + spare - upper };
-}
+const findLeaded = (style: ComputedStyle, layout: Pick<Layout, 'metrics'>): Extent =>
+  withLeading(contentExtent(style, layout), lineHeightOf(style, layout));

@@ -1,7 +1,7 @@
 import type { ComputedStyle } from '../../../cascade/index.js';
 import type { Box } from '../../box.js';
 import type { Fragment } from '../../fragment.js';
-import type { Extent } from './extents.js';
+import type { Extent } from '../../text/index.js';
 
 /** An inline box on the line, or the root inline box that stands for the line itself. */
 export interface Level {

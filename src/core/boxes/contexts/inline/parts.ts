@@ -1,3 +1,4 @@
+import type { Extent } from '../../text/index.js';
 import { resolveLength } from '../../../css/index.js';
 import type { ComputedStyle } from '../../../cascade/index.js';
 import { hasInlineContent, isInFlow, scrollsContent, type Box } from '../../box.js';
@@ -7,7 +8,7 @@ import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
 import { relativeOffset } from '../../used/relative.js';
 import type { Piece } from './cut-text.js';
 import { faceOf, sizeOf } from './set-text.js';
-import { type Extent, lineHeightOf, contentExtent } from './extents.js';
+import { lineHeightOf, contentExtent } from './extents.js';
 import type { Level, Open, Baselines, Part } from './levels.js';
 import type { LineInput } from './place.js';
 

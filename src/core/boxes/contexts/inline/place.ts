@@ -3,13 +3,13 @@ import { isBlankText, isFormControl, type Box } from '../../box.js';
 import { snapUp, type Fragment, type Placed } from '../../fragment.js';
 import type { Layout } from '../../layout.js';
 import { relativeOffset } from '../../used/relative.js';
-import { hangsSpaces } from '../../text/index.js';
+import { hangsSpaces, type Extent } from '../../text/index.js';
 import { mergeText } from './lines.js';
 import { edgeWidth } from './pieces.js';
 import type { Piece } from './cut-text.js';
 import { faceOf, separatorsIn, sizeOf } from './set-text.js';
 import { visualSteps, withEndReset, type Step } from './visual.js';
-import { type Extent, aboutMiddle, isCentral, leadedExtent } from './extents.js';
+import { aboutMiddle, isCentral, leadedExtent } from './extents.js';
 import { type Level, NOTHING, hasEdge, type Open, type Part, type Static, levelOf } from './levels.js';
 import { flat, shiftFor, textPart, inlinePart, atomicBaseline } from './parts.js';
 
