@@ -31,8 +31,8 @@ async function sizeIn(face: string, style: string, text: string): Promise<readon
     `<!doctype html><style>@font-face{font-family:Quay;${face}}</style><span id=x style="white-space:nowrap;font:16px Quay, serif;${style}">${text}</span>`,
   );
   const page = await loadFile(file);
-  const [, , width, height] = boxOf(page, '#x')!;
-  return [width, height];
+  const box = boxOf(page, '#x')!;
+  return [box[2]!, box[3]!];
 }
 
 /** Widths are Chromium's. */

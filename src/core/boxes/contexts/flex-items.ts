@@ -1,4 +1,4 @@
-import { resolveLength, type Sizing } from '../../css/index.js';
+import { hasPercent, isLengthPercentage, resolveLength, type Sizing } from '../../css/index.js';
 import { isFormControl, type Box } from '../box.js';
 import { horizontal, snap, vertical, type Fragment } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
@@ -152,7 +152,7 @@ export function makeItem(box: Box, c: Container, definite: boolean): Item {
 
 type Partial_ = Pick<Item, 'margins' | 'crossMargin' | 'align'>;
 
-function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, item: Partial_, c: Container): number | null {
+function mainLimit(box: Box, which: 'min' | 'max', frame: Frame, item: Partial_, c: Single): number | null {
   if (box.anonymous) return null;
   const { style } = box;
   if (c.row) {
@@ -179,7 +179,7 @@ function baseSize(box: Box, frame: Frame, item: Partial_, c: Container, definite
 }
 
 /** The border-box main size the content asks for. */
-function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): number {
+function contentSize(box: Box, frame: Frame, item: Partial_, c: Single): number {
   if (box.inner === 'replaced') {
     const cross = stretchedCross(box, item, c);
     return c.row
@@ -193,7 +193,7 @@ function contentSize(box: Box, frame: Frame, item: Partial_, c: Container): numb
 }
 
 /** Width of an item of a row that follows from its height; null where that is not known or there is no ratio. */
-function byRatio(box: Box, frame: Frame, item: Partial_, c: Container): number | null {
+function byRatio(box: Box, frame: Frame, item: Partial_, c: Single): number | null {
   const ratio = preferredRatio(box);
   if (ratio === null) return null;
   const cross = heightFor(box, box.style.height, c.height, frame) ?? stretchedCross(box, item, c);
@@ -201,7 +201,7 @@ function byRatio(box: Box, frame: Frame, item: Partial_, c: Container): number |
 }
 
 /** Border-box heights the content of an item of a column asks for: one, or two where its lines run along the column. */
-function contentHeights(box: Box, frame: Frame, item: Partial_, c: Container): Intrinsic {
+function contentHeights(box: Box, frame: Frame, item: Partial_, c: Single): Intrinsic {
   if (isOrthogonal(box.frame, box.mode)) {
     const across = { basis: c.width, fixed: stretchedCross(box, item, c) };
     const { min, max } = c.layout.intrinsic(boxInFlow(box, box.mode), across);
@@ -221,7 +221,7 @@ function contentHeights(box: Box, frame: Frame, item: Partial_, c: Container): I
 }
 
 /** Intrinsic widths of an item, its height known where the container gives it. */
-const widthsOf = (box: Box, item: Partial_, c: Container): Intrinsic =>
+const widthsOf = (box: Box, item: Partial_, c: Single): Intrinsic =>
   c.layout.intrinsic(box, { basis: c.height, fixed: c.row ? stretchedCross(box, item, c) : undefined });
 
 /** What of a container decides how far it stretches an item. */
@@ -245,18 +245,52 @@ export function stretchedCross(box: Box, item: Partial_, c: Single): number | un
 
 /** Border-box height of an item that a single row of definite height stretches, before anything is laid out. */
 export function stretchedHeight(box: Box, child: Box, height: number, layout: Layout): number | undefined {
-  const { flexDirection, flexWrap } = box.style;
-  if (!flexDirection.startsWith('row')) return undefined;
-  const item = {
-    margins: specifiedMargins(child, 0),
-    crossMargin: vertical(usedMargins(child, 0)),
-    align: alignOf(child, { box }),
-  };
-  const wraps = flexWrap !== 'nowrap';
-  return stretchedCross(child, item, { row: true, wraps, width: 0, height, crossSize: height, layout });
+  if (!box.style.flexDirection.startsWith('row')) return undefined;
+  return stretchedCross(child, itemOf(child, box), { ...rowOf(box, height, layout), width: 0 });
 }
 
-export function columnSpace(box: Box, item: Partial_, c: Container): Space {
+const itemOf = (child: Box, box: Box): Partial_ => ({
+  margins: specifiedMargins(child, 0),
+  crossMargin: vertical(usedMargins(child, 0)),
+  align: alignOf(child, { box }),
+});
+
+/** A row whose width is not known yet. */
+const rowOf = (box: Box, height: number, layout: Layout): Single => ({
+  row: true,
+  wraps: box.style.flexWrap !== 'nowrap',
+  width: NaN,
+  height,
+  crossSize: height,
+  layout,
+});
+
+/** Border-box widths of an item of a row whose flex basis is a length, and its margins; px. */
+export interface KnownBasis {
+  readonly base: number;
+  readonly min: number;
+  readonly max: number;
+  readonly margin: number;
+}
+
+const isPercent = (value: Sizing): boolean => isLengthPercentage(value) && hasPercent(value);
+
+/** Null where the basis is of the content or of the room there is. @param height of the row's content box, NaN if unknown */
+export function knownBasis(box: Box, child: Box, height: number, layout: Layout): KnownBasis | null {
+  const basis = child.anonymous ? 'auto' : child.style.flexBasis;
+  if (basis === 'content' || !isLengthPercentage(basis)) return null;
+  const frame = frameOf(child, 0);
+  const c = rowOf(box, height, layout);
+  const item = itemOf(child, box);
+  const base = widthFor(child, basis, NaN, NaN, frame, () => widthsOf(child, item, c));
+  if (base === null) return null;
+  const max = mainLimit(child, 'max', frame, item, c) ?? Infinity;
+  const least = isPercent(child.style.minWidth) ? 0 : leastMain(child, frame, item, c, max);
+  const min = Math.max(frameWidth(frame), least);
+  return { base, min, max, margin: horizontal(usedMargins(child, 0)) };
+}
+
+export function columnSpace(box: Box, item: Partial_, c: Single): Space {
   const fixed = stretchedCross(box, item, c);
   return fixed !== undefined
     ? { width: c.width, height: c.height, fixedWidth: fixed }
@@ -264,13 +298,13 @@ export function columnSpace(box: Box, item: Partial_, c: Container): Space {
 }
 
 /** Tables are never smaller than their cells, whatever is asked of them. */
-function leastMain(box: Box, frame: Frame, item: Partial_, c: Container, max: number): number {
+function leastMain(box: Box, frame: Frame, item: Partial_, c: Single, max: number): number {
   const least = automaticMinimum(box, frame, item, c, max);
   return box.inner === 'table' ? Math.max(least, minContent(box, frame, item, c)) : least;
 }
 
 /** @spec css-flexbox-1 §4.5 */
-function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, max: number): number {
+function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Single, max: number): number {
   const own = mainLimit(box, 'min', frame, item, c);
   if (own !== null) return own;
   const scrolls =
@@ -287,7 +321,7 @@ function automaticMinimum(box: Box, frame: Frame, item: Partial_, c: Container, 
   return Math.min(specified ?? Infinity, content, max);
 }
 
-function minContent(box: Box, frame: Frame, item: Partial_, c: Container): number {
+function minContent(box: Box, frame: Frame, item: Partial_, c: Single): number {
   if (c.row && isFormControl(box) && isSqueezed(box)) return frameWidth(frame) + (box.natural!.least ?? 0);
   if (box.inner === 'replaced') return contentSize(box, frame, item, c);
   if (!c.row) return contentHeights(box, frame, item, c).min;
@@ -297,7 +331,7 @@ function minContent(box: Box, frame: Frame, item: Partial_, c: Container): numbe
 }
 
 /** A width by content within what limits of the height leave it. */
-function withinRatio(box: Box, frame: Frame, width: number, c: Container): number {
+function withinRatio(box: Box, frame: Frame, width: number, c: Single): number {
   const { min, max } = transferred(box, frame, c.height);
   return Math.max(min, Math.min(width, max));
 }

@@ -1,17 +1,14 @@
 import type { Job } from './job.js';
-import { resolveLength } from '../../css/index.js';
 import { isInFlow, isOutOfFlow, type Box } from '../box.js';
-import { makeFragment, vertical, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
-import type { Intrinsic, Layout } from '../layout.js';
-import { usedMargins } from '../used/edges.js';
+import { makeFragment, type Fragment, type OutOfFlow, type Placed } from '../fragment.js';
 import { relativeOffset } from '../used/relative.js';
-import { clampHeight, frameHeight, frameWidth, heightFor, preferredRatio } from '../used/sizes.js';
+import { clampHeight, frameHeight, frameWidth, preferredRatio } from '../used/sizes.js';
 import { edgeOf, type Edge } from '../used/alignment.js';
 import { standingOf, type Which } from './baselines.js';
 import { staticAt } from './static-position.js';
-import { frameOf, heightByRatio, leastByRatio, specifiedHeight } from './flow-sizes.js';
+import { heightByRatio, leastByRatio, specifiedHeight } from './flow-sizes.js';
 import { containerFragment } from './container-fragment.js';
-import { type Container, type Item, byOrder, container, alignOf, makeItem, stretchedHeight } from './flex-items.js';
+import { type Container, type Item, byOrder, container, alignOf, makeItem } from './flex-items.js';
 import { type Line, collectLines, columnMain, resolveFlexible } from './flex-lines.js';
 import { layoutItem, baselineOf, settleLines, stretch } from './flex-cross.js';
 import { placeMain, mainJustify, placeCross, type Outer } from './flex-align.js';
@@ -156,53 +153,4 @@ function staticPosition(
   const cross = edgeOf(crossAlignment({ align: alignOf(child, c), box: child }, c), c.crossBackwards ? 'high' : 'low');
   const rect = { x: dx, y: dy, ...inner };
   return c.row ? staticAt(child, rect, m, cross) : staticAt(child, rect, cross, m);
-}
-
-/** @spec css-flexbox-1 §9.9.1, in the simpler form browsers use: items at their content sizes */
-export function flexIntrinsic(box: Box, basis: number, layout: Layout): Intrinsic {
-  const children = box.children.filter(isInFlow);
-  const items = children.map((child) =>
-    layout.contribution(child, { basis, fixed: stretchedHeight(box, child, basis, layout) }),
-  );
-  const { style } = box;
-  const gap = style.columnGap === 'normal' ? 0 : resolveLength(style.columnGap, 0) || 0;
-  const gaps = gap * Math.max(0, items.length - 1);
-  const sum = (key: 'min' | 'max') => items.reduce((total, item) => total + item[key], 0) + gaps;
-  const most = (key: 'min' | 'max') => items.reduce((all, item) => Math.max(all, item[key]), 0);
-  if (style.flexDirection.startsWith('row'))
-    return { min: style.flexWrap === 'nowrap' ? sum('min') : most('min'), max: sum('max') };
-  const max = style.flexWrap === 'nowrap' ? most('max') : columnsTogether(box, children, items, gap, layout);
-  return { min: Math.min(max, most('min')), max };
-}
-
-/** Width of the columns a container of known height wraps its items into. @spec css-flexbox-1 §9.9.2 */
-function columnsTogether(
-  box: Box,
-  children: readonly Box[],
-  items: readonly Intrinsic[],
-  gap: number,
-  layout: Layout,
-): number {
-  const frame = frameOf(box, 0);
-  const known = (value: Box['style']['height']) => heightFor(box, value, NaN, frame);
-  const height =
-    Math.min(known(box.style.height) ?? Infinity, known(box.style.maxHeight) ?? Infinity) - frameHeight(frame);
-  const between = box.style.rowGap === 'normal' ? 0 : resolveLength(box.style.rowGap, 0) || 0;
-  const columns: number[] = [];
-  let used = 0;
-  let widest = 0;
-  children.forEach((child, i) => {
-    const { max } = items[i]!;
-    const margins = usedMargins(child, 0);
-    const tall = layout.place(child, { width: max, height: NaN, shrink: true }).height + vertical(margins);
-    if (used > 0 && used + between + tall > height + 1 / 64) {
-      columns.push(widest);
-      used = 0;
-      widest = 0;
-    }
-    used += tall + (used > 0 ? between : 0);
-    widest = Math.max(widest, max);
-  });
-  columns.push(widest);
-  return columns.reduce((a, b) => a + b, 0) + gap * (columns.length - 1);
 }

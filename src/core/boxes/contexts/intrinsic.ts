@@ -17,7 +17,7 @@ import {
   yieldsToContent,
   type Frame,
 } from '../used/sizes.js';
-import { flexIntrinsic } from './flex.js';
+import { flexIntrinsic } from './flex-intrinsic.js';
 import { FloatWidths } from './float-widths.js';
 import { basisWithin } from './flow-sizes.js';
 import { emptyGridWidth, gridIntrinsic } from './grid.js';
