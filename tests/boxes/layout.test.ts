@@ -75,6 +75,11 @@ import { cases as flatLines } from './cases/flat-lines.js';
 import { cases as controlLines } from './cases/control-lines.js';
 import { cases as verticalControls } from './cases/vertical-controls.js';
 import { cases as wideFloats } from './cases/wide-floats.js';
+import { cases as rowsByContent } from './cases/rows-by-content.js';
+import { cases as sharesOfGaps } from './cases/shares-of-gaps.js';
+import { cases as unboxedText } from './cases/unboxed-text.js';
+import { cases as picturesInPictures } from './cases/pictures-in-pictures.js';
+import { cases as contextsWithoutHeight } from './cases/contexts-without-height.js';
 import { cases as tabs } from './cases/tabs.js';
 import { cases as leastFontSizes } from './cases/least-font-sizes.js';
 import { cases as embedded } from './cases/embedded.js';
@@ -197,6 +202,11 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'fields for dates and times': dateFields,
   'old ways of tables and words': looseListItems,
   'lines beside wide floats': wideFloats,
+  'rows by content': rowsByContent,
+  'shares of gaps': sharesOfGaps,
+  'text without a box': unboxedText,
+  'pictures in pictures': picturesInPictures,
+  'contexts without height': contextsWithoutHeight,
 };
 
 /** How far a box may lie from the browser's, px. */

@@ -1,6 +1,26 @@
 import { unite, type Rect } from '../base/index.js';
-import { isInFlow, type Box } from '../boxes/index.js';
-import { stackingReasons, type PaintNode } from '../paint/index.js';
+import { establishesFormattingContext, isInFlow, type Box } from '../boxes/index.js';
+import { boundsOf, stackingReasons, type PaintNode } from '../paint/index.js';
+
+/**
+ * Rectangles of an element's fragments, document px. Blocks that follow each other in an inline box are one part of it:
+ * it begins with the first that has height or a formatting context, and has the height of all of them.
+ */
+export function partsOf(nodes: readonly PaintNode[]): readonly Rect[] {
+  const parts: Rect[] = [];
+  let blocks: Rect | null = null;
+  for (const node of nodes) {
+    const rect = boundsOf(node.matrix, inlineRect(node));
+    const held = node.fragment.kind === 'line' ? node.fragment.children[0]?.fragment.box : undefined;
+    if (!held) {
+      if (blocks) parts.push(blocks);
+      blocks = null;
+      parts.push(rect);
+    } else if (rect.height > 0 || establishesFormattingContext(held)) blocks = unite(blocks, rect);
+    else if (!blocks) parts.push(rect);
+  }
+  return blocks ? [...parts, blocks] : parts;
+}
 
 /** An inline box that paints nothing of its own: browsers keep no fragment for it and take the room of what it holds. */
 function isBare(box: Box): boolean {
@@ -25,7 +45,7 @@ function isBare(box: Box): boolean {
 }
 
 /** Room of an inline box: its own fragment's, or that of what it holds where browsers keep no fragment for it. */
-export function inlineRect(node: PaintNode): Rect {
+function inlineRect(node: PaintNode): Rect {
   if (!isCulled(node)) return node.rect;
   let known = culledRects.get(node);
   if (!known) culledRects.set(node, (known = heldRect(node)));

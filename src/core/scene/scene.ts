@@ -1,6 +1,5 @@
 import { unite, type Rect } from '../base/index.js';
 import {
-  establishesFormattingContext,
   inPseudo,
   isSkipped,
   magnified,
@@ -34,7 +33,7 @@ import type { GraphicFile, GraphicFiles } from './graphics/files.js';
 import { Graphics, isGraphic } from './graphics/graphics.js';
 import { reachOf } from './scroll-reach.js';
 import { pictureOf } from './areas.js';
-import { inlineRect } from './inline-rects.js';
+import { partsOf } from './inline-rects.js';
 import { skippedFragments } from './skipped.js';
 import { inkPart, reachablePart, seenPart, type Ends } from './parts.js';
 import type { Setting } from './setting.js';
@@ -51,12 +50,6 @@ export interface SceneParts {
   readonly memory: LayoutMemory;
   readonly files: GraphicFiles;
 }
-
-/** Whether part of an inline box holds a formatting context, which counts among the blocks there without any height. */
-const holdsContext = ({ fragment }: PaintNode): boolean => {
-  const [held] = fragment.children;
-  return fragment.kind === 'line' && held !== undefined && establishesFormattingContext(held.fragment.box);
-};
 
 /** A page at a setting: styles, boxes, painting. What is not asked for is not worked out. */
 export class Scene extends Glance {
@@ -105,6 +98,7 @@ export class Scene extends Glance {
 
   /** The style a box is painted with. */
   readonly paintStyle = (box: Box): ComputedStyle => {
+    if (box.owner) return magnified(this.styles.of(box.owner), this.boxes.zoom(box.owner));
     if (box.inner === 'text') return box.parent ? this.paintStyle(box.parent) : box.style;
     if (box.anonymous && box.parent) return this.paintStyle(box.parent);
     if (!box.element) return box.style;
@@ -161,9 +155,9 @@ export class Scene extends Glance {
     if (isGraphic(element)) return this.#graphicsAround(element)?.rects.get(element) ?? null;
     let known = this.#rects.get(element);
     if (known === undefined) {
-      const all = this.nodes(element).map((node) => ({ node, rect: boundsOf(node.matrix, inlineRect(node)) }));
-      const held = all.filter(({ node, rect: r }) => r.width > 0 && (r.height > 0 || holdsContext(node)));
-      known = (held.length > 0 ? held : all.slice(-1)).map(({ rect }) => rect).reduce<Rect | null>(unite, null);
+      const all = partsOf(this.nodes(element));
+      const held = all.filter(({ width, height }) => width > 0 && height > 0);
+      known = (held.length > 0 ? held : all.slice(-1)).reduce<Rect | null>(unite, null);
       this.#rects.set(element, known);
     }
     return known;

@@ -1,7 +1,7 @@
-import { resolveLength } from '../../css/index.js';
 import { isInFlow, type Box } from '../box.js';
 import { vertical } from '../fragment.js';
 import type { Intrinsic, Layout } from '../layout.js';
+import { gapOf } from '../used/gaps.js';
 import { usedMargins } from '../used/edges.js';
 import { isSqueezed } from '../used/replaced.js';
 import { frameHeight, heightFor } from '../used/sizes.js';
@@ -21,7 +21,7 @@ export function flexIntrinsic(box: Box, basis: number, layout: Layout): Intrinsi
     const within = withinBasis(child, own, known);
     return wraps ? { min: own.min, max: within.max } : within;
   });
-  const gap = style.columnGap === 'normal' ? 0 : resolveLength(style.columnGap, 0) || 0;
+  const gap = gapOf(style.columnGap, 0);
   const gaps = gap * Math.max(0, items.length - 1);
   const sum = (key: 'min' | 'max') => items.reduce((total, item) => total + item[key], 0) + gaps;
   const most = (key: 'min' | 'max') => items.reduce((all, item) => Math.max(all, item[key]), 0);
@@ -57,7 +57,7 @@ function columnsTogether(
   const known = (value: Box['style']['height']) => heightFor(box, value, NaN, frame);
   const height =
     Math.min(known(box.style.height) ?? Infinity, known(box.style.maxHeight) ?? Infinity) - frameHeight(frame);
-  const between = box.style.rowGap === 'normal' ? 0 : resolveLength(box.style.rowGap, 0) || 0;
+  const between = gapOf(box.style.rowGap, 0);
   const columns: number[] = [];
   let used = 0;
   let widest = 0;

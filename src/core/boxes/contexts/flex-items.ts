@@ -1,10 +1,11 @@
-import { hasPercent, isLengthPercentage, resolveLength, type Sizing } from '../../css/index.js';
+import { hasPercent, isLengthPercentage, type Sizing } from '../../css/index.js';
 import { isFormControl, type Box } from '../box.js';
-import { horizontal, snap, vertical, type Fragment } from '../fragment.js';
+import { horizontal, vertical, type Fragment } from '../fragment.js';
 import type { Intrinsic, Layout, Space } from '../layout.js';
 import { isOrthogonal } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
 import type { Job } from './job.js';
+import { gapOf } from '../used/gaps.js';
 import { specifiedMargins, usedMargins, type Margins } from '../used/edges.js';
 import {
   clampHeight,
@@ -81,10 +82,8 @@ export function container(job: Job, width: number, height: number): Container {
   const row = style.flexDirection.startsWith('row');
   const rtl = style.direction === 'rtl';
   const reverse = style.flexDirection.endsWith('reverse');
-  const gap = (value: typeof style.rowGap, basis: number) =>
-    value === 'normal' ? 0 : snap(resolveLength(value, basis) || 0);
   const filled = Number.isNaN(height) ? filledHeight(box, () => job.margin, space.height, layout) : 0;
-  const gaps = { x: gap(style.columnGap, width), y: gap(style.rowGap, height) };
+  const gaps = { x: gapOf(style.columnGap, width), y: gapOf(style.rowGap, height) };
   return {
     box,
     row,

@@ -1,6 +1,7 @@
+import { gapOf } from '../used/gaps.js';
 import { isLengthPercentage, resolveLength, type TrackSize } from '../../css/index.js';
 import { isInFlow, type Box } from '../box.js';
-import { horizontal, snap } from '../fragment.js';
+import { horizontal } from '../fragment.js';
 import type { Across, GivenTracks, Intrinsic, Layout, Subgrid } from '../layout.js';
 import { usedMargins } from '../used/edges.js';
 import { frameHeight, frameWidth, heightFor, widthFor } from '../used/sizes.js';
@@ -43,9 +44,6 @@ export interface Grid {
   readonly rowGap: number;
   readonly columnGap: number;
 }
-
-export const gapOf = (value: Box['style']['rowGap'], basis: number): number =>
-  value === 'normal' ? 0 : snap(resolveLength(value, basis) || 0);
 
 const NO_CONTENT: Intrinsic = Object.freeze({ min: 0, max: 0 });
 

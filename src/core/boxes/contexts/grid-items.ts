@@ -36,7 +36,7 @@ const fills = ({ to }: Alignment, keeps: boolean): boolean => to === 'stretch' |
 
 /**
  * Border-box height of an item that fills its area; undefined where it does not: one with a ratio fills one axis, the
- * other where it is aligned along the first.
+ * other where it is aligned along the first and has no size there.
  * @spec css-grid-2 §6.2
  */
 export function heightInArea(
@@ -50,7 +50,8 @@ export function heightInArea(
   const { top, bottom } = specifiedMargins(box, width);
   const align = alignmentIn(box, container, 'block');
   const justify = alignmentIn(box, container, 'inline');
-  const aside = box.inner !== 'replaced' && justify.to !== 'normal' && justify.to !== 'stretch';
+  const aside =
+    box.inner !== 'replaced' && box.style.width === 'auto' && justify.to !== 'normal' && justify.to !== 'stretch';
   const whole = fills(align, keepsSize(box) || (hasRatio(box) && !aside));
   if (!automatic || Number.isNaN(height) || !whole || top === null || bottom === null) return undefined;
   const natural = () => layout.place(box, { width, height: NaN, shrink: true, byContent: 'height' }).height;

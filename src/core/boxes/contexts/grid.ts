@@ -7,6 +7,7 @@ import { horizontal, vertical, type Fragment } from '../fragment.js';
 import type { Across, Intrinsic, Layout } from '../layout.js';
 import { containedHeight } from '../used/containment.js';
 import { usedMargins } from '../used/edges.js';
+import { gapOf } from '../used/gaps.js';
 import { clampHeight, frameHeight, frameWidth, heightFor } from '../used/sizes.js';
 import {
   filledHeight,
@@ -23,7 +24,6 @@ import { aroundOf, isSubgrid, passedOn } from './grid-subgrid.js';
 import { sizeTracks, type Demand } from './grid-tracks.js';
 import {
   type Grid,
-  gapOf,
   buildGrid,
   plain,
   demandOf,
@@ -58,8 +58,9 @@ export function layoutGrid(job: Job): Fragment {
     const shares = rowBaselines(grid.items, columns, box, layout);
     const given = taken?.rows?.lines;
     if (given) return { columns, shares, heights: given.sizes, available: height, rows: given };
-    const { heights, available } = rowHeights(job, grid, height, rowDemands(grid, columns, shares, box, layout));
-    const rows = linesOf(heights, grid.emptyRows, gap, available, style.alignContent);
+    const demands = rowDemands(grid, columns, shares, box, layout);
+    const { heights, available, between } = rowHeights(job, grid, height, demands);
+    const rows = linesOf(heights, grid.emptyRows, between, available, style.alignContent);
     return { columns, shares, heights, available, rows };
   };
   const sideways = columnBaselines(grid.items, box, layout);
@@ -111,16 +112,16 @@ function rowHeights(
   grid: Grid,
   height: number,
   demands: ReturnType<typeof rowDemands>,
-): { readonly heights: readonly number[]; readonly available: number } {
+): { readonly heights: readonly number[]; readonly available: number; readonly between: number } {
   const { box, frame, layout } = job;
   const { style } = box;
   const gap = grid.rowGap;
-  const rowsIn = (available: number) =>
+  const rowsIn = (available: number, between = gap) =>
     sizeTracks({
       sizes: grid.rows,
       collapsed: grid.emptyRows,
       demands,
-      gap,
+      gap: between,
       available,
       constraint: 'none',
       stretches: stretches(plain(style.alignContent)),
@@ -129,13 +130,16 @@ function rowHeights(
   const clamped = (content: number) =>
     limitedHeight(job, Math.max(content + frameHeight(frame), filled), job.natural) - frameHeight(frame);
   const heights = rowsIn(height);
-  if (!Number.isNaN(height)) return { heights, available: height };
+  if (!Number.isNaN(height)) return { heights, available: height, between: gap };
   const contained = containedHeight(box, layout, () => emptyHeight(box, gap));
   const natural = contained ?? lengthOf(heights, grid.emptyRows, gap);
   const least = clamped(0);
-  if (grid.rows.some(isShare)) return { heights: rowsIn(clamped(natural)), available: clamped(natural) };
+  const available = clamped(natural);
+  // Shares of a height that follows from the content leave that as it is.
+  const between = style.rowGap !== 'normal' && hasPercent(style.rowGap) ? gapOf(style.rowGap, available) : gap;
+  if (between !== gap || grid.rows.some(isShare)) return { heights: rowsIn(available, between), available, between };
   const again = natural < least || contained !== null;
-  return { heights: again ? rowsIn(Math.max(natural, least)) : heights, available: clamped(natural) };
+  return { heights: again ? rowsIn(Math.max(natural, least)) : heights, available, between };
 }
 
 /** Whether a track is a share of the size its grid turns out to have. @spec css-grid-2 §7.2.1 */

@@ -41,6 +41,9 @@ const isBlank = (box: Box): boolean => isSpace(box) && !keepsSpaces(box.style);
 /** White space alone makes no item, whether it is kept or not. @spec css-flexbox-1 §4, css-grid-2 §6 */
 const isSpace = (box: Box): boolean => box.inner === 'text' && /^[ \t\r\n\f]*$/.test(box.text);
 
+/** What text of an element without a box stands in. */
+const isAroundText = ({ anonymous, outer }: Box): boolean => anonymous && outer === 'inline';
+
 /** Gathers runs of inline-level children into anonymous block boxes. @spec css2 §9.2.1.1, css-flexbox-1 §4 */
 function wrapRuns(box: Box, building: Building, items: boolean): void {
   const children = box.children.splice(0);
@@ -65,7 +68,7 @@ function wrapRuns(box: Box, building: Building, items: boolean): void {
   };
   for (const child of children) {
     const joins = items
-      ? child.inner === 'text' || child.inner === 'break'
+      ? child.inner === 'text' || child.inner === 'break' || isAroundText(child)
       : isInlineLevel(child) || (run.length > 0 && !isInFlow(child));
     if (joins) run.push(child);
     else {

@@ -1,4 +1,5 @@
-import type { ComputedStyle } from '../../cascade/index.js';
+import { withValues, type ComputedStyle } from '../../cascade/index.js';
+import { px } from '../../css/index.js';
 import type { ElementNode } from '../../html/index.js';
 import type { Box } from '../box.js';
 import { transformText } from '../text/index.js';
@@ -25,6 +26,31 @@ export function text(
       text: transformText(data, style.textTransform, before),
     }),
   );
+}
+
+/** Text of an element that has no box: a line takes its style all the same. @spec css-display-3 §2.5 (contents) */
+export function textOfUnboxed(parent: Box, data: string, owner: ElementNode, building: Building): void {
+  const style = building.styles.of(owner);
+  if (!/\S/.test(data)) return text(parent, data, style, building, owner);
+  const around = make(building, { style: inLine(style), outer: 'inline', inner: 'flow', parent, anonymous: true });
+  text(push(parent, around), data, style, building, owner);
+}
+
+const PLAIN_PLACE = {
+  verticalAlign: 'baseline',
+  position: 'static',
+  paddingLeft: px(0),
+  paddingRight: px(0),
+  borderLeftWidth: 0,
+  borderRightWidth: 0,
+} as const;
+const inLines = new WeakMap<ComputedStyle, ComputedStyle>();
+
+/** What an element would give its place in the line does not apply to one without a box. */
+function inLine(style: ComputedStyle): ComputedStyle {
+  let known = inLines.get(style);
+  if (!known) inLines.set(style, (known = withValues(style, PLAIN_PLACE)));
+  return known;
 }
 
 /** The character in front of what comes next into a box, across the edges of inline boxes; empty where none is. */

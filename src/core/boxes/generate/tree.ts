@@ -18,7 +18,7 @@ import { partFieldset } from './fieldset.js';
 import { firstLetter } from './first-letter.js';
 import { insideMarker, outsideMarker } from './markers.js';
 import { NOTHING, picture, pictureOf } from './pictures.js';
-import { text } from './text-boxes.js';
+import { text, textOfUnboxed } from './text-boxes.js';
 import { missingImage, type Alternative, fillWithAlternative } from './alternative.js';
 import { containedNatural } from './contained.js';
 import { magnifiedSize, zoomed } from './zoom.js';
@@ -175,7 +175,8 @@ function fillDetails(box: Box, element: ElementNode, building: Building): void {
 function nodeBox(box: Box, node: ElementNode['children'][number], parent: ElementNode, building: Building): void {
   if (node.kind !== 'text') return elementBox(box, node, building);
   const style = building.styles.of(parent);
-  text(box, node.data, style, building, style.display === 'contents' ? parent : null);
+  if (style.display === 'contents') textOfUnboxed(box, node.data, parent, building);
+  else text(box, node.data, style, building);
 }
 
 function elementBox(parent: Box, element: ElementNode, building: Building): void {

@@ -268,7 +268,9 @@ export const BOX = {
   columnWidth: making(lengthOr('auto', ['auto'], { percent: false, negative: false }), {
     formatting: (value) => (value === 'auto' ? null : 'column-width'),
   }),
-  columnSpan: keyword(['none', 'all']),
+  columnSpan: making(keyword(['none', 'all']), {
+    formatting: (value) => (value === 'all' ? 'column-span: all' : null),
+  }),
   columnFill: keyword(['balance', 'auto']),
   breakBefore: keyword(BREAKS),
   breakAfter: keyword(BREAKS),

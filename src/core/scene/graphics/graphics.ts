@@ -137,12 +137,17 @@ export class Graphics {
     }
   }
 
+  /** Viewports have the size of their attributes, whatever style asks for, as browsers have it. @spec svg-2 §7.2, §8.2 */
   #area({ attributes, tag }: ElementNode, style: ComputedStyle, { width, height }: Viewport): Rect {
+    const given = (name: 'x' | 'y' | 'width' | 'height', basis: number) =>
+      lengthOf(attributes.get(name), basis, style.fontSize);
     const size = (name: 'width' | 'height', basis: number) =>
-      lengthOf(attributes.get(name), basis) ?? sizeBy(style[name], basis) ?? (tag === 'svg' ? basis : 0);
+      (tag === 'svg' || tag === 'use' ? null : sizeBy(style[name], basis)) ??
+      given(name, basis) ??
+      (tag === 'svg' ? basis : 0);
     return {
-      x: lengthOf(attributes.get('x'), width) ?? 0,
-      y: lengthOf(attributes.get('y'), height) ?? 0,
+      x: given('x', width) ?? 0,
+      y: given('y', height) ?? 0,
       width: size('width', width),
       height: size('height', height),
     };
@@ -169,8 +174,8 @@ export class Graphics {
     const { target, from } = repeated;
     const place = {
       ...IDENTITY,
-      e: lengthOf(attributes.get('x'), port.width) ?? 0,
-      f: lengthOf(attributes.get('y'), port.height) ?? 0,
+      e: lengthOf(attributes.get('x'), port.width, style.fontSize) ?? 0,
+      f: lengthOf(attributes.get('y'), port.height, style.fontSize) ?? 0,
     };
     const moved = multiply(matrix, place);
     const viewed = target.tag === 'symbol' || target.tag === 'svg';
