@@ -11,6 +11,8 @@ export interface NaturalSize {
   readonly ratio: number | null;
   /** An image without its file: it holds a frame of the size asked for, which stands on the line. */
   readonly framed?: boolean;
+  /** The frame holds text: it has some height where that is open. */
+  readonly filled?: boolean;
   /** The width to which a percentage may squeeze it, px; nothing where not given. */
   readonly least?: number;
 }

@@ -123,4 +123,22 @@ export const cases: readonly LayoutCase[] = [
     boxes: { p: [0, 0, 800, 25], i: [0, 0, 20, 20], b: [43, 6, 8.91, 17] },
     doctype: '',
   },
+  {
+    name: 'heights of lines by factors that end between 64ths',
+    css: 'body{margin:0;font-family:Arial}p{margin:0}',
+    body: '<p id=e0 style="font-size:14px;line-height:1.357142857">a</p><p id=e1 style="font-size:14px;line-height:1.35714286">a</p><p id=e2 style="font-size:28px;line-height:1.3571428">a</p><p id=e3 style="font-size:20px;line-height:1.15">a</p><p id=e4 style="font-size:14px;line-height:1.42857143">a</p><p id=e5 style="font-size:13.6px;line-height:1.33333333">a</p><p id=e6 style="font-size:15px;line-height:1.4">a</p><p id=e7 style="font-size:36px;line-height:0.875">a</p><p id=e8 style="font-size:22.4px;line-height:1.111">a</p><p id=e9 style="font-size:12px;line-height:1.6667">a</p>',
+    width: 800,
+    boxes: {
+      e0: [0, 0, 800, 18.98],
+      e1: [0, 18.98, 800, 18.98],
+      e2: [0, 37.97, 800, 37.98],
+      e3: [0, 75.95, 800, 23],
+      e4: [0, 98.95, 800, 20],
+      e5: [0, 118.95, 800, 18.11],
+      e6: [0, 137.06, 800, 21],
+      e7: [0, 158.06, 800, 31.5],
+      e8: [0, 189.56, 800, 24.89],
+      e9: [0, 214.45, 800, 20],
+    },
+  },
 ];

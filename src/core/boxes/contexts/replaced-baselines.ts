@@ -23,7 +23,9 @@ function framedBaseline({ style }: Box, height: number, frame: Frame): number | 
   const { border, padding } = frame;
   const content = height - frameHeight(frame);
   if (!isLengthPercentage(style.height))
-    return style.aspectRatio.ratio === null ? null : border.top + padding.top + Math.min(content, EMPTY_FRAME);
+    return style.aspectRatio.ratio === null
+      ? null
+      : border.top + padding.top + (content < EMPTY_FRAME ? 0 : EMPTY_FRAME);
   const most = isLengthPercentage(style.maxHeight) ? resolveLength(style.maxHeight, content) : Infinity;
   return border.top + padding.top + Math.min(resolveLength(style.height, content), most);
 }

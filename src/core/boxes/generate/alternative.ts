@@ -27,6 +27,8 @@ export interface MissingImage {
   readonly style: ComputedStyle;
   /** It holds a frame of the size asked for. */
   readonly framed: boolean;
+  /** A text stands in that frame. */
+  readonly filled: boolean;
 }
 
 /**
@@ -49,7 +51,7 @@ export function missingImage(
     markup.attribute(element, 'title') ??
     (button ? (markup.attribute(element, 'value') ?? 'Submit') : undefined);
   const asks = ['src', 'srcset'].some((name) => markup.attribute(element, name) !== undefined);
-  const kept = { alternative: null, style, framed: asks || Boolean(text) };
+  const kept = { alternative: null, style, framed: asks || Boolean(text), filled: Boolean(text) };
   const sizes = [style.width, style.height].filter((size) => size !== 'auto').length;
   if (sizes === 2 && (quirks || !alt)) return kept;
   // Where quirks rule, one with one size is as wide as high; elsewhere a ratio gives the other.
@@ -58,7 +60,12 @@ export function missingImage(
   // Where no file is asked for none is missing.
   if (!text && !asks && !button) return kept;
   const nothing = text === '' || (source === undefined && text === undefined);
-  return { alternative: { icon: !nothing, text: text ?? '' }, style: styleOfAlternative(style), framed: false };
+  return {
+    alternative: { icon: !nothing, text: text ?? '' },
+    style: styleOfAlternative(style),
+    framed: false,
+    filled: false,
+  };
 }
 
 const squared = (style: ComputedStyle): ComputedStyle =>

@@ -294,7 +294,7 @@ function replacementOf(
   if (!replaced) return { natural: null, alternative, own };
   const shown = magnifiedSize(element, naturalSize(element, own, sources), building.zoom(element));
   const size = containedNatural(element, own, shown, sources.markup);
-  return { natural: missing?.framed ? { ...size, framed: true } : size, alternative, own };
+  return { natural: missing?.framed ? { ...size, framed: true, filled: missing.filled } : size, alternative, own };
 }
 
 /** Whether a transform turns or moves a box out of the plane it stands in. */

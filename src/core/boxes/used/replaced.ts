@@ -7,6 +7,8 @@ import { frameHeight, frameWidth, heightFor, isByContent, preferredRatio, widthF
 
 /** Height of the frame in an image without file or text: its icon and what is around it, px. */
 export const EMPTY_FRAME = 20;
+/** Narrower frames have no room for the small picture that tells of a missing one, px. */
+const ICON_ROOM = 18;
 
 const DEFAULT = { width: 300, height: 150 };
 
@@ -40,10 +42,12 @@ export function replacedSize(
   const room = width - horizontal(usedMargins(box, width));
   const read = (value: Sizing) =>
     box.anonymous || fixed.byContent === 'width' ? null : widthFor(box, value, width, room, frame, intrinsic);
-  const framed = natural.framed && style.height === 'auto' && style.minHeight === 'auto' && ratio !== null;
+  const widthAsked = () => fixed.width ?? read(style.width);
+  const shows = () => natural.filled || (widthAsked() ?? 0) - fx >= ICON_ROOM;
+  const filled = natural.framed && h === null && style.minHeight === 'auto' && ratio !== null && shows();
   const limitY = (value: Sizing) =>
     isByContent(value) && natural.height !== null && !ratio ? natural.height + fy : readY(value);
-  const minH = Math.max(framed ? EMPTY_FRAME + fy : fy, limitY(style.minHeight) ?? 0);
+  const minH = Math.max(filled ? EMPTY_FRAME + fy : fy, limitY(style.minHeight) ?? 0);
   const maxH = Math.max(minH, limitY(style.maxHeight) ?? Infinity);
   const clampH = (v: number) => Math.max(minH, Math.min(maxH, v));
   // A ratio the page asks for holds for the box that box-sizing names.
@@ -51,7 +55,7 @@ export function replacedSize(
   const whole = style.boxSizing === 'border-box' && asked;
   const fromHeight = (v: number) => (whole ? v * ratio! : (v - fy) * ratio! + fx);
   const fromWidth = (v: number) => (whole ? v / ratio! : (v - fx) / ratio! + fy);
-  const w = fixed.width ?? read(style.width);
+  const w = widthAsked();
   const minW = Math.max(fx, read(style.minWidth) ?? 0);
   const maxW = Math.max(minW, read(style.maxWidth) ?? Infinity);
   const clampW = (v: number) => Math.max(minW, Math.min(maxW, v));

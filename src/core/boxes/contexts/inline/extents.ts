@@ -8,9 +8,12 @@ import { faceOf, sizeOf } from './set-text.js';
 export function lineHeightOf(style: ComputedStyle, layout: Pick<Layout, 'metrics'>): number {
   const { lineHeight } = style;
   if (lineHeight === 'normal') return faceOf(style, layout).lineHeight(sizeOf(style, layout));
-  // As browsers have it: lengths are rounded to the 64th, and so are the sizes that factors multiply.
+  // As browsers have it: lengths are rounded to the 64th, and so are the sizes that factors multiply, which they do as
+  // percentages in 32 bits.
   const whole = (length: number) => Math.round(length * 64) / 64;
-  return 'px' in lineHeight ? whole(lineHeight.px) : snap(lineHeight.factor * whole(style.fontSize) + 1e-6);
+  if ('px' in lineHeight) return whole(lineHeight.px);
+  const hundredfold = Math.fround(whole(style.fontSize) * Math.fround(lineHeight.factor * 100));
+  return snap(Math.fround(hundredfold / 100));
 }
 
 /** Lines of vertical text share their middles. @spec css-inline-3 §4.1, css-writing-modes-4 §4.2 */
