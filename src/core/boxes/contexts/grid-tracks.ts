@@ -8,6 +8,8 @@ interface Track {
   readonly factor: number;
   /** The argument of fit-content(), or infinity. */
   readonly fit: number;
+  /** The length it may grow to at most, or infinity where that is of another kind. */
+  readonly most: number;
   /** An empty track of an auto-fit repeat. */
   readonly collapsed: boolean;
   base: number;
@@ -77,10 +79,11 @@ function startTrack(size: TrackSize, collapsed: boolean, available: number): Tra
   const max = settled(size.max, available);
   const factor = isFlexible(max) ? max.fr : 0;
   const fit = size.fit ? resolveLength(size.fit, available) : NaN;
-  const common = { min, max, factor, fit: Number.isNaN(fit) ? Infinity : fit, growable: false };
+  const most = fixed(max, available) ?? Infinity;
+  const common = { min, max, factor, fit: Number.isNaN(fit) ? Infinity : fit, most, growable: false };
   if (collapsed) return { ...common, factor: 0, collapsed, base: 0, limit: 0 };
   const base = fixed(min, available) ?? 0;
-  return { ...common, collapsed, base, limit: Math.max(base, fixed(max, available) ?? Infinity) };
+  return { ...common, collapsed, base, limit: Math.max(base, most) };
 }
 
 /** @spec css-grid-2 §12.5 */
@@ -112,11 +115,15 @@ interface Span {
   readonly tracks: readonly Track[];
 }
 
-/** The least a demand may get: a spanning item over a flexible track has no automatic minimum. */
-function leastOf({ demand, tracks }: Span): number {
+/**
+ * The least a demand may get: a spanning item over a flexible track has no automatic minimum, and one over tracks that
+ * may not grow beyond some length has none beyond that. @spec css-grid-2 §6.6
+ */
+function leastOf({ demand, tracks }: Span, gap: number): number {
   if (!demand.automatic) return demand.least;
   if (tracks.length > 1 && tracks.some((t) => t.factor > 0)) return demand.floor;
-  return demand.least;
+  const most = tracks.reduce((sum, t) => sum + t.most, gap * (tracks.length - 1));
+  return Math.max(demand.floor, Math.min(demand.least, most));
 }
 
 function accommodate(spans: readonly Span[], gap: number, under: Constraint | null, flexing: boolean): void {
@@ -129,13 +136,13 @@ function accommodate(spans: readonly Span[], gap: number, under: Constraint | nu
     beyond: (t: Track) => boolean,
   ) => distribute(spans, gap, part, asks, (t) => may(t) && affects(t), beyond, flexing);
   const contentMin = (t: Track) => t.min === 'min-content' || t.min === 'max-content';
-  const limited = (of: Span, value: number) => Math.max(leastOf(of), Math.min(value, capOf(of, gap)));
+  const limited = (of: Span, value: number) => Math.max(leastOf(of, gap), Math.min(value, capOf(of, gap)));
   // What spans flexible tracks asks for them together, once these flex.
   const shared = ({ tracks }: Span) => flexing && tracks.length > 1;
   grow(
     'base',
     // Browsers keep to the minimum under a min-content constraint too.
-    (s) => (under === 'max' && !shared(s) ? limited(s, s.demand.min) : leastOf(s)),
+    (s) => (under === 'max' && !shared(s) ? limited(s, s.demand.min) : leastOf(s, gap)),
     (t) => isIntrinsic(t.min),
     (t) => isIntrinsic(t.max),
   );
