@@ -6,7 +6,8 @@ import { findAll, matcher } from './dom/find.js';
 import { makeMove, readingActor, settle, silentActor, TOUCHES, type Move } from './moves.js';
 import { click } from './native.js';
 import { NO_IMPORTS, runModule, runText, type Imports } from './modules.js';
-import { Reading, type Layouts, type Look, type Marks, type Unread } from './reading.js';
+import { Reading, type Layouts, type Look, type Marks } from './reading.js';
+import { Loads, type After, type Loaded } from './loads.js';
 import type { Standing } from './standing.js';
 import { Exhausted, Thrown } from './trail.js';
 import { takeLoadersAway } from './loaders.js';
@@ -39,28 +40,9 @@ const SURVEY_STEPS = 2_000_000;
 /** Times a page is laid out to answer scripts while they start. */
 const LAYOUTS = 6;
 
-interface Loaded {
-  readonly reading: Reading;
-  readonly look: Look;
-  /** The page before anyone touches it. */
-  readonly rest: After;
-  readonly marks: Marks;
-  /** Whether layout had a say: then it holds for this look alone. */
-  readonly bound: boolean;
-}
-
-/** How a page stands after moves, and what was met on the way that could not be followed. */
-export interface After {
-  readonly standing: Standing;
-  readonly unread: readonly Unread[];
-  /** The longest wait before something changed, ms. */
-  readonly waited: number;
-}
-
 /** What a page's scripts make of it: read, never run. */
 export class Program {
-  readonly #loaded: Loaded[] = [];
-  readonly #byLook = new Map<string, Loaded>();
+  readonly #loads = new Loads();
   readonly #after = new Map<string, After>();
 
   constructor(
@@ -79,7 +61,7 @@ export class Program {
     const loaded = this.#load(look);
     const { reading } = loaded;
     const { medium, text, scroll, layouts } = look;
-    const key = `${this.#loaded.indexOf(loaded)} ${text} ${layouts.whole} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
+    const key = `${this.#loads.indexOf(loaded)} ${text} ${layouts.whole} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
     let known = this.#after.get(key);
     if (known) return known;
     const last = moves[moves.length - 1];
@@ -211,34 +193,7 @@ export class Program {
   /** @param given however far it says the page is scrolled, pages start at their top */
   #load(given: Look): Loaded {
     const look = atTop(given);
-    const fits = (one: Loaded): boolean => {
-      if (one.look.touch !== look.touch) return false;
-      if (one.bound && !near(one.look, look)) return false;
-      return [...one.reading.asked.values()].every(
-        ({ given, again }) => JSON.stringify(again(look)) === JSON.stringify(given),
-      );
-    };
-    const { medium, touch, text, scroll, layouts } = look;
-    const key = `${JSON.stringify(medium)} ${touch} ${text} ${scroll.x},${scroll.y} ${layouts.whole}`;
-    let loaded = this.#byLook.get(key) ?? this.#loaded.find(fits) ?? this.#between(look);
-    if (!loaded) {
-      loaded = this.#start(look);
-      this.#loaded.push(loaded);
-    }
-    this.#byLook.set(key, loaded);
-    return loaded;
-  }
-
-  /** Where scripts leave a narrower and a wider page alike, they leave those in between so. */
-  #between(look: Look): Loaded | undefined {
-    const { width } = look.medium;
-    const like = this.#loaded.filter((one) => isLike(one.look, look) && (!one.bound || one.look.rung === look.rung));
-    const narrower = like
-      .filter((one) => one.look.medium.width <= width)
-      .sort(byWidth)
-      .at(-1);
-    const wider = like.filter((one) => one.look.medium.width >= width).sort(byWidth)[0];
-    return narrower && wider && narrower.rest.standing.equals(wider.rest.standing) ? narrower : undefined;
+    return this.#loads.for(look, () => this.#start(look));
   }
 
   #start(given: Look): Loaded {
@@ -292,8 +247,6 @@ export class Program {
   }
 }
 
-/** What layout told scripts at one width holds for widths near it. */
-const NEAR = 64;
 /** Whatever a press, a hover, a focus or a key sets going. */
 const HEARD =
   'click pointerdown pointerup mousedown mouseup touchstart touchend change input toggle beforetoggle command keydown keyup keypress pointerover mouseover pointerenter mouseenter pointermove mousemove pointerout mouseout pointerleave mouseleave focus focusin blur focusout'.split(
@@ -310,20 +263,6 @@ const HOVER_EVENTS =
     ' ',
   );
 const FOCUS_EVENTS = 'blur focusout focus focusin'.split(' ');
-const byWidth = (a: Loaded, b: Loaded): number => a.look.medium.width - b.look.medium.width;
-/** Whether two looks differ in width alone. */
-const isLike = (one: Look, other: Look): boolean =>
-  one.touch === other.touch &&
-  one.text === other.text &&
-  one.layouts.whole === other.layouts.whole &&
-  JSON.stringify({ ...one.medium, width: 0 }) === JSON.stringify({ ...other.medium, width: 0 });
-const near = (one: Look, other: Look): boolean =>
-  one.text === other.text &&
-  one.layouts.whole === other.layouts.whole &&
-  one.medium.height === other.medium.height &&
-  one.rung === other.rung &&
-  Math.abs(one.medium.width - other.medium.width) < NEAR;
-
 /** What is said of a script that goes no further. */
 export const STOPS = 'it stops with an error';
 
