@@ -9,6 +9,10 @@ export function urlOf(href: string | null, page: Page): string | null {
   return resolveUrl(text, baseUrl(page.document, page.url));
 }
 
+/** Whether an absolute URL lies on the machine another one does. */
+export const isOfSite = (url: string, other: string): boolean =>
+  ((a, b) => a.protocol === b.protocol && a.host === b.host)(new URL(url), new URL(other));
+
 /**
  * An address as the site's own pages would write it, from its root on where that is known: the same for all ways to
  * write it, the folder standing for its first page.

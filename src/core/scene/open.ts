@@ -1,4 +1,4 @@
-import { SourceText } from '../base/index.js';
+import { grouped, SourceText } from '../base/index.js';
 import {
   bareMetrics,
   bundledMetrics,
@@ -12,6 +12,7 @@ import {
 } from '../boxes/index.js';
 import type { HtmlDocument } from '../html/index.js';
 import { absence, baseUrl, resolveUrl, type FontFace, type Resource } from '../sheets/index.js';
+import { isOfSite } from './addresses.js';
 import { openWebFaces } from './faces.js';
 import { filesUsed, type GraphicFile } from './graphics/files.js';
 import { withImports } from './modules.js';
@@ -69,11 +70,12 @@ function* openingOf(text: PageText, reader: Reader, options: OpenOptions): Openi
   const images = yield* picturesOf(drafts, wanted, reader);
   const metrics = yield* fontsOf(draft.fontFaces(collected), reader, options);
   const graphics = yield* graphicsOf(draft, reader);
-  const scripts = yield* scriptsOf(draft, reader);
+  const own = yield* scriptsOf(draft, reader);
   const answers = yield* answersOf(draft, reader);
   const [breaks] = draft.needsFullBreaks(collected) && reader.fullBreaks ? yield [() => reader.fullBreaks!()] : [];
   const shared = { images, metrics, graphics, ...(breaks ? { breaks: breaks as LineBreaks } : {}) };
-  const { program, changes: read = [] } = programOf(draft, scripts, { ruleSet: collected.ruleSet, metrics });
+  const sheets = { ruleSet: collected.ruleSet, metrics };
+  const { scripts, program, changes: read } = yield* programOf(draft, own, sheets, reader);
   const changes = [...read, ...(options.changes?.(draft.document) ?? [])];
   const scriptless = bare && (() => new Page(bare, { ...shared, collected: bareCollected! }));
   const texts = scripts.flatMap(({ source }) => (source ? [source] : []));
@@ -225,24 +227,74 @@ function* answersOf(draft: PageDraft, reader: Reader): Opening<Map<string, boole
   return new Map(asked.map((url, i) => [url, found[i] as boolean | null]));
 }
 
-/** What scripts do, and what they may change: matched sheets must know. */
-function programOf(
+interface Read {
+  readonly scripts: readonly PageScript[];
+  readonly program: Program | null;
+  readonly changes: readonly PossibleChange[];
+}
+
+/** What scripts do, those that they put into the page too, and what they may change: matched sheets must know. */
+function* programOf(
   draft: PageDraft,
-  scripts: readonly PageScript[],
+  own: readonly PageScript[],
   sheets: Parameters<typeof toldBySheets>[1],
-): Pick<PageParts, 'program' | 'changes'> {
-  const handled = draft.document.elements.some((e) => [...e.attributes.keys()].some((name) => name.startsWith('on')));
-  if (draft.options.scripting === false || (scripts.length === 0 && !handled)) return {};
-  const program = new Program(draft.document, draft.text.url, scripts);
+  reader: Reader,
+): Opening<Read> {
+  const { document, text, options } = draft;
+  const handled = document.elements.some((e) => [...e.attributes.keys()].some((name) => name.startsWith('on')));
+  if (options.scripting === false || (own.length === 0 && !handled))
+    return { scripts: own, program: null, changes: [] };
   const looks = SURVEYED.map((width): Look => {
     const medium = mediumOf(setting(width), true);
-    const layouts = toldBySheets(draft.document, sheets, medium);
+    const layouts = toldBySheets(document, sheets, medium);
     return { medium, touch: false, text: 'usual', scroll: { x: 0, y: 0 }, rung: 0, layouts };
   });
+  let scripts = own;
+  let program = new Program(document, text.url, scripts);
+  for (let round = 0; round < BROUGHT_ROUNDS; round++) {
+    const more = yield* broughtBy(program, looks[0]!, draft, reader);
+    if (more.length === 0) break;
+    scripts = [...scripts, ...more];
+    program = new Program(document, text.url, scripts);
+  }
   const changes = [...program.possible(looks)].flatMap(([element, own]) =>
     [...own].map(([attribute, classes]): PossibleChange => ({ element, attribute, classes: [...classes] })),
   );
-  return { program, changes };
+  return { scripts, program, changes };
+}
+
+/** Scripts that put others into the page, which put in others, are followed so far. */
+const BROUGHT_ROUNDS = 4;
+
+/** The site's own scripts that others put into the page, as far as they can be read. */
+function* broughtBy(
+  program: Program,
+  look: Look,
+  { document, text }: PageDraft,
+  reader: Reader,
+): Opening<PageScript[]> {
+  const base = baseUrl(document, text.url);
+  const byUrl = grouped(
+    program.brought(look).flatMap((address) => {
+      const url = address === null ? null : resolveUrl(address, base);
+      return url !== null && isOfSite(url, text.url) ? [{ url, address: address! }] : [];
+    }),
+    ({ url }) => url,
+  );
+  const wanted = [...byUrl.keys()].filter((url) => !program.scripts.some(({ address }) => address === url));
+  const asked = reader.script ? wanted.slice(0, Math.max(0, MOST.scripts - program.scripts.length)) : [];
+  const found = yield asked.map(
+    (url): Question =>
+      () =>
+        reader.script!(url),
+  );
+  return asked.flatMap((url, i): PageScript[] => {
+    const read = found[i] as Resource | null;
+    if (!read) return [];
+    const brought = byUrl.get(url)!.map(({ address }) => address);
+    const source = new SourceText(read.name, read.text);
+    return [{ element: document.root, when: 'after', module: false, address: url, name: read.name, source, brought }];
+  });
 }
 
 function giveUp(drafts: readonly PageDraft[], subject: string): void {

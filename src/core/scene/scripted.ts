@@ -3,10 +3,11 @@ import type { PoseState, StyleTree } from '../cascade/index.js';
 import { descendants, selectorOf, type AttributeChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
 import type { After, Layouts, Look, Move, Program, Standing, Unread } from '../scripts/index.js';
 import { classNamesChanged, type ChangeableMarkup } from './changeable.js';
-import type { SheetThreshold } from '../sheets/index.js';
+import { resolveUrl, type SheetThreshold } from '../sheets/index.js';
 import { generated, MadeStyles, printed } from './told-styles.js';
 import { poseOf } from './moves.js';
 import { scriptThresholds } from './script-thresholds.js';
+import { isOfSite } from './addresses.js';
 import type { Page } from './page.js';
 import type { Scene } from './scene.js';
 import { CLOSED, mediumOf, type Setting } from './setting.js';
@@ -51,7 +52,10 @@ export class Scripted {
     if (this.#starting) return CLOSED;
     this.#starting = true;
     try {
-      return this.#poseOf(this.program.rest(this.look(s)));
+      const look = this.look(s);
+      const after = this.program.rest(look);
+      if (!this.#poses.has(after)) noteBrought(this.program.brought(look), this);
+      return this.#poseOf(after);
     } finally {
       this.#starting = false;
     }
@@ -170,6 +174,20 @@ export class Scripted {
       );
     }
     return known;
+  }
+}
+
+/** Scripts that others put into the page: those of another site seldom have to do with its menus, and are only said. */
+function noteBrought(addresses: readonly (string | null)[], { program, page, log }: Scripted): void {
+  for (const address of addresses) {
+    const url = address === null ? null : resolveUrl(address, page.base);
+    if (program.scripts.some((one) => one.source !== null && one.address === url)) continue;
+    const own = url === null || isOfSite(url, page.url);
+    log.add(
+      'missing',
+      `${own ? 'script' : 'another site’s script'} ${address ?? 'of an address that is put together'}`,
+      'another script puts it into the page, and it is not followed',
+    );
   }
 }
 

@@ -1,7 +1,7 @@
 import type { Program, Statement, ModuleDeclaration, ImportDeclaration, ExportNamedDeclaration } from 'acorn';
 import { simple } from 'acorn-walk';
 import type { SourceText } from '../base/index.js';
-import { isChainLibrary } from './chains/library.js';
+import { announceLibrary, isChainLibrary } from './chains/library.js';
 import { evaluate } from './evaluate/expressions.js';
 import { hoistInto } from './evaluate/functions.js';
 import { run } from './evaluate/statements.js';
@@ -83,9 +83,10 @@ export function runText(reading: Reading, source: SourceText, holdsLibrary: bool
   top.strict = saysStrict(program.body);
   hoistInto(reading, program, top);
   for (const statement of program.body) {
-    if (holdsLibrary && isChainLibrary(source.text.slice(statement.start, statement.end))) continue;
     reading.source = source;
-    run(reading, statement as never, top);
+    const isLibrary = holdsLibrary && isChainLibrary(source.text.slice(statement.start, statement.end));
+    if (isLibrary) announceLibrary(reading);
+    else run(reading, statement as never, top);
   }
 }
 

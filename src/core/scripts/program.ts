@@ -3,6 +3,7 @@ import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { callsChainLibrary, chainVersion, installChains, isChainLibrary, namesChainLibrary } from './chains/library.js';
 import { fire } from './dom/events.js';
 import { findAll, matcher } from './dom/find.js';
+import { parentOf } from './dom/loose.js';
 import { makeMove, readingActor, settle, silentActor, TOUCHES, type Move } from './moves.js';
 import { click } from './native.js';
 import { NO_IMPORTS, runModule, runText, type Imports } from './modules.js';
@@ -13,7 +14,7 @@ import { Exhausted, Thrown } from './trail.js';
 import { takeLoadersAway } from './loaders.js';
 import { mentionedBy } from './mentioned.js';
 import { tried } from './tried.js';
-import { Obj } from './values.js';
+import { Obj, type Loose } from './values.js';
 
 /** A script of a page: where it stands, and its text unless that could not be read. */
 export interface PageScript {
@@ -28,7 +29,13 @@ export interface PageScript {
   readonly address: string | null;
   /** Of modules: what they import. */
   readonly from?: Imports;
+  /** Of those that another script puts into the page: their addresses as it writes them. */
+  readonly brought?: readonly string[];
 }
+
+/** An element for a file of a script that a script made and put into the page. */
+const isPutScript = (one: Loose): boolean =>
+  one.tag === 'script' && parentOf(one) !== null && one.attributes.has('src');
 
 const hasText = (script: PageScript): script is PageScript & { readonly source: SourceText } => script.source !== null;
 
@@ -185,6 +192,12 @@ export class Program {
     return [...reading.listeners.values()].some((byType) => TOUCHES.some((type) => byType.has(type)));
   }
 
+  /** Addresses of the scripts that its scripts put into the page while they start; null for one that cannot be told. */
+  brought(look: Look): readonly (string | null)[] {
+    const { made } = this.#load(look).reading;
+    return [...made].filter(isPutScript).map((one) => one.attributes.get('src')!);
+  }
+
   /** What scripts do to the tree of the page while they start. */
   marks(look: Look): Marks {
     return this.#load(look).marks;
@@ -225,11 +238,14 @@ export class Program {
     const library = libraries[0] ?? (brought ? missing[0] : undefined);
     if (library) installChains(reading, chainVersion(library.source?.text ?? null, library.address));
     reading.realm.lenient = missing.length > 0;
+    reading.bring = (made) => bring(reading, made, this.scripts);
     const first = this.scripts.filter((script) => script.when === 'there');
     for (const script of [...first, ...this.scripts.filter((one) => one.when === 'after')]) {
       reading.horizon = script.when === 'there' ? script.element.index : Infinity;
       if (script.when === 'after') reading.realm.documentObject.props.set('readyState', 'interactive');
-      if (hasText(script)) runScript(reading, script, libraries.includes(script));
+      if (script.brought || !hasText(script)) continue;
+      runScript(reading, script, libraries.includes(script));
+      guard(reading, MOVE_STEPS, () => settle(reading));
     }
     reading.horizon = Infinity;
     ready(reading);
@@ -295,7 +311,15 @@ function runScript(
     else runText(reading, source, holdsLibrary, from);
   });
   reading.running = null;
-  guard(reading, MOVE_STEPS, () => settle(reading));
+}
+
+/** Runs a file of a script that another has put into the page, before any time passes: whoever put it there hears of it. */
+function bring(reading: Reading, made: Loose, scripts: readonly PageScript[]): void {
+  const src = made.attributes.get('src') ?? '';
+  const script = scripts.find(({ brought }) => brought?.includes(src));
+  if (!script || !hasText(script)) return;
+  runScript(reading, script, isChainLibrary(script.source.text));
+  guard(reading, LOAD_STEPS, () => void fire(reading, made, 'load'));
 }
 
 /** The page is there: those who wait for it are called. @spec html §8.2.7 */

@@ -99,6 +99,8 @@ export class Reading {
   jobs: (() => void)[] = [];
   /** Elements that scripts made and put somewhere. */
   readonly made = new Set<Loose>();
+  /** Loads the file of a script that another one puts into the page, if it is at hand. */
+  bring: ((script: Loose) => void) | null = null;
   /** Elements whose content scripts write. */
   readonly written = new Set<ElementNode>();
   /** Elements that scripts move elsewhere while they start. */

@@ -266,9 +266,21 @@ export function truth(value: Value): boolean | null {
   return Boolean(value);
 }
 
+/** A date: what it is called nobody knows. */
+export class Moment extends Obj {
+  constructor(
+    proto: Obj | null,
+    /** Milliseconds. */
+    readonly time: number,
+  ) {
+    super(proto);
+    this.open = true;
+  }
+}
+
 /** Text of a value; null where it cannot be told. @spec ecma-262 §7.1.17 */
 export function text(value: Value): string | null {
-  if (value instanceof Unknown) return null;
+  if (value instanceof Unknown || value instanceof Moment) return null;
   if (value instanceof Arr) {
     const parts = value.items.map((item) => (item === undefined || item === null ? '' : text(item)));
     return parts.includes(null) ? null : parts.join(',');
@@ -282,6 +294,7 @@ export function text(value: Value): string | null {
 /** Number of a value; null where it cannot be told. @spec ecma-262 §7.1.4 */
 export function number(value: Value): number | null {
   if (value instanceof Unknown) return null;
+  if (value instanceof Moment) return value.time;
   if (value instanceof Obj) {
     const written = text(value);
     return written === null ? null : Number(written);

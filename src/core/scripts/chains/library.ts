@@ -79,6 +79,16 @@ export function installChains(reading: Reading, version: string): void {
   defineEvents(realm);
 }
 
+/** Loaders of modules hear of the library under the name it gives itself there, where a page has one. */
+export function announceLibrary(reading: Reading): void {
+  const { window } = reading.realm;
+  const { function: functions, array } = reading.realm.protos;
+  const define = window.props.get('define') as Value;
+  if (!(define instanceof Obj) || !isCallable(define) || truth(reading.get(define, 'amd')) !== true) return;
+  const dollar = window.props.get('$') as Value;
+  reading.call(define, window, ['jquery', new Arr(array, []), new Native(functions, '', () => dollar)]);
+}
+
 /** `$(…)`: a selector, elements, markup, or a function to be called when the page is there. */
 function start(reading: Reading, what: Value, context: Value): Value {
   if (isCallable(what)) {

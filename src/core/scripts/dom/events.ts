@@ -83,10 +83,10 @@ export function defineEvents(realm: Realm): void {
   protos.event.props.set('button', 0);
   for (const key of ['ctrlKey', 'metaKey', 'shiftKey', 'altKey']) protos.event.props.set(key, false);
   for (const holder of [protos.node, realm.window]) {
-    method(realm, holder, 'addEventListener attachEvent', (r, self, [type, handler, options]) =>
+    method(realm, holder, 'addEventListener', (r, self, [type, handler, options]) =>
       listen(r, own(realm, self), type, handler, options),
     );
-    method(realm, holder, 'removeEventListener detachEvent', (r, self, [type, handler]) => {
+    method(realm, holder, 'removeEventListener', (r, self, [type, handler]) => {
       const kind = text(type);
       if (kind !== null) unlisten(r, own(realm, self), kind, (one) => one.handler === handler);
       return undefined;

@@ -15,6 +15,7 @@ export const isFilled = (self: Value): boolean => self instanceof Loose && self.
 export const fill = (reading: Reading, self: Loose): void => reading.put(self.props, FILLED, true);
 
 export function placeIn(reading: Reading, self: Loose, parent: Value): void {
+  if (self.tag === 'script' && !reading.made.has(self)) reading.jobs.push(() => reading.bring?.(self));
   reading.made.add(self);
   reading.put(self.props, PARENT, parent);
 }

@@ -3,7 +3,7 @@ import { constructor, getter, method, plain } from '../builtins/define.js';
 import { valueOf } from '../builtins/numbers.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import { El, Fn, isCallable, Loose, Obj, text, UNKNOWN, type Slot, type Value } from '../values.js';
+import { El, Fn, isCallable, Loose, Moment, Obj, text, UNKNOWN, type Slot, type Value } from '../values.js';
 import { propertyName } from './targets.js';
 import { computedOf } from './geometry.js';
 import { safeUrl } from './element-properties.js';
@@ -89,8 +89,14 @@ function definePage(realm: Realm, reading: Reading): void {
   method(realm, performance, 'now mark measure', (r) => r.clock);
   performance.open = true;
   window.props.set('performance', performance);
-  const date = constructor(realm, 'Date', plain(realm), () => UNKNOWN);
-  method(realm, date, 'now', (r) => r.clock + 1_700_000_000_000);
+  const now = ({ clock }: Reading) => clock + 1_700_000_000_000;
+  const dates = plain(realm);
+  method(realm, dates, 'getTime valueOf', (_r, self) => (self instanceof Moment ? self.time : UNKNOWN));
+  const date = constructor(realm, 'Date', dates, (r, args) => {
+    if (args.length > 0) return UNKNOWN;
+    return new Moment(dates, now(r));
+  });
+  method(realm, date, 'now', now);
   date.props.set('prototype', UNKNOWN);
 }
 

@@ -1,5 +1,5 @@
 import type { Reading } from '../reading.js';
-import { isCallable, number, Obj, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
+import { isCallable, Moment, number, Obj, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
 import { hasProperty, keyOf } from './properties.js';
 
 /** @spec ecma-262 §13.5 */
@@ -12,11 +12,12 @@ export function unary(operator: string, value: Value): Value {
     case 'typeof':
       return typeName(value);
     case '-':
-      return -number(value)!;
     case '+':
-      return number(value);
-    case '~':
-      return ~number(value)!;
+    case '~': {
+      const figure = number(value);
+      if (figure === null) return UNKNOWN;
+      return operator === '-' ? -figure : operator === '+' ? figure : ~figure;
+    }
     default:
       return UNKNOWN;
   }
@@ -46,9 +47,9 @@ export function binary(reading: Reading, operator: string, left: Value, right: V
     }
   }
   if (left instanceof Unknown || right instanceof Unknown) return UNKNOWN;
-  return operator === '+'
-    ? sum(primitive(left), primitive(right))
-    : reckon(operator, primitive(left), primitive(right));
+  const [a, b] = [primitive(left, operator), primitive(right, operator)];
+  if (a instanceof Unknown || b instanceof Unknown) return UNKNOWN;
+  return operator === '+' ? sum(a, b) : reckon(operator, a, b);
 }
 
 /** Whether a value is null or undefined; null where it cannot be told. */
@@ -57,7 +58,12 @@ export const nullish = (value: Value): boolean | null =>
 
 type Plain = Exclude<Value, Obj | Unknown>;
 
-const primitive = (value: Value): Plain => (value instanceof Obj ? text(value) : (value as Plain));
+/** Dates are added as texts, and are numbers to all else. @spec ecma-262 §7.1.1 */
+function primitive(value: Value, operator: string): Plain | Unknown {
+  if (!(value instanceof Obj)) return value as Plain;
+  const plain = value instanceof Moment && operator !== '+' ? value.time : text(value);
+  return plain === null ? UNKNOWN : plain;
+}
 
 function sum(left: Plain, right: Plain): Value {
   if (typeof left === 'string' || typeof right === 'string') {
@@ -116,7 +122,8 @@ function alike(left: Value, right: Value): boolean | null {
   if (left instanceof Unknown || right instanceof Unknown) return null;
   if (none(left) || none(right)) return none(left) && none(right);
   if (left instanceof Obj && right instanceof Obj) return left === right;
-  const [a, b] = [primitive(left), primitive(right)];
+  const [a, b] = [primitive(left, '+'), primitive(right, '+')];
+  if (a instanceof Unknown || b instanceof Unknown) return null;
   return typeof a === typeof b ? a === b : Number(a) === Number(b);
 }
 
