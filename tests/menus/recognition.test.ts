@@ -33,6 +33,11 @@ describe('menus no landmark marks', () => {
       '<div class="step"><a rel=prev href=a.html>Kelp Sound</a><a rel=next href=b.html>Sula</a></div>',
       ['pager: Kelp Sound Sula'],
     ],
+    [
+      'a bar with a way back',
+      `<header><nav><ul>${links('Back to the front page', 'Fares')}</ul></nav></header><main><p>Ferries</p></main>`,
+      ['main: Back to the front page Fares'],
+    ],
     ['numbered pages', `<main><ul class="pagination">${links('1', '2', '3')}</ul></main>`, ['pager: 1 2 3']],
     [
       'languages by the language of their pages',

@@ -43,7 +43,7 @@ export function textShare(root: ElementNode): { readonly all: number; readonly s
 }
 
 const STEP_TEXT =
-  /^\W*(prev(ious)?|next|back|zurück|weiter|vorherige\w*|nächste\w*|précédente?|suivante?|anterior|siguiente|próxim[ao]|precedente|successiv[ao]|older|newer)\b/i;
+  /^\W*(prev(ious)?|next|back(?!\s+to\b)|zurück|weiter|vorherige\w*|nächste\w*|précédente?|suivante?|anterior|siguiente|próxim[ao]|precedente|successiv[ao]|older|newer)\b/i;
 const STEP_WORDS: ReadonlySet<string> = new Set(['prev', 'previous', 'next', 'older', 'newer']);
 
 /** Whether a link leads one page on or back. @spec html §4.6.7.12, §4.6.7.13 (next, prev) */
