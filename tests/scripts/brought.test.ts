@@ -66,6 +66,11 @@ describe('scripts that others put into the page', () => {
     expect(opens(page(`<script>${script}</script>`, files))).toBe(true);
   });
 
+  test('one written into the page', () => {
+    const script = `<script>document.write('<script src="menu.js"><\\/script>')</script>`;
+    expect(opens(page(script, { 'menu.js': LISTEN }))).toBe(true);
+  });
+
   test('what is not put in does not run', () => {
     expect(
       opens(

@@ -1,9 +1,12 @@
+import { SourceText } from '../../base/index.js';
+import { parseHtml } from '../../html/index.js';
 import { constructor, getter, method, plain } from '../builtins/define.js';
 import { DOCUMENT_NAMES } from '../builtins/names.js';
 import { Brought } from '../brought.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
-import { Loose, Obj, text, UNKNOWN } from '../values.js';
+import { Loose, Obj, text, UNKNOWN, type Value } from '../values.js';
+import { placeIn } from './loose.js';
 import { allOf, byClass, firstOf } from './elements.js';
 import { listOf } from './lists.js';
 
@@ -103,5 +106,19 @@ export function defineDocument(realm: Realm, reading: Reading): void {
   method(realm, page, 'hasFocus', () => true);
   method(realm, page, 'append appendChild prepend insertBefore replaceChildren', (_r, _s, [node]) => node);
   method(realm, page, 'contains', (_r, _s, [node]) => !(node instanceof Loose));
-  method(realm, page, 'write writeln open close execCommand exitFullscreen startViewTransition', () => undefined);
+  method(realm, page, 'write writeln', (r, _s, parts) => write(r, parts));
+  method(realm, page, 'open close execCommand exitFullscreen startViewTransition', () => undefined);
+}
+
+/** Files of scripts that are written into the page are loaded; other content is not laid out. @spec html §8.4.3 */
+function write(reading: Reading, parts: readonly Value[]): undefined {
+  const markup = parts.map(text).join('');
+  if (!/<script\b/i.test(markup)) return;
+  const { body, root } = reading.document;
+  for (const { tag, attributes } of parseHtml(new SourceText('written', markup), { scripting: true }).elements) {
+    if (tag !== 'script' || !attributes.has('src')) continue;
+    const made = new Loose(reading.realm.protos.loose, 'script');
+    for (const [name, value] of attributes) made.attributes.set(name, value);
+    placeIn(reading, made, reading.wrap(body ?? root));
+  }
 }
