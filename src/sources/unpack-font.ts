@@ -10,7 +10,7 @@ const SFNT_ENTRY = 16;
 /** More than this no font of a page holds. */
 const MOST_BYTES = 64 * 1024 * 1024;
 
-/** A font file as a plain list of tables. Throws where it is packed and cannot be unpacked. */
+/** A font file as a plain list of tables: what reads fonts may never end on packed files that are damaged. Throws where it is packed and cannot be unpacked. */
 export async function unpackedFont(bytes: Uint8Array): Promise<Uint8Array> {
   const view = viewOf(bytes);
   const packing = bytes.length < HEADER ? 0 : view.getUint32(0);

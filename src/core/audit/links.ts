@@ -7,6 +7,7 @@ import {
   isOwnAddress,
   leadsSomewhere,
   poseAfter,
+  isOfSite,
   siteAddress,
   urlOf,
   withoutFragment,
@@ -181,7 +182,7 @@ function describe(
     fragment: !here || !fragment ? null : leadsSomewhere(page, fragment) ? 'there' : 'missing',
     target: here
       ? 'there'
-      : new URL(url).origin !== new URL(page.url).origin
+      : !isOfSite(url, page.url)
         ? 'other-site'
         : answer === true
           ? 'there'

@@ -10,8 +10,10 @@ export function urlOf(href: string | null, page: Page): string | null {
 }
 
 /** Whether an absolute URL lies on the machine another one does. */
-export const isOfSite = (url: string, other: string): boolean =>
-  ((a, b) => a.protocol === b.protocol && a.host === b.host)(new URL(url), new URL(other));
+export function isOfSite(url: string, other: string): boolean {
+  const [a, b] = [new URL(url), new URL(other)];
+  return a.protocol === b.protocol && a.host === b.host;
+}
 
 /**
  * An address as the site's own pages would write it, from its root on where that is known: the same for all ways to

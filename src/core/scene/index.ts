@@ -13,4 +13,4 @@ export { Glance } from './glance.js';
 export { repeatedBy } from './graphics/files.js';
 export { isGraphic } from './graphics/graphics.js';
 export type { Resource } from '../sheets/index.js';
-export { addressFrom, isOwnAddress, siteAddress, urlOf } from './addresses.js';
+export { addressFrom, isOfSite, isOwnAddress, siteAddress, urlOf } from './addresses.js';

@@ -257,8 +257,8 @@ function* programOf(
     scripts = [...scripts, ...more];
     program = new Program(document, text.url, scripts);
   }
-  const changes = [...program.possible(looks)].flatMap(([element, own]) =>
-    [...own].map(([attribute, classes]): PossibleChange => ({ element, attribute, classes: [...classes] })),
+  const changes = [...program.possible(looks)].flatMap(([element, attributes]) =>
+    [...attributes].map(([attribute, classes]): PossibleChange => ({ element, attribute, classes: [...classes] })),
   );
   return { scripts, program, changes };
 }

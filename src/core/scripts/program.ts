@@ -3,7 +3,6 @@ import type { ElementNode, HtmlDocument } from '../html/index.js';
 import { callsChainLibrary, chainVersion, installChains, isChainLibrary, namesChainLibrary } from './chains/library.js';
 import { fire } from './dom/events.js';
 import { findAll, matcher } from './dom/find.js';
-import { parentOf } from './dom/loose.js';
 import { makeMove, readingActor, settle, silentActor, TOUCHES, type Move } from './moves.js';
 import { click } from './native.js';
 import { NO_IMPORTS, runModule, runText, type Imports } from './modules.js';
@@ -33,9 +32,8 @@ export interface PageScript {
   readonly brought?: readonly string[];
 }
 
-/** An element for a file of a script that a script made and put into the page. */
-const isPutScript = (one: Loose): boolean =>
-  one.tag === 'script' && parentOf(one) !== null && one.attributes.has('src');
+/** An element for a file of a script, among those that scripts made. */
+const loadsFile = (one: Loose): boolean => one.tag === 'script' && one.attributes.has('src');
 
 const hasText = (script: PageScript): script is PageScript & { readonly source: SourceText } => script.source !== null;
 
@@ -195,7 +193,7 @@ export class Program {
   /** Addresses of the scripts that its scripts put into the page while they start; null for one that cannot be told. */
   brought(look: Look): readonly (string | null)[] {
     const { made } = this.#load(look).reading;
-    return [...made].filter(isPutScript).map((one) => one.attributes.get('src')!);
+    return [...made].filter(loadsFile).map((one) => one.attributes.get('src')!);
   }
 
   /** What scripts do to the tree of the page while they start. */

@@ -245,7 +245,7 @@ export function stretchedCross(box: Box, item: Partial_, c: Single): number | un
 /** Border-box height of an item that a single row of definite height stretches, before anything is laid out. */
 export function stretchedHeight(box: Box, child: Box, height: number, layout: Layout): number | undefined {
   if (!box.style.flexDirection.startsWith('row')) return undefined;
-  return stretchedCross(child, itemOf(child, box), { ...rowOf(box, height, layout), width: 0 });
+  return stretchedCross(child, itemOf(child, box), rowOf(box, height, layout));
 }
 
 const itemOf = (child: Box, box: Box): Partial_ => ({

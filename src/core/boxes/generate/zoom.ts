@@ -71,11 +71,12 @@ function magnify(style: ComputedStyle, factor: number): ComputedStyle {
     if (larger !== value) values[key] = larger;
   }
   for (const key of LENGTHS) values[key] = style[key] * factor;
-  // Borders are drawn in whole px, and the space between them in tables is kept so.
+  // Borders are drawn in whole px.
+  for (const key of BORDERS) if (style[key] > 0) values[key] = Math.max(1, Math.floor(style[key] * factor));
+  // So is the space between those of cells.
   const [x, y] = style.borderSpacing;
   const spacing = (length: LengthPercentage) => ({ ...length, px: Math.trunc(length.px * factor + 0.01) });
   values['borderSpacing'] = [spacing(x), spacing(y)];
-  for (const key of BORDERS) if (style[key] > 0) values[key] = Math.max(1, Math.floor(style[key] * factor));
   return withValues(style, values as Parameters<typeof withValues>[1]);
 }
 

@@ -92,6 +92,7 @@ function definePage(realm: Realm, reading: Reading): void {
   const now = ({ clock }: Reading) => clock + 1_700_000_000_000;
   const dates = plain(realm);
   method(realm, dates, 'getTime valueOf', (_r, self) => (self instanceof Moment ? self.time : UNKNOWN));
+  method(realm, dates, 'toString toLocaleString', () => UNKNOWN);
   const date = constructor(realm, 'Date', dates, (r, args) => {
     if (args.length > 0) return UNKNOWN;
     return new Moment(dates, now(r));
