@@ -6,8 +6,15 @@ import { setting, withoutScript, type Page, type Visitor } from '../scene/index.
 import { stretchedPages } from './certainty.js';
 import type { AuditOptions } from './options.js';
 
+const WITH_A_MOUSE: ReadonlySet<Visitor> = new Set(['keyboard', 'large-text', 'text-spacing', 'short-screen']);
 /** Visitors to whom the same opens. */
-const alike = (visitor: Visitor): Visitor => (visitor === 'keyboard' ? 'mouse' : visitor);
+const alike = (visitor: Visitor): Visitor => (WITH_A_MOUSE.has(visitor) ? 'mouse' : visitor);
+
+/**
+ * Those for whom room is what matters: poses are looked at for them where a band is narrowest, and further up only
+ * where something was found there.
+ */
+const SHORT_OF_ROOM: ReadonlySet<Visitor> = new Set(['large-text', 'text-spacing', 'short-screen']);
 
 /** What is looked at in an audit: widths, visitors and poses, each worked out once and shared by all checks. */
 export class Plan {
@@ -76,7 +83,7 @@ export class Plan {
   /**
    * All that a check asks to be shown at a width.
    * @param posed whether poses and states are among it
-   * @param among poses, as texts, if not all of them matter
+   * @param among poses, as texts, if not all of them matter; of those it names none is spared
    */
   subjects(
     width: number,
@@ -88,9 +95,19 @@ export class Plan {
     return visitors.flatMap((visitor) => {
       const rest = this.rest(width, visitor);
       if (!posed) return [rest.still];
-      const opened = poses === 'opened' ? this.openings(width, visitor).filter(({ text }) => matters(text)) : [];
+      const opens = poses === 'opened' && (among !== null || !this.#spares(visitor, width));
+      const opened = opens ? this.openings(width, visitor).filter(({ text }) => matters(text)) : [];
       return [...(matters(AT_REST.text) ? [rest] : []), ...opened.map((one) => this.#subject(width, visitor, one))];
     });
+  }
+
+  /** Whether a check is shown less at a width than elsewhere, unless it asks for poses by name. */
+  sparesAt(width: number, { visitors }: Asks): boolean {
+    return visitors.some((visitor) => this.#spares(visitor, width));
+  }
+
+  #spares(visitor: Visitor, width: number): boolean {
+    return SHORT_OF_ROOM.has(visitor) && this.bandAt(width)[0]?.from !== width;
   }
 
   /** What opens at a width; looked for at the ends of its band. */
@@ -104,9 +121,10 @@ export class Plan {
   }
 
   /** Every way in which panels of the menus come into view for a visitor. */
-  #routes(given: number, visitor: Visitor): readonly Opening[] {
+  #routes(given: number, whoever: Visitor): readonly Opening[] {
+    const visitor = alike(whoever);
     const width = this.#standFor(given, visitor);
-    const key = `${width}/${alike(visitor)}`;
+    const key = `${width}/${visitor}`;
     let known = this.#openings.get(key);
     if (!known) {
       const { page, menus, setting: at } = this.rest(width, visitor);

@@ -39,7 +39,7 @@ class Sightings {
    */
   at(width: number, posed: boolean, among: ReadonlySet<string> | null = null): ReadonlyMap<string, Seen> {
     const whole = this.#byWidth.get(`${width}/${posed}/`);
-    if (whole) return whole;
+    if (whole && (among === null || !posed || !this.plan.sparesAt(width, this.check.meta.asks))) return whole;
     const key = `${width}/${posed}/${[...(among ?? [])].join('|')}`;
     let known = this.#byWidth.get(key);
     if (!known)
@@ -101,7 +101,7 @@ function findingsOf(sightings: Sightings): readonly Single[] {
   const made = [...keys].map(([key, posed]): Made => {
     const among = new Set(sightings.all(key).flatMap((seen) => [...seen.poses]));
     const holds = (width: number) =>
-      sightings.at(width, ends.has(width) || posed.has(plan.bandAt(width)), ends.has(width) ? null : among).has(key);
+      sightings.at(width, ends.has(width) || posed.has(plan.bandAt(width)), among).has(key);
     const runs = plan.bands.flatMap((band) =>
       posed.has(band) ? [bandEnds(band)] : band.map((rung) => stations.get(rung)!),
     );

@@ -88,10 +88,23 @@ export const hasSameValues = (a: ComputedStyle, b: ComputedStyle): boolean =>
   [...a.custom].every(([name, value]) => b.custom.get(name) === value);
 
 /** Whether two styles lead to the same boxes in the same order. */
-export const differsInColourOnly = (a: ComputedStyle, b: ComputedStyle): boolean => sameIn(SHAPES, a, b);
+export const differsInColourOnly = remembered(SHAPES);
 
 /** Whether two styles ask for the same sizes, places and shapes of text, however differently they are painted. */
-export const laidOutAlike = (a: ComputedStyle, b: ComputedStyle): boolean => a === b || sameIn(LAID_OUT, a, b);
+export const laidOutAlike = remembered(LAID_OUT);
+
+/** Compares some values of two styles; the same two are compared again and again in the poses of a page. */
+function remembered(places: readonly number[]): (a: ComputedStyle, b: ComputedStyle) => boolean {
+  const known = new WeakMap<ComputedStyle, WeakMap<ComputedStyle, boolean>>();
+  return (a, b) => {
+    if (a === b) return true;
+    let others = known.get(a);
+    if (!others) known.set(a, (others = new WeakMap()));
+    let same = others.get(b);
+    if (same === undefined) others.set(b, (same = sameIn(places, a, b)));
+    return same;
+  };
+}
 
 const sameValue = (a: unknown, b: unknown): boolean =>
   typeof a === 'object' && typeof b === 'object' && JSON.stringify(a) === JSON.stringify(b);

@@ -32,7 +32,9 @@ export interface StyleTree {
   /** Style of a pseudo-element, or null where no rule speaks of it. */
   pseudo(element: ElementNode, name: PseudoElement): ComputedStyle | null;
   hasPseudo(element: ElementNode): boolean;
-  /** Elements that may differ from the styles this tree was made from; empty without such. */
+  /** The styles this tree was made from; null if it was worked out whole. */
+  readonly base: StyleTree | null;
+  /** Elements that may differ from those; empty without such. */
   readonly changed: readonly ElementNode[];
 }
 
@@ -165,6 +167,7 @@ export class Cascade {
       sizes,
       of: (element) => read(element.index),
       pseudo,
+      base,
       changed,
       hasPseudo: (element) => this.matched.byElement[element.index]!.pseudo.size > 0,
     };

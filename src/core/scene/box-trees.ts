@@ -10,7 +10,7 @@ import {
 } from '../boxes/index.js';
 import { differsInColourOnly, type ComputedStyle, type StyleTree } from '../cascade/index.js';
 import { choiceFor, hasChoices } from '../css/index.js';
-import type { ElementNode, HtmlDocument } from '../html/index.js';
+import type { ElementNode, HtmlDocument, MarkupChanges } from '../html/index.js';
 import type { RuleSet } from '../sheets/index.js';
 import { changesKey } from './change-keys.js';
 import { shownSize } from './pictures.js';
@@ -54,6 +54,8 @@ export class BoxTrees {
   readonly #choosing: readonly ElementNode[];
   /** Attributes that boxes are made from: by themselves, or because generated content reads them. */
   readonly #making: ReadonlySet<string>;
+  /** Of changes of the markup what of them boxes are made from, as text. */
+  readonly #changed = new WeakMap<MarkupChanges, string>();
 
   constructor(
     readonly document: HtmlDocument,
@@ -95,6 +97,11 @@ export class BoxTrees {
     );
   }
 
+  /** The same of styles that were both worked out from the same others. */
+  recoloursBeside(one: StyleTree, other: StyleTree): boolean {
+    return one.base === other.base && this.recolours(one, other, [...new Set([...one.changed, ...other.changed])]);
+  }
+
   #same(one: StyleTree, other: StyleTree): boolean {
     if (one === other) return true;
     const differs = (e: ElementNode) =>
@@ -112,7 +119,10 @@ export class BoxTrees {
   #markupOf({ view, medium }: StyleTree): string {
     const chosen = this.#choosing.map((image) => choiceFor(image, medium)?.reference ?? '').join('\n');
     if (view.changes.size === 0) return chosen;
-    return `${chosen}\0${changesKey(view.changes, (name) => this.#making.has(name))}`;
+    let changed = this.#changed.get(view.changes);
+    if (changed === undefined)
+      this.#changed.set(view.changes, (changed = changesKey(view.changes, (name) => this.#making.has(name))));
+    return `${chosen}\0${changed}`;
   }
 }
 

@@ -58,7 +58,7 @@ export interface PageParts {
 }
 
 const SCENES_KEPT = 400;
-const LATEST_KEPT = 4;
+const LATEST_KEPT = 12;
 const COMMON_WIDTH = 1280;
 /** Text at 200 %. */
 const LARGE = 2;
@@ -361,7 +361,7 @@ export class Page {
     const { base, styles, moves } = this.preview(s, from);
     if (!moves) return base.recoloured(s, styles);
     const near = this.#latest.find(
-      (one) => one.medium === base.medium && one.setting.visitor === s.visitor && !this.preview(s, one).moves,
+      (one) => one.setting.visitor === s.visitor && this.#trees.recoloursBeside(one.styles, styles),
     );
     if (near) return near.recoloured(s, styles);
     const scene = this.#laidOut(s, styles, base);

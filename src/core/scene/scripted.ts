@@ -1,5 +1,5 @@
 import { bottom, formatPosition, positionOf, type LimitLog } from '../base/index.js';
-import type { PoseState, StyleTree } from '../cascade/index.js';
+import type { PoseState } from '../cascade/index.js';
 import { descendants, selectorOf, type AttributeChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
 import type { After, Layouts, Look, Move, Program, Standing, Unread } from '../scripts/index.js';
 import { classNamesChanged, type ChangeableMarkup } from './changeable.js';
@@ -9,11 +9,16 @@ import { poseOf } from './moves.js';
 import { scriptThresholds } from './script-thresholds.js';
 import { isOfSite } from './addresses.js';
 import type { Page } from './page.js';
-import type { Scene } from './scene.js';
 import { CLOSED, mediumOf, type Setting } from './setting.js';
 
 /** Properties whose values hang on layout. */
 const MEASURED = /^(width|height|top|right|bottom|left|margin|padding|transform)/;
+
+/** A state of the page that scripts ask about. */
+interface Asked extends Pick<Standing, 'version' | 'hovered' | 'focused'> {
+  readonly standing: Standing;
+  readonly setting: Setting;
+}
 
 /** How scripts leave a page and what they make of moves, as poses. */
 export class Scripted {
@@ -21,14 +26,7 @@ export class Scripted {
   #thresholds: readonly SheetThreshold[] | null = null;
   readonly #changes = new WeakMap<MarkupChanges, MarkupChanges>();
   readonly #told = new Set<string>();
-  #styles: {
-    readonly standing: Standing;
-    readonly version: number;
-    /** Width and visitor. */
-    readonly key: string;
-    readonly styles: StyleTree;
-  } | null = null;
-  #latest: { readonly standing: Standing; readonly version: number; readonly scene: Scene } | null = null;
+  #asked: Asked | null = null;
   readonly #poses = new WeakMap<After, PoseState>();
   readonly #made: MadeStyles;
 
@@ -80,37 +78,25 @@ export class Scripted {
     return { medium: mediumOf(s, true), rung, touch: visitor === 'touch', text, scroll, layouts: this.#layouts(s) };
   }
 
+  /** The page as its scripts have made it so far, for as long as they change nothing. */
+  #askedOf(standing: Standing, s: Setting): Asked {
+    const { version, hovered, focused } = standing;
+    const known = this.#asked;
+    const like = (one: Setting) => one.width === s.width && one.height === s.height && one.visitor === s.visitor;
+    const same = known?.standing === standing && known.version === version && like(known.setting);
+    if (same && known.hovered === hovered && known.focused === focused) return known;
+    const pose = poseOf(standing, this.#chosen(standing.changed));
+    const setting = { ...s, scroll: { x: 0, y: 0 }, pose: { ...pose, changed: pose.changed ?? new Map() } };
+    return (this.#asked = { standing, version, hovered, focused, setting });
+  }
+
   #layouts(s: Setting): Layouts {
-    const settingOf = (standing: Standing): Setting => {
-      const pose = poseOf(standing, this.#chosen(standing.changed));
-      return { ...s, scroll: { x: 0, y: 0 }, pose: { ...pose, changed: pose.changed ?? new Map() } };
-    };
-    const sceneOf = (standing: Standing): Scene => {
-      const { version } = standing;
-      const latest = this.#latest;
-      const like = (one: Setting) => one.width === s.width && one.visitor === s.visitor;
-      if (latest?.standing === standing && latest.version === version && like(latest.scene.setting))
-        return latest.scene;
-      const scene = this.page.scene(settingOf(standing));
-      this.#latest = { standing, version, scene };
-      return scene;
-    };
+    const sceneOf = (standing: Standing) => this.page.scene(this.#askedOf(standing, s).setting);
     /** Styles alone, where no size or place is asked for. */
-    const stylesOf = (standing: Standing): StyleTree => {
-      const { version } = standing;
-      const known = this.#styles;
-      const key = `${s.width} ${s.visitor}`;
-      if (known?.standing === standing && known.version === version && known.key === key) return known.styles;
-      const { styles } = this.page.preview(settingOf(standing));
-      this.#styles = { standing, version, key, styles };
-      return styles;
-    };
+    const stylesOf = (standing: Standing) => this.page.preview(this.#askedOf(standing, s).setting).styles;
     return {
       whole: true,
-      rect: (element, standing) => {
-        const scene = sceneOf(standing);
-        return scene.rect(element);
-      },
+      rect: (element, standing) => sceneOf(standing).rect(element),
       content: (element, standing) => {
         const scene = sceneOf(standing);
         const own = scene.rect(element);

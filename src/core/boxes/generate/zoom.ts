@@ -36,6 +36,7 @@ export function zoomed(document: HtmlDocument, styles: StyleTree): Zoomed {
       medium: styles.medium,
       view: styles.view,
       sizes: styles.sizes,
+      base: styles.base,
       changed: styles.changed,
       of: (element) => magnified(styles.of(element), of(element)),
       pseudo: (element, name) => {

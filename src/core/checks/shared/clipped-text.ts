@@ -7,6 +7,7 @@ import { figure } from '../../findings/index.js';
 import { onElement, type Observation } from '../define.js';
 import type { Subject } from '../subject.js';
 import { causeOf } from './causes.js';
+import type { Control } from './controls.js';
 import { placeOfItem } from './items.js';
 import { keptBelow } from './kept-below.js';
 
@@ -27,17 +28,20 @@ function cutText(element: ElementNode, scene: Scene): CutText | null {
   for (const item of textsIn(element, scene)) {
     const owner = elementOf(item);
     if (!owner || !scene.isVisible(owner)) continue;
-    // What a part that scrolls keeps below its fold is scrolled to, whatever lies around that part.
-    const { clips } = item.node;
-    for (const clip of clips.slice(clips.findLastIndex(({ scrolls }) => scrolls) + 1)) {
-      if (!clip.box.element || isMeant(clip, scene)) continue;
+    for (const clip of cuttersOf(item, scene)) {
       const whole = placeOfItem(item);
       const left = intersect(whole, boundsOf(clip.matrix, clip.rect));
       const share = 1 - (left ? (left.width * left.height) / (whole.width * whole.height) : 0);
-      if (share >= LEAST && (!worst || share > worst.share)) worst = { item, by: clip.box.element, share };
+      if (share >= LEAST && (!worst || share > worst.share)) worst = { item, by: clip.box.element!, share };
     }
   }
   return worst;
+}
+
+/** What may cut a text off: what a part that scrolls keeps below its fold is scrolled to, whatever lies around that part. */
+function cuttersOf({ node: { clips } }: PaintItem, scene: Scene): readonly Clip[] {
+  const around = clips.slice(clips.findLastIndex(({ scrolls }) => scrolls) + 1);
+  return around.filter((clip) => clip.box.element && !isMeant(clip, scene));
 }
 
 /** A clip that ends long text on purpose. */
@@ -49,6 +53,10 @@ function isMeant({ box }: Clip, scene: Scene): boolean {
 /** Controls whose text is cut off for the visitor of a subject and not for most people. */
 export function newlyCut(subject: Subject): readonly Observation[] {
   const usual = subject.parts.usual();
+  // What nothing can cut off for most people is not cut off for others either.
+  const mayBeCut = ({ element }: Control) =>
+    textsIn(element, usual.scene).some((item) => cuttersOf(item, usual.scene).length > 0);
+  if (!usual.controls.some(mayBeCut)) return [];
   // What cuts off others for everyone is a fault of its own.
   let before: ReadonlySet<ElementNode> | null = null;
   const cutsAnyway = (by: ElementNode) =>
