@@ -1,5 +1,5 @@
 import { bottom, formatPosition, positionOf, type LimitLog } from '../base/index.js';
-import type { PoseState } from '../cascade/index.js';
+import type { PoseState, StyleTree } from '../cascade/index.js';
 import { descendants, selectorOf, type AttributeChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
 import type { After, Layouts, Look, Move, Program, Standing, Unread } from '../scripts/index.js';
 import { classNamesChanged, type ChangeableMarkup } from './changeable.js';
@@ -9,6 +9,7 @@ import { poseOf } from './moves.js';
 import { scriptThresholds } from './script-thresholds.js';
 import { isOfSite } from './addresses.js';
 import type { Page } from './page.js';
+import type { Scene } from './scene.js';
 import { CLOSED, mediumOf, type Setting } from './setting.js';
 
 /** Properties whose values hang on layout. */
@@ -18,6 +19,9 @@ const MEASURED = /^(width|height|top|right|bottom|left|margin|padding|transform)
 interface Asked extends Pick<Standing, 'version' | 'hovered' | 'focused'> {
   readonly standing: Standing;
   readonly setting: Setting;
+  /** What was worked out of it. */
+  scene?: Scene;
+  styles?: StyleTree;
 }
 
 /** How scripts leave a page and what they make of moves, as poses. */
@@ -91,9 +95,15 @@ export class Scripted {
   }
 
   #layouts(s: Setting): Layouts {
-    const sceneOf = (standing: Standing) => this.page.scene(this.#askedOf(standing, s).setting);
+    const sceneOf = (standing: Standing): Scene => {
+      const asked = this.#askedOf(standing, s);
+      return (asked.scene ??= this.page.scene(asked.setting));
+    };
     /** Styles alone, where no size or place is asked for. */
-    const stylesOf = (standing: Standing) => this.page.preview(this.#askedOf(standing, s).setting).styles;
+    const stylesOf = (standing: Standing): StyleTree => {
+      const asked = this.#askedOf(standing, s);
+      return (asked.styles ??= this.page.preview(asked.setting).styles);
+    };
     return {
       whole: true,
       rect: (element, standing) => sceneOf(standing).rect(element),

@@ -50,6 +50,43 @@ function viewOf(reading: Reading, { node }: El): Rect | null {
   return { x: 0, y: 0, width, height };
 }
 
+const CELLS = new Set(['td', 'th', 'table']);
+
+/** The element that an element's place is told from; null without one, undefined where it cannot be told. @spec cssom-view-1 §7 */
+function offsetParentOf(reading: Reading, self: El): ElementNode | null | undefined {
+  const { body, root } = reading.document;
+  const shown = isShown(reading, self);
+  if (shown === null) return undefined;
+  const positionOf = (node: ElementNode) => computedOf(reading, reading.wrap(node)!, 'position');
+  const position = positionOf(self.node);
+  if (position === undefined) return undefined;
+  if (!shown || self.node === root || self.node === body || position === 'fixed') return null;
+  for (let node = self.node.parent; node && node !== root; node = node.parent) {
+    const around = positionOf(node);
+    if (around === undefined) return undefined;
+    const turned = computedOf(reading, reading.wrap(node)!, 'transform');
+    const holds = around !== 'static' || (turned !== undefined && turned !== 'none');
+    if (node === body || holds || (position === 'static' && CELLS.has(node.tag))) return node;
+  }
+  return null;
+}
+
+/** Where an element lies from the inner edge of its offset parent's border, px. @spec cssom-view-1 §7 */
+function offsetOf(reading: Reading, self: Value, axis: 'x' | 'y', border: string): Value {
+  const rect = self instanceof El ? rectOf(reading, self) : undefined;
+  if (!(self instanceof El) || rect === undefined) return UNKNOWN;
+  const parent = offsetParentOf(reading, self);
+  if (parent === undefined) return UNKNOWN;
+  if (rect === null || self.node === reading.document.body) return 0;
+  const around = parent && reading.wrap(parent)!;
+  // A body that is not positioned tells places from the edge of the page.
+  if (!around || (parent === reading.document.body && computedOf(reading, around, 'position') === 'static'))
+    return Math.round(rect[axis]);
+  const from = rectOf(reading, around);
+  if (!from) return UNKNOWN;
+  return Math.round(rect[axis] - from[axis] - (parseFloat(computedOf(reading, around, border) ?? '') || 0));
+}
+
 /** Sizes and places. @spec cssom-view-1 §6, §7 */
 export function defineGeometry(realm: Realm): void {
   const { element, loose } = realm.protos;
@@ -66,8 +103,8 @@ export function defineGeometry(realm: Realm): void {
     const height = r.ask(`rect ${self.node.index} content`, ({ layouts }) => layouts.content(self.node, r.standing));
     return height === undefined ? UNKNOWN : Math.round(height);
   });
-  add('offsetTop', (rect) => rect.y);
-  add('offsetLeft', (rect) => rect.x);
+  getter(element, 'offsetTop', (r, self) => offsetOf(r, self, 'y', 'border-top-width'));
+  getter(element, 'offsetLeft', (r, self) => offsetOf(r, self, 'x', 'border-left-width'));
   add('clientTop clientLeft', () => 0);
   getter(
     element,
@@ -76,8 +113,8 @@ export function defineGeometry(realm: Realm): void {
     () => undefined,
   );
   getter(element, 'offsetParent', (r, self) => {
-    const shown = self instanceof El ? isShown(r, self) : null;
-    return shown === null ? UNKNOWN : shown ? r.wrap(r.document.body) : null;
+    const parent = self instanceof El ? offsetParentOf(r, self) : undefined;
+    return parent === undefined ? UNKNOWN : r.wrap(parent);
   });
   method(realm, element, 'getBoundingClientRect', (r, self) => {
     const rect = self instanceof El ? rectOf(r, self) : undefined;
