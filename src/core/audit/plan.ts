@@ -64,6 +64,7 @@ export class Plan {
   /** The widths of a rung a check is shown, ascending. */
   stations(rung: Rung, { widths }: Asks): readonly number[] {
     if (widths === 'ends') return endsOf(rung);
+    if (widths === 'bands') return bandEnds(this.bandAt(rung.from)).filter((w) => w >= rung.from && w <= rung.to);
     let known = this.#stations.get(rung);
     if (!known) this.#stations.set(rung, (known = stationsOf(rung, (width) => this.#shape(width))));
     return known;

@@ -103,7 +103,9 @@ function findingsOf(sightings: Sightings): readonly Single[] {
     const holds = (width: number) =>
       sightings.at(width, ends.has(width) || posed.has(plan.bandAt(width)), among).has(key);
     const runs = plan.bands.flatMap((band) =>
-      posed.has(band) ? [bandEnds(band)] : band.map((rung) => stations.get(rung)!),
+      posed.has(band) || check.meta.asks.widths === 'bands'
+        ? [bandEnds(band)]
+        : band.map((rung) => stations.get(rung)!),
     );
     const widths = spread(runs, holds);
     const all = sightings.all(key);

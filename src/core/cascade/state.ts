@@ -25,9 +25,9 @@ export interface PoseState {
   readonly left?: boolean;
 }
 
-/** A state view that also lists where it may differ from the markup. */
+/** A state view that also lists where it may differ from the page at rest, changed attributes apart. */
 export interface PoseView extends StateView {
-  readonly touches: readonly (readonly [FactName | 'markup', ElementNode])[];
+  readonly touches: readonly (readonly [FactName, ElementNode])[];
   /** Attributes that differ from the markup, those of opened details and dialogs with them. */
   readonly changes: MarkupChanges;
   readonly scrolled: boolean;
@@ -38,8 +38,8 @@ function* chain(element: ElementNode | null | undefined): Generator<ElementNode>
 }
 
 /** Every fact a pose may make true or false. */
-function touchesOf(pose: PoseState, changes: MarkupChanges): PoseView['touches'] {
-  const out: [FactName | 'markup', ElementNode][] = [];
+function touchesOf(pose: PoseState): PoseView['touches'] {
+  const out: [FactName, ElementNode][] = [];
   for (const e of chain(pose.hovered)) out.push(['hover', e]);
   for (const e of chain(pose.active)) out.push(['active', e]);
   for (const e of chain(pose.focused)) out.push(['focus-within', e]);
@@ -48,7 +48,6 @@ function touchesOf(pose: PoseState, changes: MarkupChanges): PoseView['touches']
   if (pose.target) out.push(['target', pose.target]);
   for (const e of pose.toggled?.keys() ?? [])
     for (const name of ['checked', 'open', 'popover-open', 'modal'] as const) out.push([name, e]);
-  for (const e of changes.keys()) out.push(['markup', e], ['open', e], ['checked', e]);
   const control = labelledControl(pose.hovered);
   if (control) out.push(['hover', control]);
   return out;
@@ -62,7 +61,7 @@ export function stateView(pose: PoseState): PoseView {
   const changes = changesOf(pose);
   const markup = markupWith(changes);
   return {
-    touches: touchesOf(pose, changes),
+    touches: touchesOf(pose),
     scrolled: pose.scrolled ?? false,
     changes,
     attribute: (element, name) => markup.attribute(element, name),

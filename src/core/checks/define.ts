@@ -46,8 +46,11 @@ export interface Asks {
   readonly visitors: readonly Visitor[];
   /** `rest`: the closed pose alone; `opened`: what each opening shows, too. Hover and focus are the check's own moves. */
   readonly poses: 'rest' | 'opened';
-  /** `ends`: of each rung; `inside`: also where the geometry changes in between. */
-  readonly widths: 'ends' | 'inside';
+  /**
+   * `ends`: of each rung; `inside`: also where the geometry changes in between; `bands`: the ends of neighbouring rungs
+   * between which nothing changes for the menus, for what hangs on states and not on places.
+   */
+  readonly widths: 'ends' | 'inside' | 'bands';
 }
 
 /** What a reader needs to know of a check: its page of documentation is made from it. */

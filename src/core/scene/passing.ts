@@ -1,7 +1,7 @@
 import { contains, type Rect } from '../base/index.js';
 import { printColour, type Rgba } from '../css/index.js';
 import type { ElementNode } from '../html/index.js';
-import type { PaintItem } from '../paint/index.js';
+import { boundsOf, type PaintItem } from '../paint/index.js';
 import type { Page } from './page.js';
 import type { Scene } from './scene.js';
 import { scrollEnd, scrolledScene } from './scrolled.js';
@@ -19,6 +19,9 @@ export interface Passing {
 /** Scroll positions looked at, at most: more than any page has sections. */
 const MOST = 80;
 const ACROSS = [0.1, 0.5, 0.9];
+
+/** Where colours beneath a part are asked for across its middle line, px. */
+const acrossOf = ({ x, width }: Rect): readonly number[] => ACROSS.map((share) => x + share * width);
 
 /**
  * What a fixed or sticky part meets as the page scrolls beneath it, from the top of the page to its end.
@@ -59,9 +62,12 @@ function edgesBeneath(scene: Scene, element: ElementNode, end: number): number[]
   const rect = stuckRect(scene, element);
   if (!rect) return [];
   const line = rect.y + rect.height / 2;
+  const columns = acrossOf(rect);
   const edges = new Set<number>();
   for (const { node } of scene.items) {
     if (node.fixed || node.fragment.kind !== 'box' || node.box.anonymous) continue;
+    const { x, width, height } = boundsOf(node.matrix, node.rect);
+    if (!columns.some((at) => at >= x && at <= x + width) || height * 2 < rect.height) continue;
     const { backgroundColor, backgroundImage } = scene.paintStyle(node.box);
     if (backgroundColor.a === 0 && backgroundImage.length === 0 && node.box.inner !== 'replaced') continue;
     for (const y of [node.rect.y, node.rect.y + node.rect.height]) {
@@ -81,8 +87,7 @@ function coloursBeneath(scene: Scene, element: ElementNode): Pick<Passing, 'colo
   const unknown = new Set<string>();
   if (!item || !rect) return { colours: [], unknown: [] };
   const y = rect.y + rect.height / 2;
-  for (const share of ACROSS) {
-    const x = rect.x + share * rect.width;
+  for (const x of acrossOf(rect)) {
     if (!contains({ x: 0, y: 0, ...scene.scrollSize }, x, y)) continue;
     const beneath = scene.backdrop({ x, y }, item, null);
     for (const colour of beneath.colours) colours.set(printColour(colour), colour);

@@ -20,9 +20,6 @@ import {
   contentOf,
   covers,
   elementOf,
-  locate,
-  paintOrder,
-  PointIndex,
   type Backdrop,
   type PaintItem,
   type PaintNode,
@@ -31,6 +28,7 @@ import {
 import { Glance } from './glance.js';
 import type { GraphicFile, GraphicFiles } from './graphics/files.js';
 import { Graphics, isGraphic } from './graphics/graphics.js';
+import { Painting } from './painting.js';
 import { reachOf } from './scroll-reach.js';
 import { pictureOf } from './areas.js';
 import { partsOf } from './inline-rects.js';
@@ -53,26 +51,19 @@ export interface SceneParts {
 
 /** A page at a setting: styles, boxes, painting. What is not asked for is not worked out. */
 export class Scene extends Glance {
-  #nodes: Map<Box, PaintNode[]> | null = null;
-  #roots: readonly PaintNode[] | null = null;
-  #items: readonly PaintItem[] | null = null;
-  readonly #rects = new Map<ElementNode, Rect | null>();
-  #scrollSize: { width: number; height: number } | null = null;
   #canvas: Rgba | null = null;
   #skipped: ReadonlyMap<Box, Fragment> | null = null;
   readonly #drawn = new Map<ElementNode, Graphics | null>();
-  #index: PointIndex | null = null;
-  #byNode: Map<PaintNode, PaintItem> | null = null;
-  readonly #visible = new Map<ElementNode, boolean>();
-  readonly #seen = new Map<ElementNode, Rect | null>();
-  readonly #reach = new Map<ElementNode, Rect | null>();
 
   readonly setting: Setting;
   readonly medium: Medium;
   readonly boxes: BoxTree;
   readonly layout: DocumentLayout;
 
-  constructor(readonly made: SceneParts) {
+  constructor(
+    readonly made: SceneParts,
+    readonly painting = new Painting(made.layout, made.styles.medium, made.setting),
+  ) {
     super(made.document, made.styles, made.metrics);
     this.setting = made.setting;
     this.medium = made.styles.medium;
@@ -87,13 +78,7 @@ export class Scene extends Glance {
 
   /** The same boxes and painting with other colours. */
   recoloured(s: Setting, styles: StyleTree): Scene {
-    const scene = new Scene({ ...this.made, setting: s, styles });
-    scene.#roots = this.roots;
-    scene.#items = this.items;
-    scene.#index = this.#points;
-    scene.#scrollSize = this.scrollSize;
-    scene.#nodes = this.#nodeMap();
-    return scene;
+    return new Scene({ ...this.made, setting: s, styles }, this.painting);
   }
 
   /** The style a box is painted with. */
@@ -115,36 +100,27 @@ export class Scene extends Glance {
   }
 
   get roots(): readonly PaintNode[] {
-    return (this.#roots ??= this.#inOrderOfOpening(locate(this.layout, this.medium, this.setting.scroll)));
-  }
-
-  /** What was opened last stands on top. @spec css-position-4 §4.2 */
-  #inOrderOfOpening([root, ...top]: readonly PaintNode[]): readonly PaintNode[] {
-    if (!root || top.length === 0) return root ? [root] : [];
-    const opened = [...(this.setting.pose.toggled?.keys() ?? [])];
-    const turn = ({ box }: PaintNode) => (box.element ? opened.indexOf(box.element) : -1);
-    return [root, ...top.sort((a, b) => turn(a) - turn(b) || a.box.id - b.box.id)];
+    return this.painting.roots;
   }
 
   /** The paint list, lowest first. */
   get items(): readonly PaintItem[] {
-    return (this.#items ??= paintOrder(this.roots));
+    return this.painting.items;
   }
 
   /** The entry of the paint list that paints a node, or null. */
   itemOf(node: PaintNode): PaintItem | null {
-    this.#byNode ??= new Map(this.items.map((item) => [item.node, item]));
-    return this.#byNode.get(node) ?? null;
+    return this.painting.itemOf(node);
   }
 
   /** Every fragment of an element's principal box. */
   nodes(element: ElementNode): readonly PaintNode[] {
     const box = this.box(element);
-    return (box && this.#nodeMap().get(box)) ?? [];
+    return box ? this.painting.nodesOf(box) : [];
   }
 
   nodesOf(box: Box): readonly PaintNode[] {
-    return this.#nodeMap().get(box) ?? [];
+    return this.painting.nodesOf(box);
   }
 
   /**
@@ -153,12 +129,12 @@ export class Scene extends Glance {
    */
   rect(element: ElementNode): Rect | null {
     if (isGraphic(element)) return this.#graphicsAround(element)?.rects.get(element) ?? null;
-    let known = this.#rects.get(element);
+    let known = this.painting.rects.get(element);
     if (known === undefined) {
       const all = partsOf(this.nodes(element));
       const held = all.filter(({ width, height }) => width > 0 && height > 0);
       known = (held.length > 0 ? held : all.slice(-1)).reduce<Rect | null>(unite, null);
-      this.#rects.set(element, known);
+      this.painting.rects.set(element, known);
     }
     return known;
   }
@@ -180,19 +156,19 @@ export class Scene extends Glance {
 
   /** Whether neither the element nor anything around it is wholly see-through. */
   #shows(element: ElementNode): boolean {
-    let known = this.#visible.get(element);
+    let known = this.painting.visible.get(element);
     if (known === undefined) {
       known = this.style(element).opacity !== 0 && (element.parent === null || this.#shows(element.parent));
-      this.#visible.set(element, known);
+      this.painting.visible.set(element, known);
     }
     return known;
   }
 
   /** The part of an element that is not clipped away and lies where the page can be scrolled to; null if none. */
   seen(element: ElementNode): Rect | null {
-    let known = this.#seen.get(element);
+    let known = this.painting.seen.get(element);
     if (known === undefined)
-      this.#seen.set(element, (known = this.#part(element, (node) => seenPart(node, this.#ends))));
+      this.painting.seen.set(element, (known = this.#part(element, (node) => seenPart(node, this.#ends))));
     return known;
   }
 
@@ -201,9 +177,9 @@ export class Scene extends Glance {
    * what is left of something closed or collapsed does not. Null if there is none.
    */
   reach(element: ElementNode): Rect | null {
-    let known = this.#reach.get(element);
+    let known = this.painting.reach.get(element);
     if (known === undefined)
-      this.#reach.set(element, (known = this.#part(element, (node) => reachablePart(node, this.#ends))));
+      this.painting.reach.set(element, (known = this.#part(element, (node) => reachablePart(node, this.#ends))));
     return known;
   }
 
@@ -235,14 +211,14 @@ export class Scene extends Glance {
     };
   }
 
-  get #points(): PointIndex {
-    return (this.#index ??= new PointIndex(this.items));
-  }
-
   /** What a press at a point of the document reaches, or null. */
   hit(x: number, y: number): ElementNode | null {
     const { modal } = this;
-    const item = this.#points.hit(x, y, (element) => !modal || element === null || isAncestorOrSelf(modal, element));
+    const item = this.painting.points.hit(
+      x,
+      y,
+      (element) => !modal || element === null || isAncestorOrSelf(modal, element),
+    );
     const element = item && elementOf(item);
     return element && isPicture(element) ? (this.#graphics(element)?.hit(x, y) ?? element) : element;
   }
@@ -278,17 +254,17 @@ export class Scene extends Glance {
 
   /** What is painted at a point before an item, lowest first. */
   beneath({ x, y }: Point, { index }: PaintItem): readonly PaintItem[] {
-    return this.#points.at(x, y).filter((item) => item.index < index && covers(item.node, x, y));
+    return this.painting.points.at(x, y).filter((item) => item.index < index && covers(item.node, x, y));
   }
 
   /** What is painted at a point after an item, lowest first. */
   above({ x, y }: Point, { index }: PaintItem): readonly PaintItem[] {
-    return this.#points.at(x, y).filter((item) => item.index > index && covers(item.node, x, y));
+    return this.painting.points.at(x, y).filter((item) => item.index > index && covers(item.node, x, y));
   }
 
   /** Colours at a point beneath an item of the paint list, and with a colour painted in its place. */
   backdrop(point: Point, item: PaintItem, top: Rgba | null): Backdrop {
-    return backdropAt({ index: this.#points, canvas: this.canvas, styleOf: this.paintStyle }, point, item, top);
+    return backdropAt({ index: this.painting.points, canvas: this.canvas, styleOf: this.paintStyle }, point, item, top);
   }
 
   /**
@@ -300,7 +276,7 @@ export class Scene extends Glance {
       node.fragment.kind === 'box' && this.paintStyle(node.box).backgroundImage.length > 0;
     const uneven =
       canvasGround(this.items, this.paintStyle)?.style.backgroundImage.length ||
-      this.#points.within(rect).some(isPictured);
+      this.painting.points.within(rect).some(isPictured);
     const shares = (count: number) => Array.from({ length: count }, (_, i) => (i + 0.5) / count);
     const [columns, rows] = uneven ? [shares(9), shares(3)] : [[0.5], [0.5]];
     return rows.flatMap((v) => columns.map((u) => ({ x: rect.x + u * rect.width, y: rect.y + v * rect.height })));
@@ -341,7 +317,7 @@ export class Scene extends Glance {
 
   /** The scrollable size of the document, at least the viewport, px. @spec css-overflow-3 §2.2 */
   get scrollSize(): { readonly width: number; readonly height: number } {
-    return (this.#scrollSize ??= this.#measureScroll());
+    return (this.painting.scrollSize ??= this.#measureScroll());
   }
 
   #measureScroll(): { width: number; height: number } {
@@ -351,19 +327,6 @@ export class Scene extends Glance {
     const least = { width: this.layout.width, height: this.medium.height };
     const { width, height } = reachOf(this.roots, least, this.scrollsLeftwards);
     return { width: Math.round(cut === 'clip' ? this.layout.width : width), height: Math.round(height) };
-  }
-
-  #nodeMap(): Map<Box, PaintNode[]> {
-    if (this.#nodes) return this.#nodes;
-    const map = new Map<Box, PaintNode[]>();
-    const stack = [...this.roots];
-    for (let node = stack.pop(); node; node = stack.pop()) {
-      const list = map.get(node.box);
-      if (list) list.push(node);
-      else map.set(node.box, [node]);
-      for (let i = node.children.length - 1; i >= 0; i--) stack.push(node.children[i]!);
-    }
-    return (this.#nodes = map);
   }
 }
 

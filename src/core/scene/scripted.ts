@@ -22,6 +22,8 @@ interface Asked extends Pick<Standing, 'version' | 'hovered' | 'focused'> {
   /** What was worked out of it. */
   scene?: Scene;
   styles?: StyleTree;
+  /** How high what elements hold is, px. */
+  readonly contents: Map<ElementNode, number>;
 }
 
 /** How scripts leave a page and what they make of moves, as poses. */
@@ -91,7 +93,7 @@ export class Scripted {
     if (same && known.hovered === hovered && known.focused === focused) return known;
     const pose = poseOf(standing, this.#chosen(standing.changed));
     const setting = { ...s, scroll: { x: 0, y: 0 }, pose: { ...pose, changed: pose.changed ?? new Map() } };
-    return (this.#asked = { standing, version, hovered, focused, setting });
+    return (this.#asked = { standing, version, hovered, focused, setting, contents: new Map() });
   }
 
   #layouts(s: Setting): Layouts {
@@ -109,10 +111,10 @@ export class Scripted {
       rect: (element, standing) => sceneOf(standing).rect(element),
       content: (element, standing) => {
         const scene = sceneOf(standing);
-        const own = scene.rect(element);
-        if (!own) return 0;
-        const inner = [...descendants(element)].flatMap((e) => scene.rect(e) ?? []);
-        return Math.max(own.height, ...inner.map((rect) => bottom(rect) - own.y));
+        const { contents } = this.#askedOf(standing, s);
+        let known = contents.get(element);
+        if (known === undefined) contents.set(element, (known = contentHeight(element, scene)));
+        return known;
       },
       computed: (element, property, standing, pseudo) => {
         if (pseudo === null)
@@ -171,6 +173,13 @@ export class Scripted {
     }
     return known;
   }
+}
+
+function contentHeight(element: ElementNode, scene: Scene): number {
+  const own = scene.rect(element);
+  if (!own) return 0;
+  const inner = [...descendants(element)].flatMap((e) => scene.rect(e) ?? []);
+  return Math.max(own.height, ...inner.map((rect) => bottom(rect) - own.y));
 }
 
 /** Scripts that others put into the page: those of another site seldom have to do with its menus, and are only said. */

@@ -1,7 +1,7 @@
 export { namesChainLibrary } from './chains/library.js';
 export { specifiersOf, type ModuleText } from './modules.js';
 export { Program, STOPS, type PageScript } from './program.js';
-export type { After } from './loads.js';
+export type { After } from './following.js';
 export type { Layouts, Look, Marks, Unread } from './reading.js';
 export { makeMove, silentActor, type Move } from './moves.js';
 export { activeAt, controlOf } from './native.js';

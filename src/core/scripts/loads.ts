@@ -1,13 +1,5 @@
-import type { Look, Marks, Reading, Unread } from './reading.js';
-import type { Standing } from './standing.js';
-
-/** How a page stands after moves, and what was met on the way that could not be followed. */
-export interface After {
-  readonly standing: Standing;
-  readonly unread: readonly Unread[];
-  /** The longest wait before something changed, ms. */
-  readonly waited: number;
-}
+import type { After, Following } from './following.js';
+import type { Look, Marks, Reading } from './reading.js';
 
 /** A page's scripts once they started. */
 export interface Loaded {
@@ -18,6 +10,10 @@ export interface Loaded {
   readonly marks: Marks;
   /** Whether layout had a say: then it holds for this look alone. */
   readonly bound: boolean;
+  /** Moves made on it. */
+  readonly following: Following;
+  /** What is known of whether something hears of the pointer or the focus that comes to an element. */
+  readonly heard: Map<string, boolean>;
 }
 
 /** What layout told scripts at one width holds for widths near it. */
@@ -47,6 +43,7 @@ export class Loads {
 
   #fits(one: Loaded, look: Look): boolean {
     if (one.look.touch !== look.touch) return false;
+    if (isAtWidthOf(one.look, look) && this.#tellNoneApart(one.look, look)) return true;
     if (one.bound && !isNear(one.look, look) && !this.#leavesAlike(one, look)) return false;
     return [...one.reading.asked.values()].every(
       ({ given, again }) => JSON.stringify(again(look)) === JSON.stringify(given),
@@ -81,6 +78,17 @@ export class Loads {
     if (!own.includes(one)) return false;
     return isBeside(one.look, look) || (look.touch && alike(false).some((mouse) => isBeside(mouse.look, look)));
   }
+
+  /**
+   * Whether another height or other text made no difference to scripts at any width at which both were tried, and at
+   * enough of them: then it makes none at others.
+   */
+  #tellNoneApart(one: Look, other: Look): boolean {
+    const pairs = this.#all
+      .filter(({ look }) => isLike(look, other))
+      .flatMap((a) => this.#all.filter((b) => isLike(b.look, one) && isAtWidthOf(a.look, b.look)).map((b) => [a, b]));
+    return pairs.length >= TELLING && pairs.every(([a, b]) => a!.rest.standing.equals(b!.rest.standing));
+  }
 }
 
 const byWidth = (a: Loaded, b: Loaded): number => a.look.medium.width - b.look.medium.width;
@@ -91,6 +99,9 @@ const isLike = (one: Look, other: Look): boolean =>
   one.text === other.text &&
   one.layouts.whole === other.layouts.whole &&
   JSON.stringify({ ...one.medium, width: 0 }) === JSON.stringify({ ...other.medium, width: 0 });
+
+const isAtWidthOf = (one: Look, other: Look): boolean =>
+  one.medium.width === other.medium.width && one.layouts.whole === other.layouts.whole;
 
 /** Whether two looks are of much the same width. */
 const isBeside = (one: Look, other: Look): boolean =>

@@ -7,7 +7,8 @@ import { makeMove, readingActor, settle, silentActor, TOUCHES, type Move } from 
 import { click } from './native.js';
 import { NO_IMPORTS, runModule, runText, type Imports } from './modules.js';
 import { Reading, type Layouts, type Look, type Marks } from './reading.js';
-import { Loads, type After, type Loaded } from './loads.js';
+import { Following, type After } from './following.js';
+import { Loads, type Loaded } from './loads.js';
 import type { Standing } from './standing.js';
 import { Exhausted, Thrown } from './trail.js';
 import { takeLoadersAway } from './loaders.js';
@@ -38,7 +39,7 @@ const loadsFile = (one: Loose): boolean => one.tag === 'script' && one.attribute
 const hasText = (script: PageScript): script is PageScript & { readonly source: SourceText } => script.source !== null;
 
 /** Steps a page's scripts may take to start, and to answer one move. */
-const LOAD_STEPS = 1_500_000;
+const LOAD_STEPS = 500_000;
 const MOVE_STEPS = 150_000;
 /** Steps all moves together may take when it is tried what scripts may change. */
 const SURVEY_STEPS = 2_000_000;
@@ -63,16 +64,17 @@ export class Program {
 
   /** The page after moves, one after the other. */
   after(moves: readonly Move[], look: Look): After {
-    const loaded = this.#load(look);
-    const { reading } = loaded;
+    const loaded = this.#loaded(look);
+    if (moves.length === 0) return loaded.rest;
     const { medium, text, scroll, layouts } = look;
-    const key = `${this.#loads.indexOf(loaded)} ${text} ${layouts.whole} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
+    const at = `${text} ${layouts.whole} ${medium.width}x${medium.height}${medium.reducedMotion} ${scroll.x},${scroll.y}`;
+    const key = `${this.#loads.indexOf(loaded)} ${at} ${moves.map((m) => `${m.by}${m.key ?? ''}:${m.element.index}`).join()}`;
     let known = this.#after.get(key);
     if (known) return known;
     const last = moves[moves.length - 1];
     if (last && (last.by === 'hover' || last.by === 'focus')) {
       const before = moves.length > 1 ? this.after(moves.slice(0, -1), look) : loaded.rest;
-      if (!this.#hears(reading, before.standing, last)) {
+      if (!this.#hears(loaded, before.standing, last)) {
         const standing = before.standing.share();
         makeMove(silentActor(this.document, standing), last, null);
         known = { standing, unread: before.unread, waited: before.waited };
@@ -80,37 +82,27 @@ export class Program {
         return known;
       }
     }
-    const before = new Map(reading.unread);
-    reading.look = look;
-    reading.standing = loaded.rest.standing.clone();
-    reading.waited = 0;
-    const { clock } = reading;
-    reading.trail.start();
-    const mark = reading.trail.length;
-    reading.unread.clear();
-    const actor = readingActor(reading);
-    reading.moving = true;
-    for (const move of moves) guard(reading, MOVE_STEPS, () => makeMove(actor, move, reading));
-    reading.moving = false;
-    known = { standing: reading.standing, unread: [...reading.unread.values()], waited: reading.waited };
-    reading.trail.back(mark);
-    reading.trail.stop();
-    reading.jobs = [];
-    reading.clock = clock;
-    reading.standing = loaded.rest.standing;
-    reading.unread.clear();
-    for (const [k, one] of before) reading.unread.set(k, one);
+    known = loaded.following.after(moves, look, at);
     if (this.#after.size > 5000) this.#after.clear();
     this.#after.set(key, known);
     return known;
   }
 
   /** Whether something listens to what a hover or a focus sets going, where it comes and where it goes from. */
-  #hears(reading: Reading, standing: Standing, { by, element }: Move): boolean {
+  #hears({ reading, following, heard }: Loaded, standing: Standing, { by, element }: Move): boolean {
     const types = by === 'hover' ? HOVER_EVENTS : FOCUS_EVENTS;
     const left = by === 'hover' ? standing.hovered : standing.focused;
-    reading.limit = reading.steps + MOVE_STEPS;
-    return [element, left].some((e) => e && isHeard(reading, e, types));
+    return [element, left].some((e) => {
+      if (!e) return false;
+      const key = `${by} ${e.index}`;
+      let known = heard.get(key);
+      if (known === undefined) {
+        following.release();
+        reading.limit = reading.steps + MOVE_STEPS;
+        heard.set(key, (known = isHeard(reading, e, types)));
+      }
+      return known;
+    });
   }
 
   /** Whether anything hears of events of some types on an element or around it. */
@@ -201,8 +193,15 @@ export class Program {
     return this.#load(look).marks;
   }
 
+  /** A page's scripts once they have started, taken back to where nobody has touched it. */
+  #load(look: Look): Loaded {
+    const loaded = this.#loaded(look);
+    loaded.following.release();
+    return loaded;
+  }
+
   /** @param given however far it says the page is scrolled, pages start at their top */
-  #load(given: Look): Loaded {
+  #loaded(given: Look): Loaded {
     const look = atTop(given);
     return this.#loads.for(look, () => this.#start(look));
   }
@@ -257,7 +256,8 @@ export class Program {
     const { standing } = reading;
     const rest = { standing, unread: [...reading.unread.values()], waited: 0 };
     const bound = layoutAsked.length > 0;
-    return { reading, look: given, rest, marks: reading.marks, bound };
+    const following = new Following(reading, rest, (r, work) => guard(r, MOVE_STEPS, work));
+    return { reading, look: given, rest, marks: reading.marks, bound, following, heard: new Map() };
   }
 }
 

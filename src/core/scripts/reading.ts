@@ -108,6 +108,8 @@ export class Reading {
   /** Elements of which scripts put copies somewhere while they start. */
   readonly copied = new Set<ElementNode>();
   readonly furnished = new Set<ElementNode>();
+  /** Parts of the page that were taken from where they were shipped, by what names them. */
+  readonly gone = new Map<string, Slot>();
   /** How each script finds the modules it imports as it runs. */
   readonly importers = new Map<SourceText, (specifier: string) => Value>();
   /** What is to be called once the whole page is there. */

@@ -11,7 +11,7 @@ export const ambiguousText = defineCheck(
     title: 'The words of an item say where it leads',
     weight: 'polish',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: [],
     explains: {
       means:

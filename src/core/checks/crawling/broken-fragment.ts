@@ -14,7 +14,7 @@ export const brokenFragment = defineCheck(
     title: 'In-page links lead to a part that exists',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: [],
     explains: {
       means: 'Whoever follows the link stays where they are and believes it is broken. It is.',

@@ -9,7 +9,7 @@ export const brokenPage = defineCheck(
     title: 'Items lead to pages that exist',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: [],
     explains: {
       means: 'Whoever follows the link ends at an error page, and a crawler counts the way as lost.',

@@ -13,7 +13,7 @@ export const missingInMobile = defineCheck(
     title: 'The narrow menu leads wherever the wide one does',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: ['sheets', 'scripts'],
     explains: {
       means:

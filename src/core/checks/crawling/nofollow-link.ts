@@ -9,7 +9,7 @@ export const nofollowLink = defineCheck(
     title: 'Crawlers may follow the links of the menu',
     weight: 'polish',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: [],
     explains: {
       means: 'A link to a page of one’s own site that says nofollow keeps that page out of search results.',

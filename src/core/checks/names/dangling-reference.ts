@@ -17,7 +17,7 @@ export const danglingReference = defineCheck(
     title: 'References lead to what they mean',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: [],
     explains: {
       means:

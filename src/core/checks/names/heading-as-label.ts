@@ -13,7 +13,7 @@ export const headingAsLabel = defineCheck(
     title: 'Headings head content, not menus',
     weight: 'polish',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: [],
     explains: {
       means:

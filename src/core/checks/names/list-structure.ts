@@ -13,7 +13,7 @@ export const listStructure = defineCheck(
     title: 'Lists of the menu are lists',
     weight: 'polish',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: [],
     explains: {
       means:

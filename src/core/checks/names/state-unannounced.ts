@@ -14,7 +14,7 @@ export const stateUnannounced = defineCheck(
     title: 'Toggles say whether they are open',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     explains: {
       means:
         'Whoever does not see the panel open is told by nothing else: without aria-expanded a press seems to do nothing.',

@@ -10,7 +10,7 @@ export const hoverOnlyOpening = defineCheck(
     title: 'What opens under the pointer opens by keyboard too',
     weight: 'blocks',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: ['sheets', 'scripts'],
     explains: {
       means:

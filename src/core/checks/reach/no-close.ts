@@ -17,7 +17,7 @@ export const noClose = defineCheck(
     title: 'A panel over the page can be closed',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: ['sheets', 'scripts'],
     explains: {
       means:

@@ -13,7 +13,7 @@ export const openAtLoad = defineCheck(
     title: 'What opens on demand is closed at first',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: ['sheets', 'scripts'],
     explains: {
       means:

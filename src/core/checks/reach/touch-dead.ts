@@ -11,7 +11,7 @@ export const touchDead = defineCheck(
     title: 'Submenus open by a press where nothing can hover',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['touch'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['touch'], poses: 'rest', widths: 'bands' },
     leansOn: ['sheets', 'scripts'],
     explains: {
       means: 'On a touch screen a tap on a link follows it at once: a submenu that waits for a hover is never seen.',

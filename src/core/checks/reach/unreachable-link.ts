@@ -14,7 +14,7 @@ export const unreachableLink = defineCheck(
     title: 'The keyboard gets to every link of the menu',
     weight: 'blocks',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: ['sheets', 'scripts'],
     explains: {
       means:

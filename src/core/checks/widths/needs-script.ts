@@ -10,7 +10,7 @@ export const needsScript = defineCheck(
     title: 'The links can be reached without scripts',
     weight: 'hinders',
     scope: 'menu',
-    asks: { visitors: ['no-script'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['no-script'], poses: 'rest', widths: 'bands' },
     explains: {
       means:
         'Scripts fail: on slow lines, behind filters, with old browsers, or because of a mistake elsewhere. A menu that hides until a script opens it is gone then.',

@@ -17,7 +17,7 @@ export const toggleDead = defineCheck(
     title: 'A menu button opens its menu',
     weight: 'blocks',
     scope: 'menu',
-    asks: { visitors: ['mouse'], poses: 'rest', widths: 'ends' },
+    asks: { visitors: ['mouse'], poses: 'rest', widths: 'bands' },
     leansOn: ['sheets', 'scripts'],
     explains: {
       means: 'The button is there, one presses it, and nothing happens. The menu behind it is lost at these widths.',

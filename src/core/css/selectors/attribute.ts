@@ -25,7 +25,7 @@ export function attributeMatcher(node: Attribute): Matcher {
     (e, c) => {
       const own = nameIn(e);
       if (!c.changeable?.attribute(e, own)) return check(e.attributes.get(own), e);
-      return decide(true, e, text, (m: MarkupView) => check(m.attribute(e, own), e));
+      return decide(true, e, text, (m: MarkupView) => check(m.attribute(e, own), e), 'own');
     };
   if (!operator) return ask((given) => given !== undefined);
   const test = (check: (given: string) => boolean): Matcher =>

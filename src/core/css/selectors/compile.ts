@@ -1,6 +1,6 @@
 import parser, { type Node, type Pseudo, type Selector as SelectorNode } from 'postcss-selector-parser';
 import type { ElementNode } from '../../html/index.js';
-import { and, not, or, type FactName, type Guard } from './guard.js';
+import { and, decide, not, or, type FactName, type Guard } from './guard.js';
 import { nthMatcher, parseAnPlusB } from './nth.js';
 import { directionOf, languageOf, markupMatcher, matchesLanguage, PSEUDO_CLASSES } from './pseudo.js';
 import { pack, type BucketKey, type MatchContext, type Matcher, type PseudoElement, type Selector } from './types.js';
@@ -196,8 +196,7 @@ function compileSimple(node: Node, state: State): Matcher | null {
       const { value } = node;
       const lower = value.toLowerCase();
       return (e, c) => {
-        if (c.changeable?.hasClass(e, value))
-          return { op: 'markup', element: e, text: `.${value}`, holds: (m) => m.hasClass(e, value) };
+        if (c.changeable?.hasClass(e, value)) return decide(true, e, `.${value}`, (m) => m.hasClass(e, value), 'own');
         return e.classes.includes(value) || (c.quirks && e.classes.some((k) => k.toLowerCase() === lower));
       };
     }

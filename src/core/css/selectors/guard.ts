@@ -28,6 +28,8 @@ export interface MarkupFact {
   /** As in the selector: `.is-open`, `[aria-expanded=true]`. */
   readonly text: string;
   readonly holds: (markup: MarkupView) => boolean;
+  /** Whether attributes of elements around it have a say too. */
+  readonly reads: 'own' | 'around';
 }
 
 export type Fact = StateFact | MarkupFact;
@@ -110,4 +112,5 @@ export const decide = (
   element: ElementNode,
   text: string,
   test: (markup: MarkupView) => boolean,
-): Guard => (mayChange ? { op: 'markup', element, text, holds: test } : test(MARKUP));
+  reads: MarkupFact['reads'] = 'around',
+): Guard => (mayChange ? { op: 'markup', element, text, holds: test, reads } : test(MARKUP));

@@ -1,5 +1,6 @@
 import { descendants } from '../../html/index.js';
 import { method } from '../builtins/define.js';
+import { takeOut } from '../dom/children.js';
 import { computedOf, rectOf } from '../dom/geometry.js';
 import { furnish, isMenu, isMenuMarkup, placeIn } from '../dom/loose.js';
 import { setStyle } from '../dom/maps.js';
@@ -11,7 +12,6 @@ import {
   readAttribute,
   readStyle,
   writeAttribute,
-  writeStyle,
 } from '../dom/targets.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
@@ -236,7 +236,7 @@ function defineContent(add: Add): void {
     return self;
   });
   add('remove', (r, self) => {
-    for (const item of self.items) if (item instanceof El) writeStyle(r, item, 'display', 'none !important');
+    for (const item of self.items) if (item instanceof El) takeOut(r, item);
     return self;
   });
 }

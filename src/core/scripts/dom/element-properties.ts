@@ -3,9 +3,10 @@ import { getter } from '../builtins/define.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { El, Loose, Obj, text, truth, Unknown, UNKNOWN, type Value } from '../values.js';
+import { emptyOut } from './children.js';
 import { ClassList, DataMap, StyleMap } from './maps.js';
 import { fill, furnish, isMenuMarkup } from './loose.js';
-import { isTarget, readAttribute, writeAttribute, writeStyle, type Target } from './targets.js';
+import { isTarget, readAttribute, writeAttribute, type Target } from './targets.js';
 
 /** Properties that stand for attributes of their own name in small letters. @spec html §2.6.1 */
 const TEXTS = 'id title lang dir type name rel target placeholder accessKey src alt method media role slot htmlFor';
@@ -169,7 +170,7 @@ function setContent(reading: Reading, self: Target, value: Value): void {
   const { node } = self;
   if (given !== null && node.elements.length === 0 && collapseSpace(given) === collapseSpace(textContent(node))) return;
   if (given === '' && node.elements.length > 0) {
-    for (const child of node.elements) writeStyle(reading, reading.wrap(child)!, 'display', 'none !important');
+    emptyOut(reading, node);
     return;
   }
   reading.written.add(node);

@@ -1,11 +1,11 @@
-import type { ElementNode, TextNode } from '../../html/index.js';
+import type { ElementNode } from '../../html/index.js';
 import { getter, method } from '../builtins/define.js';
 import type { Realm } from '../realm.js';
 import type { Reading } from '../reading.js';
 import { Arr, El, Loose, UNKNOWN, type Obj, type Value } from '../values.js';
+import { childOf, childrenOf, elementsOf, sibling, takeAway, takeOut } from './children.js';
 import { listOf } from './lists.js';
 import { fill, furnish, isFilled, isMenu, isMenuMarkup, parentOf, placeIn } from './loose.js';
-import { writeStyle } from './targets.js';
 
 /** The tree as it was shipped, and what scripts would put into it or take out. @spec dom §4.4, §4.2.6 */
 export function defineTree(realm: Realm): void {
@@ -14,24 +14,24 @@ export function defineTree(realm: Realm): void {
     getter(element, names, (r, self) => (self instanceof El ? get(self.node, r) : UNKNOWN));
   add('parentElement', (node, r) => r.wrap(node.parent));
   add('parentNode', (node, r) => r.wrap(node.parent) ?? r.realm.documentObject);
-  add('children', (node, r) => listOf(r, node.elements));
+  add('children', (node, r) => listOf(r, elementsOf(r, node)));
   add(
     'childNodes',
     (node, r) =>
       new Arr(
         r.realm.protos.list,
-        node.children.map((child) => childOf(r, child)),
+        childrenOf(r, node).map((child) => childOf(r, child)),
       ),
   );
-  add('childElementCount', (node) => node.elements.length);
-  add('firstElementChild', (node, r) => r.wrap(node.elements[0] ?? null));
-  add('lastElementChild', (node, r) => r.wrap(node.elements[node.elements.length - 1] ?? null));
-  add('firstChild', (node, r) => childOf(r, node.children[0]));
-  add('lastChild', (node, r) => childOf(r, node.children[node.children.length - 1]));
-  add('nextElementSibling', (node, r) => r.wrap(node.parent?.elements[node.position + 1] ?? null));
-  add('previousElementSibling', (node, r) => r.wrap(node.parent?.elements[node.position - 1] ?? null));
-  add('nextSibling', (node, r) => beside(r, node, 1));
-  add('previousSibling', (node, r) => beside(r, node, -1));
+  add('childElementCount', (node, r) => elementsOf(r, node).length);
+  add('firstElementChild', (node, r) => r.wrap(elementsOf(r, node)[0] ?? null));
+  add('lastElementChild', (node, r) => r.wrap(elementsOf(r, node).at(-1) ?? null));
+  add('firstChild', (node, r) => childOf(r, childrenOf(r, node)[0]));
+  add('lastChild', (node, r) => childOf(r, childrenOf(r, node).at(-1)));
+  add('nextElementSibling', (node, r) => elementBeside(r, node, 1));
+  add('previousElementSibling', (node, r) => elementBeside(r, node, -1));
+  add('nextSibling', (node, r) => childOf(r, sibling(r, node, 1)));
+  add('previousSibling', (node, r) => childOf(r, sibling(r, node, -1)));
   getter(loose, 'parentElement parentNode', (_r, self) => parentOf(self));
   getter(
     loose,
@@ -55,28 +55,11 @@ const NAMESPACES: Readonly<Record<ElementNode['namespace'], string | null>> = {
   other: null,
 };
 
-const texts = new WeakMap<TextNode, Loose>();
-
-function childOf(reading: Reading, child: ElementNode | TextNode | undefined): Value {
-  if (!child) return null;
-  if (child.kind === 'element') return reading.wrap(child);
-  let known = texts.get(child);
-  if (!known) {
-    known = new Loose(reading.realm.protos.loose, '#text');
-    known.props.set('textContent', child.data);
-    known.props.set('nodeValue', child.data);
-    const at = child.parent.children.indexOf(child);
-    const next = child.parent.children[at + 1];
-    const before = child.parent.children[at - 1];
-    known.props.set('nextSibling', next?.kind === 'element' ? reading.wrap(next) : null);
-    known.props.set('previousSibling', before?.kind === 'element' ? reading.wrap(before) : null);
-  }
-  return known;
-}
-
-function beside(reading: Reading, node: ElementNode, step: 1 | -1): Value {
-  const all = node.parent?.children ?? [];
-  return childOf(reading, all[all.indexOf(node) + step]);
+/** The first element among the siblings of one, in a direction. */
+function elementBeside(reading: Reading, node: ElementNode, step: 1 | -1): Value {
+  let at = sibling(reading, node, step);
+  while (at && at.kind !== 'element') at = sibling(reading, at, step);
+  return at ? reading.wrap(at) : null;
 }
 
 /** @spec dom §4.4 */
@@ -108,6 +91,7 @@ function defineChanges(realm: Realm): void {
   const taken = (reading: Reading, args: readonly Value[], where: Value): void => {
     if (where instanceof Loose) fill(reading, where);
     for (const arg of args) {
+      takeAway(reading, arg, where);
       if (arg instanceof El) reading.moves(arg.node);
       else if (arg instanceof Loose) {
         placeIn(reading, arg, where);
@@ -143,12 +127,14 @@ function defineChanges(realm: Realm): void {
       return made;
     });
     method(realm, proto, 'normalize', () => undefined);
-    method(realm, proto, 'hasChildNodes', (_r, self) => (self instanceof El ? self.node.children.length > 0 : UNKNOWN));
+    method(realm, proto, 'hasChildNodes', (r, self) =>
+      self instanceof El ? childrenOf(r, self.node).length > 0 : UNKNOWN,
+    );
     method(realm, proto, 'getRootNode', (r) => r.realm.documentObject);
     method(realm, proto, 'attachShadow', (r) => new Loose(r.realm.protos.loose, 'shadow'));
   }
   method(realm, element, 'remove', (r, self) => {
-    if (self instanceof El) writeStyle(r, self, 'display', 'none !important');
+    if (self instanceof El) takeOut(r, self);
     return undefined;
   });
   method(realm, loose, 'remove', (r, self) => {
@@ -156,14 +142,17 @@ function defineChanges(realm: Realm): void {
     return undefined;
   });
   method(realm, element, 'removeChild', (r, _self, [child]) => {
-    if (child instanceof El) writeStyle(r, child, 'display', 'none !important');
-    else if (child instanceof Loose) placeIn(r, child, null);
+    if (child instanceof El) takeOut(r, child);
+    else if (child instanceof Loose) {
+      placeIn(r, child, null);
+      takeAway(r, child);
+    }
     return child;
   });
   for (const proto of [element, loose])
     method(realm, proto, 'replaceChild', (r, self, [fresh, old]) => {
       taken(r, [fresh], self);
-      if (old instanceof El) writeStyle(r, old, 'display', 'none !important');
+      if (old instanceof El) takeOut(r, old);
       return old;
     });
   method(realm, loose, 'removeChild', (_r, _s, [child]) => child);
