@@ -6,3 +6,4 @@ export { joinRanges, withoutRanges, type Range } from './ranges.js';
 export { ArgumentError } from './errors.js';
 export { deepFreeze } from './freeze.js';
 export { grouped } from './grouped.js';
+export { Kept } from './kept.js';

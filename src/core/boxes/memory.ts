@@ -10,16 +10,14 @@ export interface LayoutMemory {
   readonly intrinsic: Map<Box, Intrinsic>;
   readonly contribution: Map<Box, Intrinsic>;
   /** The memory of a tree that is like this one, and what the two have in common. */
-  readonly like: { readonly memory: LayoutMemory; readonly twins: Twins } | null;
+  like: { readonly memory: LayoutMemory; readonly twins: Twins } | null;
 }
 
-export const newMemory = (like: LayoutMemory['like'] = null): LayoutMemory => ({
-  fragments: new Map(),
-  recalled: new Map(),
-  intrinsic: new Map(),
-  contribution: new Map(),
-  like,
-});
+/** @param like lets go of what it was itself made from: otherwise every tree would hold all those before it */
+export function newMemory(like: LayoutMemory['like'] = null): LayoutMemory {
+  if (like) like.memory.like = null;
+  return { fragments: new Map(), recalled: new Map(), intrinsic: new Map(), contribution: new Map(), like };
+}
 
 /** Turns what was worked out for the boxes of one tree into the same for those of another; null where a box has no twin. */
 export class Moving {

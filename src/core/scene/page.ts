@@ -1,4 +1,4 @@
-import type { Limit, LimitLog, SourceText } from '../base/index.js';
+import { Kept, type Limit, type LimitLog, type SourceText } from '../base/index.js';
 import {
   bundledMetrics,
   layoutDocument,
@@ -57,7 +57,12 @@ export interface PageParts {
   readonly graphics?: ReadonlyMap<string, GraphicFile>;
 }
 
-const SCENES_KEPT = 400;
+/** Scenes of a page that are kept: fewer of long pages. */
+const MOST_SCENES = 400;
+const LEAST_SCENES = 60;
+const ELEMENTS_KEPT = 200_000;
+const scenesKept = ({ elements }: HtmlDocument): number =>
+  Math.min(MOST_SCENES, Math.max(LEAST_SCENES, Math.floor(ELEMENTS_KEPT / elements.length)));
 const LATEST_KEPT = 12;
 const COMMON_WIDTH = 1280;
 /** Text at 200 %. */
@@ -93,7 +98,7 @@ export class Page {
   readonly #cascade: Cascade;
   readonly #metrics: TextMetrics;
   readonly #breaks: LineBreaks | null;
-  readonly #scenes = new Map<string, Scene>();
+  readonly #scenes: Kept<string, Scene>;
   readonly #trees: BoxTrees;
   readonly #scripting: boolean;
   readonly #files: GraphicFiles;
@@ -123,6 +128,7 @@ export class Page {
     this.#metrics = parts.metrics ?? bundledMetrics;
     this.#breaks = parts.breaks ?? null;
     this.document = draft.document;
+    this.#scenes = new Kept(scenesKept(this.document));
     this.ruleSet = parts.collected.ruleSet;
     this.#log.merge(parts.collected.limits.list());
     this.scripts = parts.scripts ?? [];
@@ -242,16 +248,7 @@ export class Page {
    */
   scene(given: Setting, near?: Scene): Scene {
     const s = this.#standing(given);
-    const key = settingKey(s);
-    let scene = this.#scenes.get(key);
-    // What was asked for last is kept longest.
-    if (scene) this.#scenes.delete(key);
-    else {
-      if (this.#scenes.size >= SCENES_KEPT) this.#scenes.delete(this.#scenes.keys().next().value!);
-      scene = this.#make(s, near);
-    }
-    this.#scenes.set(key, scene);
-    return scene;
+    return this.#scenes.get(settingKey(s), () => this.#make(s, near));
   }
 
   /** Widths at which conditions of its sheets, and of its scripts, change: in order. */

@@ -1,6 +1,6 @@
 import type { Program, Statement, ModuleDeclaration, ImportDeclaration, ExportNamedDeclaration } from 'acorn';
 import { simple } from 'acorn-walk';
-import type { SourceText } from '../base/index.js';
+import { Kept, type SourceText } from '../base/index.js';
 import { announceLibrary, isChainLibrary } from './chains/library.js';
 import { evaluate } from './evaluate/expressions.js';
 import { hoistInto } from './evaluate/functions.js';
@@ -243,16 +243,9 @@ function declaredBy(declaration: ExportNamedDeclaration['declaration']): readonl
   return [...found];
 }
 
-const parsed = new Map<string, ReturnType<typeof parseScript>>();
+const PARSED_KEPT = 60;
+const parsed = new Kept<string, ReturnType<typeof parseScript>>(PARSED_KEPT);
 
 /** Trees of scripts, remembered: pages of one site share them. */
-function parsedOf(text: string, kind: 'script' | 'module'): ReturnType<typeof parseScript> {
-  const key = `${kind} ${text}`;
-  let known = parsed.get(key);
-  if (known === undefined) {
-    known = parseScript(text, kind);
-    if (parsed.size >= 60) parsed.delete(parsed.keys().next().value!);
-    parsed.set(key, known);
-  }
-  return known;
-}
+const parsedOf = (text: string, kind: 'script' | 'module'): ReturnType<typeof parseScript> =>
+  parsed.get(`${kind} ${text}`, () => parseScript(text, kind));
