@@ -5,6 +5,7 @@ import { toldComparison } from '../../formats/index.js';
 import type { Progress } from '../progress.js';
 import type { Terminal } from '../terminal.js';
 import { compareView } from '../views/compare.js';
+import { glance, glanceView } from './glance.js';
 import type { Request } from './request.js';
 import { auditWhole, type WholeRun } from './whole.js';
 
@@ -26,7 +27,8 @@ const CONCERNED = new Set([
 const SETTLED = 40;
 
 /**
- * Audits again whenever a file of the site changes, and tells what changed. Ends with the signal that ends the command.
+ * Audits again whenever a file of the site changes, and tells what changed: first what became of what was told before,
+ * which is soon seen, then everything. Ends with the signal that ends the command.
  * @param make reads anew what is asked for, as pages come and go
  */
 export async function watchPages(make: () => Promise<Request>, progress: Progress, terminal: Terminal): Promise<void> {
@@ -35,7 +37,6 @@ export async function watchPages(make: () => Promise<Request>, progress: Progres
   const folders = [...new Set(request.tasks.map(({ name, root }) => resolve(root ?? dirname(name))))];
   let last: WholeRun = await auditWhole(request.tasks, request.jobs, progress, 'auditing');
   progress.stop();
-  process.stderr.write(`Watching ${folders.join(', ')}; Ctrl-C ends.\n`);
   const watcher = watch(folders, {
     ignoreInitial: true,
     ignored: (path) => /[\\/](node_modules|\.[^\\/.][^\\/]*)([\\/]|$)/.test(path) || isOther(path),
@@ -52,15 +53,16 @@ export async function watchPages(make: () => Promise<Request>, progress: Progres
     const began = Date.now();
     try {
       request = await make();
+      const soon = await glance(request.tasks, last.run);
+      if (soon) process.stdout.write(`\n${glanceView(soon, since(began), terminal)}`);
       const next = await auditWhole(request.tasks, request.jobs, progress, 'auditing again');
       progress.stop();
       const told = toldComparison(compareRuns(last.run, next.run));
       const changed = told.cleared.length + told.fresh.length + told.moved.length > 0;
-      const time = `${((Date.now() - began) / 1000).toFixed(1)} s`;
       process.stdout.write(
         changed
-          ? `\n${compareView(told, 'before', `now (${time})`, terminal, true)}`
-          : `No change in the findings (${time}).\n`,
+          ? `\n${compareView(told, 'before', `now (${since(began)})`, terminal, true)}`
+          : `No change in the findings (${since(began)}).\n`,
       );
       last = next;
     } catch (error) {
@@ -74,12 +76,16 @@ export async function watchPages(make: () => Promise<Request>, progress: Progres
     }
   };
   watcher.on('all', () => void audit());
+  await new Promise<void>((done) => watcher.once('ready', done));
+  process.stderr.write(`Watching ${folders.join(', ')}; Ctrl-C ends.\n`);
   await new Promise<void>((done) => {
     process.once('SIGINT', done);
     process.once('SIGTERM', done);
   });
   await watcher.close();
 }
+
+const since = (began: number): string => `${((Date.now() - began) / 1000).toFixed(1)} s`;
 
 /** Whether a path is a file of a kind that no page is made of. */
 const isOther = (path: string): boolean =>

@@ -1,11 +1,23 @@
 import wrapAnsi from 'wrap-ansi';
-import { formatPosition, printWidths, type SharedFinding, wordOf } from '../../core/index.js';
+import { formatPosition, printWidths, type Finding, type SharedFinding, wordOf } from '../../core/index.js';
 import { comparisonCounts, mendedAt, sentences, type ToldComparison } from '../../formats/index.js';
 import { harmless, type Terminal } from '../terminal.js';
 import { findingView } from './audit.js';
 import { indent } from './layout.js';
 
 const MOST_STILL = 20;
+
+/** A finding in a line. */
+export function findingLine(finding: Finding, pages: readonly string[], { colours, columns, paint }: Terminal): string {
+  const at = mendedAt(finding);
+  const place = at ? `  ${colours.dim(formatPosition(at))}` : '';
+  const many = pages.length > 1 ? colours.dim(`  on ${pages.length} pages`) : '';
+  return indent(
+    `${paint(wordOf(finding))(wordOf(finding))}  ${colours.bold(finding.check)}  ${printWidths(finding.widths)} px: ${harmless(sentences(finding.says).title)}${place}${many}`,
+    2,
+    columns,
+  );
+}
 
 /** What changed between two runs: new findings in full, the others in a line each. @param brief without those still there */
 export function compareView(
@@ -17,16 +29,7 @@ export function compareView(
 ): string {
   const { colours, columns } = terminal;
   const head = `${colours.bold(harmless(before))} → ${colours.bold(harmless(after))}`;
-  const line = ({ finding, pages }: SharedFinding): string => {
-    const at = mendedAt(finding);
-    const place = at ? `  ${colours.dim(formatPosition(at))}` : '';
-    const many = pages.length > 1 ? colours.dim(`  on ${pages.length} pages`) : '';
-    return indent(
-      `${terminal.paint(wordOf(finding))(wordOf(finding))}  ${colours.bold(finding.check)}  ${printWidths(finding.widths)} px: ${harmless(sentences(finding.says).title)}${place}${many}`,
-      2,
-      columns,
-    );
-  };
+  const line = ({ finding, pages }: SharedFinding) => findingLine(finding, pages, terminal);
   const part = (title: string, lines: readonly string[], apart = '\n') =>
     lines.length > 0 ? [`${colours.bold(`${title}: ${lines.length}`)}\n${lines.join(apart)}`] : [];
   const range = { from: 0, to: 0 };

@@ -25,3 +25,4 @@ export {
   type SharedFinding,
 } from './site.js';
 export { compareRuns, type ComparedPage, type ComparedRuns } from './compare.js';
+export { recheck, type Recheck } from './recheck.js';

@@ -215,6 +215,12 @@ function lookAt(check: PageCheck, subjects: readonly Subject[], plan: Plan): Map
   return out;
 }
 
+/** What a check sees at one width in some poses, and where. */
+export const seenAt = (check: PageCheck, width: number, poses: ReadonlySet<string>, plan: Plan) =>
+  [...lookAt(check, plan.subjects(width, check.meta.asks, true, poses), plan).values()].map(
+    ({ observation: { message, state, at }, subject }) => ({ message, state, place: placeAt(at, subject.scene) }),
+  );
+
 function spotKey(spot: Spot): string {
   switch (spot.kind) {
     case 'element':
