@@ -35,6 +35,7 @@ import { cases as positioned } from './cases/positioned.js';
 import { cases as alignedBesideFloats } from './cases/aligned-beside-floats.js';
 import { cases as columnGroups } from './cases/column-groups.js';
 import { cases as legacyNumbers } from './cases/legacy-numbers.js';
+import { cases as htmlInPictures } from './cases/html-in-pictures.js';
 import { cases as quirks } from './cases/quirks.js';
 import { cases as squeezedControls } from './cases/squeezed-controls.js';
 import { cases as dateFields } from './cases/date-fields.js';
@@ -123,6 +124,7 @@ const THEMES: Readonly<Record<string, readonly LayoutCase[]>> = {
   'aligned beside floats': alignedBesideFloats,
   'groups of columns': columnGroups,
   'numbers of older attributes': legacyNumbers,
+  'HTML in pictures': htmlInPictures,
   captions,
   'edges at every break': clonedEdges,
   'small capitals': smallCaps,

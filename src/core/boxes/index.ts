@@ -44,3 +44,4 @@ export {
 } from './text/index.js';
 export type { Layout } from './layout.js';
 export { inPseudo, magnified } from './generate/zoom.js';
+export { UNDRAWN } from './generate/undrawn.js';

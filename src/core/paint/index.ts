@@ -1,4 +1,4 @@
-export { contentOf, locate, type Clip, type PaintNode, type Scroll } from './nodes.js';
+export { contentOf, locate, type Clip, type Frame, type FramesOf, type PaintNode, type Scroll } from './nodes.js';
 export { paintOrder, type Group, type PaintItem } from './order.js';
 export { stackingReasons, usedZIndex } from './stacking.js';
 export { elementOf, covers, clipped } from './hit.js';

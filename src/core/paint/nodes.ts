@@ -1,5 +1,6 @@
 import type { Rect } from '../base/index.js';
 import { resolveLength } from '../css/index.js';
+import type { ElementNode } from '../html/index.js';
 import {
   isInTopLayer,
   keepsToScreen,
@@ -71,6 +72,7 @@ export function locate(
   layout: DocumentLayout,
   viewport: { width: number; height: number },
   scroll: Scroll,
+  framesOf: FramesOf,
 ): readonly PaintNode[] {
   const port: Rect = { x: scroll.x, y: scroll.y, width: viewport.width, height: viewport.height };
   const around: Around = {
@@ -84,7 +86,7 @@ export function locate(
     port,
     within: FAR,
   };
-  const site: Site = { scroll, byBox: new Map(), paths: new Map(), detached: [] };
+  const site: Site = { framesOf, scroll, byBox: new Map(), paths: new Map(), detached: [] };
   const roots = layout.placed
     .map((placed) => node(placed.fragment, placed.x, placed.y, around, site))
     .filter((made) => made.box.parent === null);
@@ -93,7 +95,17 @@ export function locate(
   return [...roots, ...top];
 }
 
+/** A part of a picture that shows other content: its area in its own units, and how these lie in the document. */
+export interface Frame {
+  readonly matrix: Matrix;
+  readonly area: Rect;
+}
+
+/** Where parts of a picture lie whose content box and coordinates are given. */
+export type FramesOf = (picture: ElementNode, content: Rect, matrix: Matrix | null) => ReadonlyMap<ElementNode, Frame>;
+
 interface Site {
+  readonly framesOf: FramesOf;
   readonly scroll: Scroll;
   /** Children of the last node of each box. */
   readonly byBox: Map<Box, PaintNode[]>;
@@ -181,8 +193,14 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
     within: own && fragment.kind === 'box' && box.outer !== 'inline' ? withinOf(fragment, rect, clip) : around.within,
   };
   const children: PaintNode[] = [];
+  const frames =
+    box.inner === 'replaced' && box.element && fragment.children.length > 0
+      ? site.framesOf(box.element, contentOf(fragment, rect), matrix)
+      : null;
   for (const child of box.locked ? [] : fragment.children) {
-    const made = node(child.fragment, child.x, child.y, inside, site);
+    const frame = frames?.get(child.fragment.box.element!);
+    if (frames && !frame) continue;
+    const made = node(child.fragment, child.x, child.y, frame ? framed(inside, frame) : inside, site);
     (isDetached(made.box) && made.fragment.kind === 'box' ? site.detached : children).push(made);
   }
   const made: PaintNode = {
@@ -200,6 +218,15 @@ function node(fragment: Fragment, x: number, y: number, around: Around, site: Si
   if (around.top && isDetached(box)) site.detached.push(made);
   return made;
 }
+
+const framed = (around: Around, { area, matrix }: Frame): Around => ({
+  ...around,
+  x: area.x,
+  y: area.y,
+  matrix,
+  port: area,
+  within: area,
+});
 
 /** @spec css-position-3 §2.1 */
 function containingOf({ containing }: Fragment, rect: Rect, { within, top, port }: Around): Rect {

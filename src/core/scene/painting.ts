@@ -2,7 +2,7 @@ import type { Rect } from '../base/index.js';
 import type { Box, DocumentLayout } from '../boxes/index.js';
 import type { Medium } from '../css/index.js';
 import type { ElementNode } from '../html/index.js';
-import { locate, paintOrder, PointIndex, type PaintItem, type PaintNode } from '../paint/index.js';
+import { locate, paintOrder, PointIndex, type FramesOf, type PaintItem, type PaintNode } from '../paint/index.js';
 import type { Setting } from './setting.js';
 
 /**
@@ -26,11 +26,14 @@ export class Painting {
     readonly layout: DocumentLayout,
     readonly medium: Medium,
     readonly setting: Setting,
+    readonly framesOf: FramesOf,
   ) {}
 
   /** The root of the page, then what lies in the top layer. */
   get roots(): readonly PaintNode[] {
-    return (this.#roots ??= this.#inOrderOfOpening(locate(this.layout, this.medium, this.setting.scroll)));
+    return (this.#roots ??= this.#inOrderOfOpening(
+      locate(this.layout, this.medium, this.setting.scroll, this.framesOf),
+    ));
   }
 
   /** What was opened last stands on top. @spec css-position-4 §4.2 */

@@ -21,6 +21,7 @@ import {
   covers,
   elementOf,
   type Backdrop,
+  type FramesOf,
   type PaintItem,
   type PaintNode,
   type Point,
@@ -62,7 +63,7 @@ export class Scene extends Glance {
 
   constructor(
     readonly made: SceneParts,
-    readonly painting = new Painting(made.layout, made.styles.medium, made.setting),
+    readonly painting = new Painting(made.layout, made.styles.medium, made.setting, framesIn(made)),
   ) {
     super(made.document, made.styles, made.metrics);
     this.setting = made.setting;
@@ -329,6 +330,12 @@ export class Scene extends Glance {
     return { width: Math.round(cut === 'clip' ? this.layout.width : width), height: Math.round(height) };
   }
 }
+
+/** Where what pictures embed lies. */
+const framesIn =
+  ({ document, styles, files, metrics }: SceneParts): FramesOf =>
+  (svg, content, matrix) =>
+    new Graphics({ document, style: (e) => styles.of(e), files, metrics }, svg, content, matrix).frames;
 
 const isPicture = ({ namespace, tag, parent }: ElementNode): boolean =>
   namespace === 'svg' && tag === 'svg' && parent?.namespace !== 'svg';

@@ -1,5 +1,5 @@
 import type { Rect } from '../../base/index.js';
-import type { Sizing } from '../../css/index.js';
+import { isLengthPercentage, resolveLength, type Sizing } from '../../css/index.js';
 import { containerOf, isInFlow, scrollsContent, type Box } from '../box.js';
 import {
   carriedFrom,
@@ -293,12 +293,27 @@ function layoutReplaced(box: Box, frame: Frame, space: Space, layout: Layout): F
   return makeFragment({
     box,
     ...size,
+    children: box.children.map((child) => embeddedIn(child, box, size, layout)),
     margin,
     border: frame.border,
     padding: frame.padding,
     baseline,
     lastBaseline: baseline,
   });
+}
+
+/** What a picture embeds, in the picture's own units: where it stands there is known to who draws the picture. @spec svg-2 §12.4 */
+function embeddedIn(child: Box, picture: Box, shown: { width: number; height: number }, layout: Layout): Placed {
+  const [, , across, along] = (picture.element?.attributes.get('viewBox') ?? '')
+    .trim()
+    .split(/[\s,]+/)
+    .map(Number);
+  const sizeBy = (value: Sizing, basis: number) =>
+    isLengthPercentage(value) ? Math.max(0, resolveLength(value, basis)) : 0;
+  const width = sizeBy(child.style.width, across ?? shown.width);
+  const height = sizeBy(child.style.height, along ?? shown.height);
+  const fragment = layout.place(child, { width, height, fixedWidth: width, fixedHeight: height, definite: true });
+  return { fragment, x: 0, y: 0 };
 }
 
 /** Shares of a height that is not known yet refer to that of the cell, where this asks for one; px, NaN without. */

@@ -1,13 +1,7 @@
 import { originOf, withValues, type ComputedStyle, type StyleTree } from '../../cascade/index.js';
 import type { Display, PseudoElement } from '../../css/index.js';
 import type { LimitLog } from '../../base/index.js';
-import {
-  descendants,
-  isForScriptless,
-  type ElementNode,
-  type HtmlDocument,
-  type MarkupView,
-} from '../../html/index.js';
+import { isForScriptless, type ElementNode, type HtmlDocument, type MarkupView } from '../../html/index.js';
 import { type Box, type Inner, type NaturalSize, type Outer } from '../box.js';
 import { styleInFlow } from '../flows/modes.js';
 import { type TextMetrics } from '../text/index.js';
@@ -26,6 +20,7 @@ import { isPlain, isReplaced, naturalSize, type Part, type ImageSizes, type Pict
 import { groupLabel, isListBox, labelOf, rowsOf } from './list-box.js';
 import { type Building, make, push } from './make.js';
 import { complete } from './anonymous.js';
+import { UNDRAWN } from './undrawn.js';
 
 export interface BoxTree {
   readonly root: Box;
@@ -227,7 +222,7 @@ function elementBox(parent: Box, element: ElementNode, building: Building): void
   });
   push(parent, box);
   building.principal[element.index] = box;
-  if (element.namespace === 'svg') noteForeign(element, building);
+  if (element.namespace === 'svg') embedded(box, element, building);
   if (replaced) return;
   if (alternative) {
     fillWithAlternative(box, alternative, building);
@@ -313,11 +308,22 @@ function notePerspective(element: ElementNode, { styles, limits }: Building): vo
   );
 }
 
-/** What a picture embeds from other languages has no boxes here. */
-function noteForeign(svg: ElementNode, { limits }: Building): void {
-  for (const element of descendants(svg))
-    if (element.tag === 'foreignObject' && element.elements.length > 0)
-      limits.add('unsupported', 'foreignObject', 'what it holds has no boxes', element.startTag);
+/** What a picture embeds of HTML stands in boxes of its own; the picture puts them into their place. @spec svg-2 §12.4 */
+function embedded(picture: Box, element: ElementNode, building: Building): void {
+  for (const child of element.elements) {
+    const style = building.styles.of(child);
+    if (child.namespace !== 'svg' || style.display === 'none' || UNDRAWN.has(child.tag)) continue;
+    if (child.tag !== 'foreignObject') embedded(picture, child, building);
+    else if (child.elements.length > 0) {
+      const own = withValues(style, { position: 'relative', top: 'auto', right: 'auto', bottom: 'auto', left: 'auto' });
+      const box = push(
+        picture,
+        make(building, { element: child, style: own, outer: 'block', inner: 'flow', parent: picture }),
+      );
+      fill(box, child, building);
+      complete(box, building);
+    }
+  }
 }
 
 const isOpen = (style: ComputedStyle): boolean => style.overflowX === 'visible' && style.overflowY === 'visible';

@@ -1,5 +1,5 @@
 import { contains, unite, type Rect } from '../../base/index.js';
-import type { TextMetrics } from '../../boxes/index.js';
+import { UNDRAWN, type TextMetrics } from '../../boxes/index.js';
 import type { ComputedStyle } from '../../cascade/index.js';
 import type { ElementNode } from '../../html/index.js';
 import {
@@ -10,6 +10,7 @@ import {
   invert,
   isTransformed,
   multiply,
+  type Frame,
   type Matrix,
   type Point,
 } from '../../paint/index.js';
@@ -35,12 +36,6 @@ interface Pressable {
   readonly bounds: Rect;
 }
 
-/** Elements that draw nothing where they stand. @spec svg-2 §5.1 (never-rendered elements) */
-const UNSEEN = new Set(
-  'defs symbol clipPath mask marker pattern linearGradient radialGradient stop title desc metadata style script filter animate animateMotion animateTransform set view template'.split(
-    ' ',
-  ),
-);
 const DEEPEST = 40;
 
 /** Whether an element stands inside an SVG picture, whose outermost element is a box of the page. */
@@ -54,6 +49,8 @@ export const isGraphic = (element: ElementNode): boolean =>
 export class Graphics {
   /** Document px. */
   readonly rects = new Map<ElementNode, Rect>();
+  /** Where pictures and what is embedded of HTML stand, in their own units, and how these lie in the document. */
+  readonly frames = new Map<ElementNode, Frame>();
   readonly #pressable: Pressable[] = [];
   /** Where what is walked stands: in the page, or in a file that it repeats parts of. */
   #from: GraphicFile;
@@ -78,7 +75,7 @@ export class Graphics {
   /** @param as the `use` element that what it repeats belongs to; gives bounds in the coordinates around the element */
   #walk(element: ElementNode, around: Matrix, port: Viewport, as: ElementNode | null, depth: number): Rect | null {
     const style = this.#from.style(element);
-    if (element.namespace !== 'svg' || UNSEEN.has(element.tag) || depth > DEEPEST) return null;
+    if (element.namespace !== 'svg' || UNDRAWN.has(element.tag) || depth > DEEPEST) return null;
     if (style.display === 'none') return null;
     const own = isTransformed(style) ? boxMatrix(style, { x: 0, y: 0, width: port.width, height: port.height }) : null;
     const matrix = own ? multiply(around, own) : around;
@@ -121,6 +118,7 @@ export class Graphics {
       case 'image':
       case 'foreignObject': {
         const area = this.#area(element, style, port);
+        if (!as) this.frames.set(element, { matrix, area });
         press(area, null);
         return area;
       }
@@ -129,7 +127,7 @@ export class Graphics {
       case 'use':
         return this.#used(element, style, matrix, port, as ?? element, depth);
       case 'switch': {
-        const first = element.elements.find((e) => !UNSEEN.has(e.tag) && !e.attributes.has('systemLanguage'));
+        const first = element.elements.find((e) => !UNDRAWN.has(e.tag) && !e.attributes.has('systemLanguage'));
         return this.#children(first ? [first] : [], matrix, port, as, depth);
       }
       default:
