@@ -24,7 +24,7 @@ export const needsScript = defineCheck(
     worse: null,
     messages: {
       hidden: {
-        says: 'With scripts off, {count} of the {all} links of {menu} are out of view and nothing opens them.',
+        says: 'With scripts off, {links} of {menu} {are} out of view and nothing opens {them}.',
         mends:
           'Show the menu as it is shipped and let the script fold it away (a class set by the script), or open it by details, popover or a checkbox.',
         criteria: [],
@@ -41,6 +41,11 @@ export const needsScript = defineCheck(
 
 /** Of a menu's links this share must be out of reach before it is a fault of the menu. */
 const MOST = 0.5;
+
+function share(lost: number, all: number): Readonly<Record<'links' | 'are' | 'them', string>> {
+  const links = lost < all ? `${lost} of the ${all} links` : all > 1 ? `all ${all} links` : 'the one link';
+  return lost > 1 ? { links, are: 'are', them: 'them' } : { links, are: 'is', them: 'it' };
+}
 
 function inspect(subject: Subject): readonly Observation[] {
   const { scene, menus, routes, page } = subject;
@@ -66,7 +71,7 @@ function inspect(subject: Subject): readonly Observation[] {
         menus: [menu],
         state: 'normal',
         message: 'hidden',
-        data: { count: lost.length, all: links.length, menu: menu.label || 'the menu' },
+        data: { ...share(lost.length, links.length), menu: menu.label || 'the menu' },
       },
     ];
   });
