@@ -220,4 +220,20 @@ export const cases: readonly LayoutCase[] = [
       e56: [16, 616.97, 1248, 24],
     },
   },
+  {
+    name: 'columns are those of what stands below the legend',
+    css: 'body{font:16px/20px Arial}p{margin:0}',
+    body: '<fieldset id=e0 style="columns:3 8em"><legend></legend>quay (return) rope harbour lighthouse winter well-known</fieldset><fieldset id=e1 style="columns:2"><legend id=e2>L</legend><p id=e3>quay (return) rope harbour</p><p id=e4>lighthouse</p><p id=e5>winter well-known</p></fieldset><fieldset id=e6 style="columns:2;float:left"><legend>L</legend><p id=e7>quay</p><p id=e8>rope</p></fieldset>',
+    boxes: {
+      e0: [2, 0, 796, 59.59],
+      e1: [2, 59.59, 796, 77.59],
+      e2: [16, 59.59, 12.91, 20],
+      e3: [16, 85.19, 376, 20],
+      e4: [16, 105.19, 376, 20],
+      e5: [408, 85.19, 376, 20],
+      e6: [2, 137.19, 113.41, 57.59],
+      e7: [16, 162.78, 34.7, 20],
+      e8: [66.7, 162.78, 34.7, 20],
+    },
+  },
 ];

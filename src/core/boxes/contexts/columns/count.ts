@@ -1,6 +1,7 @@
 import { resolveLength } from '../../../css/index.js';
 import type { Box } from '../../box.js';
 import { snap } from '../../fragment.js';
+import { legendOf } from '../fieldset.js';
 import type { Intrinsic } from '../../layout.js';
 
 /** Columns of a multi-column container: how many, how wide and how far apart, px. */
@@ -10,9 +11,14 @@ export interface Columns {
   readonly gap: number;
 }
 
-/** Whether a box divides its content into columns. @spec css-multicol-1 §2 */
-export const isMulticol = ({ anonymous, inner, outer, style }: Box): boolean =>
-  !anonymous &&
+/** Whether a box divides its content into columns; of a fieldset with a legend it is what holds the rest. @spec css-multicol-1 §2, html §15.3.13 */
+export const isMulticol = (box: Box): boolean =>
+  (box.anonymous ? legendBefore(box) : legendOf(box) === null) && asksColumns(box);
+
+const legendBefore = ({ parent, id }: Box): boolean =>
+  parent !== null && legendOf(parent) !== null && parent.children[1]!.id === id;
+
+const asksColumns = ({ inner, outer, style }: Box): boolean =>
   inner === 'flow' &&
   outer !== 'inline' &&
   (typeof style.columnCount === 'number' || typeof style.columnWidth !== 'string');
