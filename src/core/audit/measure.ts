@@ -180,15 +180,11 @@ export function resolvedStyle(element: ElementNode, scene: Scene): Readonly<Reco
   return out;
 }
 
+/** Only items of flex and grid containers tell an automatic minimum as such, as browsers have it. @spec css-sizing-3 §5.2 */
 function keepsAutoMinimum(element: ElementNode, scene: Scene): boolean {
-  const box = scene.fragment(element)?.box;
-  if (!box) return false;
+  const parent = scene.fragment(element)?.box.parent;
   const { position } = scene.style(element);
-  const item = ['flex', 'grid'].includes(box.parent?.inner ?? '') && !['absolute', 'fixed'].includes(position);
-  const { auto, ratio } = box.style.aspectRatio;
-  // What attributes say of a picture counts where there is one.
-  const shown = element.tag !== 'video' && box.natural?.ratio !== null && !box.natural?.framed;
-  return item || (ratio !== null && (!auto || shown));
+  return ['flex', 'grid'].includes(parent?.inner ?? '') && !['absolute', 'fixed'].includes(position);
 }
 
 function used(

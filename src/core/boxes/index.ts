@@ -1,7 +1,7 @@
 export { generateBoxes, type BoxTree } from './generate/tree.js';
 export { svgSize, type ImageSizes, type PictureSizes } from './generate/natural.js';
 export { layoutDocument, makeLayout, type DocumentLayout } from './contexts/independent.js';
-export { legendOf } from './contexts/fieldset.js';
+export { legendOf } from './generate/fieldset.js';
 export { containsLayout } from './used/containment.js';
 export { newMemory, type LayoutMemory } from './memory.js';
 export { pairTwins } from './generate/twins.js';

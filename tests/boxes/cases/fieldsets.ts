@@ -236,4 +236,16 @@ export const cases: readonly LayoutCase[] = [
       e8: [66.7, 162.78, 34.7, 20],
     },
   },
+  {
+    name: 'the first line below a legend is indented',
+    css: 'body{font:16px/20px Arial}p{margin:0}fieldset{width:277px;text-indent:2em}',
+    body: '<fieldset id=e0><legend></legend><b id=e1>fog</b> of island ladder island of island fog fare: rope no. morning</fieldset><fieldset id=e2><legend>L</legend><p id=e3><b id=e4>fog</b> of island</p></fieldset>',
+    boxes: {
+      e0: [2, 0, 305, 59.59],
+      e1: [48, 8.59, 24.88, 17],
+      e2: [2, 59.59, 305, 57.59],
+      e3: [16, 85.19, 277, 20],
+      e4: [48, 86.19, 24.88, 17],
+    },
+  },
 ];

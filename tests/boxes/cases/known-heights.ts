@@ -117,4 +117,16 @@ export const cases: readonly LayoutCase[] = [
     body: '<div id=a>rope</div><p id=b>x',
     boxes: { a: [0, 0, 32, 16], b: [0, 32, 800, 20] },
   },
+  {
+    name: 'shares of a height and ratios, and blocks that stretch all the same',
+    css: 'body{font:16px/20px Arial}',
+    body: '<div style="height:260px"><div id=e0 style="height:75%;aspect-ratio:2"></div><div id=e1 style="height:10%;aspect-ratio:2;max-width:40px">x</div></div><div><div id=e2 style="height:75%;aspect-ratio:20">auto</div></div><div id=e3 style="height:42px;aspect-ratio:3/4;justify-self:stretch"></div><div id=e4 style="height:42px;aspect-ratio:3/4;justify-self:center"></div>',
+    boxes: {
+      e0: [0, 0, 390, 195],
+      e1: [0, 195, 40, 26],
+      e2: [0, 260, 800, 40],
+      e3: [0, 300, 800, 42],
+      e4: [384.25, 342, 31.5, 42],
+    },
+  },
 ];

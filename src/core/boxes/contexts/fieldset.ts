@@ -1,6 +1,5 @@
 import type { Box } from '../box.js';
 import { carriedFrom, type Fragment, type Placed } from '../fragment.js';
-import { isLegend } from '../generate/fieldset.js';
 import { relativeOffset } from '../used/relative.js';
 import { containedHeight } from '../used/containment.js';
 import { specifiedMargins } from '../used/edges.js';
@@ -8,13 +7,6 @@ import { clampHeight, frameHeight, frameWidth } from '../used/sizes.js';
 import { containerFragment } from './container-fragment.js';
 import { filledHeight, percentBasis, specifiedHeight } from './flow-sizes.js';
 import type { Job } from './job.js';
-
-/** The rendered legend of a fieldset; null without one. */
-export function legendOf(box: Box): Box | null {
-  const [legend, content] = box.children;
-  const parted = box.element?.tag === 'fieldset' && !box.pseudo && box.children.length === 2 && content?.anonymous;
-  return parted && legend && isLegend(legend) ? legend : null;
-}
 
 /** Lays out a fieldset: the legend lies over the upper border, which makes room for it. @spec html §15.3.13 */
 export function layoutFieldset(job: Job, legend: Box): Fragment {

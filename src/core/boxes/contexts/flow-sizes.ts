@@ -146,12 +146,16 @@ export function horizontalMargins(
 
 /** How a block-level box is justified in its containing block, where it does not simply fill it. @spec css-align-3 §6.1 */
 function blockJustification(box: Box): Alignment | null {
+  const made = askedJustification(box);
+  return !made || made.to === 'normal' || made.to === 'stretch' ? null : made;
+}
+
+function askedJustification(box: Box): Alignment | null {
   const { parent, style } = box;
   if (box.anonymous || !parent) return null;
   const asked = style.justifySelf === 'auto' ? parent.style.justifyItems.replace(/^legacy ?/, '') : style.justifySelf;
   if (asked === '' || asked === 'normal' || asked === 'auto') return null;
-  const made = alignmentOf(asked, 'inline', aligningOf(parent), aligningOf(box));
-  return made.to === 'normal' || made.to === 'stretch' ? null : made;
+  return alignmentOf(asked, 'inline', aligningOf(parent), aligningOf(box));
 }
 
 /**
@@ -164,7 +168,8 @@ export function blockWidth(box: Box, containing: number, frame: Frame, layout: L
   const available = containing - horizontal(margins);
   if (box.anonymous) return Math.max(available, 0);
   const content = () => layout.intrinsic(box, { basis });
-  const byRatio = widthByRatio(box, frame, content);
+  const stretches = box.style.width === 'auto' && askedJustification(box)?.to === 'stretch';
+  const byRatio = stretches ? null : widthByRatio(box, frame, basis, content);
   // With a ratio and a height, the words for sizes by content mean the width that follows from these.
   const intrinsic = byRatio === null ? content : () => alone(byRatio - frameWidth(frame));
   const width =
@@ -186,9 +191,9 @@ const fitting = (available: number, { min, max }: Intrinsic, extra: number): num
   shrinkToFit(min + extra, max + extra, available);
 
 /** A fixed height and a preferred ratio give the width. @spec css-sizing-4 §4.2 */
-function widthByRatio(box: Box, frame: Frame, intrinsic: () => Intrinsic): number | null {
+function widthByRatio(box: Box, frame: Frame, basis: number, intrinsic: () => Intrinsic): number | null {
   const ratio = preferredRatio(box);
-  const height = ratio === null ? null : heightFor(box, box.style.height, NaN, frame);
+  const height = ratio === null ? null : heightFor(box, box.style.height, basis, frame);
   if (ratio === null || height === null) return null;
   const least = yieldsToContent(box, box.style.minWidth) ? intrinsic().min + frameWidth(frame) : 0;
   return Math.max(least, acrossRatio(box, height, ratio, frame));

@@ -32,7 +32,8 @@ import {
   type Frame,
 } from '../used/sizes.js';
 import type { Job } from './job.js';
-import { layoutFieldset, legendOf } from './fieldset.js';
+import { legendOf } from '../generate/fieldset.js';
+import { layoutFieldset } from './fieldset.js';
 import { layoutFlex } from './flex.js';
 import { layoutFlowRoot } from './flow.js';
 import {

@@ -6,6 +6,17 @@ import { make, type Building } from './make.js';
 export const isLegend = (box: Box): boolean =>
   box.element?.tag === 'legend' && box.element.namespace === 'html' && !box.pseudo && !box.anonymous && isInFlow(box);
 
+/** The rendered legend of a fieldset; null without one. */
+export function legendOf(box: Box): Box | null {
+  const [legend, content] = box.children;
+  const parted = box.element?.tag === 'fieldset' && !box.pseudo && box.children.length === 2 && content?.anonymous;
+  return parted && legend && isLegend(legend) ? legend : null;
+}
+
+/** Whether a box is what a fieldset holds beside its legend: it stands for the fieldset then. */
+export const isBesideLegend = ({ anonymous, parent, id }: Box): boolean =>
+  anonymous && parent !== null && legendOf(parent) !== null && parent.children[1]!.id === id;
+
 /** A fieldset with a rendered legend holds it and, in a box of its own that is laid out as it asks, the rest. */
 export function partFieldset(box: Box, building: Building): void {
   const { element } = box;

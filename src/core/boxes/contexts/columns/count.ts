@@ -1,7 +1,7 @@
 import { resolveLength } from '../../../css/index.js';
 import type { Box } from '../../box.js';
 import { snap } from '../../fragment.js';
-import { legendOf } from '../fieldset.js';
+import { isBesideLegend, legendOf } from '../../generate/fieldset.js';
 import type { Intrinsic } from '../../layout.js';
 
 /** Columns of a multi-column container: how many, how wide and how far apart, px. */
@@ -13,10 +13,7 @@ export interface Columns {
 
 /** Whether a box divides its content into columns; of a fieldset with a legend it is what holds the rest. @spec css-multicol-1 §2, html §15.3.13 */
 export const isMulticol = (box: Box): boolean =>
-  (box.anonymous ? legendBefore(box) : legendOf(box) === null) && asksColumns(box);
-
-const legendBefore = ({ parent, id }: Box): boolean =>
-  parent !== null && legendOf(parent) !== null && parent.children[1]!.id === id;
+  (box.anonymous ? isBesideLegend(box) : legendOf(box) === null) && asksColumns(box);
 
 const asksColumns = ({ inner, outer, style }: Box): boolean =>
   inner === 'flow' &&
