@@ -535,3 +535,18 @@ describe('what cannot be followed is said', () => {
     expect(adds("b.textContent = 'Go on'")).toEqual([]);
   });
 });
+
+test.each([
+  ['taken out one by one', 'while (p.firstChild) p.removeChild(p.firstChild)', 0],
+  [
+    'put into something made',
+    "const d = document.createElement('div'); while (p.firstChild) d.appendChild(p.firstChild)",
+    0,
+  ],
+  ['put last in their own place', 'for (let i = 0; i < 9; i++) p.appendChild(p.firstChild)', 1],
+  ['emptied at once', "p.innerHTML = ''", 0],
+])('children %s', (_name, script, left) => {
+  const on = page(`${script}; p.title = p.childNodes.length`, {});
+  expect(on.restingPose(setting(1000)).changed?.get(find(on, '#p'))?.get('title')).toBe(String(left));
+  expect(on.limits.filter(({ consequence }) => consequence.includes('does not end'))).toEqual([]);
+});

@@ -169,9 +169,9 @@ function setContent(reading: Reading, self: Target, value: Value): void {
   const given = text(value);
   const { node } = self;
   if (given !== null && node.elements.length === 0 && collapseSpace(given) === collapseSpace(textContent(node))) return;
-  if (given === '' && node.elements.length > 0) {
+  if (given === '') {
     emptyOut(reading, node);
-    return;
+    if (node.elements.length > 0) return;
   }
   reading.written.add(node);
   if (isMenuMarkup(value)) furnish(reading, self);
