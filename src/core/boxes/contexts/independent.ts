@@ -311,8 +311,8 @@ function embeddedIn(child: Box, picture: Box, shown: { width: number; height: nu
     .map(Number);
   const sizeBy = (value: Sizing, basis: number) =>
     isLengthPercentage(value) ? Math.max(0, resolveLength(value, basis)) : 0;
-  const width = sizeBy(child.style.width, across ?? shown.width);
-  const height = sizeBy(child.style.height, along ?? shown.height);
+  const width = sizeBy(child.style.width, across || shown.width);
+  const height = sizeBy(child.style.height, along || shown.height);
   const fragment = layout.place(child, { width, height, fixedWidth: width, fixedHeight: height, definite: true });
   return { fragment, x: 0, y: 0 };
 }
