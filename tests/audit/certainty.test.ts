@@ -52,6 +52,10 @@ describe('what hangs on a sheet or a script that could not be read', () => {
     '',
     `<button class=menu-toggle aria-controls=list>Menu</button><nav><ul id=list>${links('Home', 'Fares')}</ul></nav>`,
   ).replace('<nav aria-label="Main"><ul></ul></nav>', '');
+  const HOVERED = menuPage(
+    '.sub{display:none}li:hover>.sub{display:block}',
+    `<li><a href=f.html>Fares</a><ul class=sub>${links('Passes', 'Groups')}</ul></li>${links('Home')}`,
+  );
   const told = (html: string, only: string): string[] =>
     auditPage(pageFrom(html), { at: [1000], only: [only] }).findings.map(
       ({ verdict: word, says }) =>
@@ -102,6 +106,19 @@ describe('what hangs on a sheet or a script that could not be read', () => {
       `${menuPage(FAINT, `<li><a href=f.html>Fares</a></li>${links('Home')}`)}<script>document.body.append(document.querySelector('nav'))</script>`,
       'text-contrast',
       ['look'],
+    ],
+    [
+      'a script shows or hides the panel, nobody knows which',
+      `${HOVERED}<script>if(Math.random()>.5)document.querySelector('.sub').style.display='block'</script>`,
+      'hover-only-opening',
+      ['look'],
+    ],
+    ['a panel that no script touches', HOVERED, 'hover-only-opening', ['fault']],
+    [
+      'a script that does something unknown elsewhere',
+      `${HOVERED}<script>document.querySelector('h1').hidden=Math.random()>.5</script>`,
+      'hover-only-opening',
+      ['fault'],
     ],
     ['no script is lost', SHUT, 'toggle-dead', ['fault']],
     [

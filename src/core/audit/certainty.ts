@@ -91,8 +91,8 @@ const listed = ([first, ...others]: readonly string[]): string =>
 
 /**
  * What a finding adds when it may be another with what the page asks for and could not be read or followed: a script,
- * what attributes tell a library to do, an element that is moved, or a sheet where most classes at the place are named
- * by no sheet at hand; null where it would be the same.
+ * what attributes tell a library to do, what a script does to the element, or a sheet where most classes at the place
+ * are named by no sheet at hand; null where it would be the same.
  */
 export function lackingFor({ meta }: PageCheck, observation: Observation, { page }: Subject): string | null {
   const leans = observation.leansOn ?? meta.leansOn ?? ['sheets'];
@@ -103,10 +103,27 @@ export function lackingFor({ meta }: PageCheck, observation: Observation, { page
     return `The script ${listed(scripts)} could not be read: look at it with all scripts.`;
   if (leans.includes('scripts') && told.length > 0)
     return `What attributes such as “${told[0]!}” tell a library to do is not followed: look at it with scripts running.`;
+  if (leans.includes('scripts') && isDoubted(observation, page))
+    return 'A script changes it in a way that could not be followed: look at it with scripts running.';
   if (!leans.includes('sheets') || sheets.length === 0) return null;
   return isBare(concerned(observation), named) || rootsOf(observation).some((e) => isBarePicture(e, named))
     ? `The sheet ${listed(sheets)} could not be read: look at it with all sheets.`
     : null;
+}
+
+/** Whether scripts change the element, what it opens, or something in it or around it, and how could not be told. */
+const isDoubted = (observation: Observation, { hearing: { doubted } }: Page): boolean =>
+  doubted.size > 0 && [...concerned(observation), ...opened(observation)].some((e) => doubted.has(e));
+
+/** What belongs to the items and toggles that an observation is about, and all that is in it. */
+function opened(observation: Observation): readonly ElementNode[] {
+  const about = new Set(rootsOf(observation));
+  return observation.menus
+    .flatMap(({ items, toggles }) => [
+      ...items.flatMap(({ element, submenu }) => (submenu && about.has(element) ? [submenu] : [])),
+      ...toggles.flatMap(({ element, panel }) => (panel && about.has(element) ? [panel] : [])),
+    ])
+    .flatMap((panel) => [panel, ...descendants(panel)]);
 }
 
 /** Hooks of scripts and leftovers are named by no sheet either: only where so many are is something of a sheet missing. */

@@ -33,6 +33,11 @@ export class Hearing {
     });
   }
 
+  /** Elements that scripts change in ways that could not be followed, as far as anyone asked for moves. */
+  get doubted(): ReadonlySet<ElementNode> {
+    return this.scripted?.doubted ?? new Set();
+  }
+
   /** Whether events of some types on an element are heard anywhere: by itself, around it or on its behalf. */
   of(element: ElementNode, types: readonly string[]): boolean {
     return this.#looks.some((look) => this.scripted!.program.listens(types, element, look));

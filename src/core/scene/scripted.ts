@@ -32,6 +32,7 @@ export class Scripted {
   #thresholds: readonly SheetThreshold[] | null = null;
   readonly #changes = new WeakMap<MarkupChanges, MarkupChanges>();
   readonly #told = new Set<string>();
+  readonly #doubted = new Set<ElementNode>();
   #asked: Asked | null = null;
   readonly #poses = new WeakMap<After, PoseState>();
   readonly #made: MadeStyles;
@@ -43,6 +44,11 @@ export class Scripted {
     readonly log: LimitLog,
   ) {
     this.#made = new MadeStyles(page);
+  }
+
+  /** Elements that scripts change in ways that could not be followed, as far as moves were asked for. */
+  get doubted(): ReadonlySet<ElementNode> {
+    return this.#doubted;
   }
 
   /** Widths at which the scripts decide otherwise. */
@@ -135,7 +141,10 @@ export class Scripted {
     let pose = this.#poses.get(after);
     if (!pose) {
       pose = poseOf(after.standing, this.#allowed(after.standing.changed));
-      for (const one of after.unread) note(this.log, one);
+      for (const one of after.unread) {
+        note(this.log, one);
+        if (one.element) this.#doubted.add(one.element);
+      }
       this.#poses.set(after, pose);
     }
     return pose;
@@ -164,6 +173,7 @@ export class Scripted {
     const key = `${element.index} ${name}`;
     if (!known && !this.#told.has(key)) {
       this.#told.add(key);
+      this.#doubted.add(element);
       this.log.add(
         'unread',
         `script: ${name} of ${selectorOf(element)}`,
