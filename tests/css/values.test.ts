@@ -148,6 +148,21 @@ describe('lengths', () => {
     expect(resolveLength(readLength(item('min(50%, 10px)'))!(context), NaN)).toBeNaN();
   });
 
+  test.each<[string, string]>([
+    ['min(20%, 3em)', 'min(20%, 60px)'],
+    ['max(0px, 50% - 10px)', 'max(0px, 50% - 10px)'],
+    ['min(1em + 100%, max(20%, 4px))', 'min(100% + 20px, max(20%, 4px))'],
+    ['calc(min(10%, 20px) - 1em)', 'calc(-20px + min(10%, 20px))'],
+    ['calc(100% - max(10px, 5%) * 2)', 'calc(100% - (2 * max(10px, 5%)))'],
+    ['calc(min(10%, 5px) / 2 + max(10px, 5%))', 'calc((0.5 * min(10%, 5px)) + max(10px, 5%))'],
+    ['clamp(none, 50%, 10px)', 'min(50%, 10px)'],
+    ['max(calc(10% + 5px))', 'calc(10% + 5px)'],
+    ['round(up, 33%, 10px)', 'round(up, 33%, 10px)'],
+    ['min((100% - 20px) / 3, 200px)', 'min(33.3333% - 6.66667px, 200px)'],
+  ])('%s is told as %s', (text, expected) => {
+    expect(printLength(readLength(item(text), { negative: false })!(context))).toBe(expected);
+  });
+
   test('negative values are refused where asked', () => {
     expect(readLength(item('-1px'), { negative: false })).toBeNull();
     expect(readLength(item('-1%'), { negative: false })).toBeNull();

@@ -57,12 +57,14 @@ export interface Intrinsic {
   readonly max: number;
 }
 
-/** Heights known while widths are still to be found, px. */
+/** What is known while widths are still to be found, px. */
 export interface Across {
   /** What percentage heights of the box refer to, NaN where that is not definite. */
   readonly basis: number;
   /** Border-box height that its container gives the box. */
   readonly fixed?: number | undefined;
+  /** What shares of a width refer to, where the container is not being sized itself. */
+  readonly width?: number;
 }
 
 export const UNKNOWN: Across = Object.freeze({ basis: NaN });

@@ -243,4 +243,10 @@ export const cases: readonly LayoutCase[] = [
       e109: [648, 1123.56, 622, 20],
     },
   },
+  {
+    name: 'columns that reach across columns themselves, and items without content',
+    css: '#a,#c{columns:3 8em}#a,#b{column-span:all}#d,#e{display:list-item;columns:100px}',
+    body: '<div id=a>fare</div><div id=c>tide<div id=b style="columns:2"><p>a<p>b</div></div><div id=d></div><div id=e>a</div>',
+    boxes: { a: [0, 0, 800, 20], c: [0, 20, 800, 64], b: [0, 40, 800, 44], d: [0, 84, 800, 0], e: [0, 84, 800, 20] },
+  },
 ];

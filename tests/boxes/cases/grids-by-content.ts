@@ -155,4 +155,17 @@ export const cases: readonly LayoutCase[] = [
     body: '<details id=a style="gap:1em 4px;display:grid" open=""></details><details id=b style="gap:8px;display:grid" open=""></details>',
     boxes: { a: [0, 0, 800, 36], b: [0, 36, 800, 28] },
   },
+  {
+    name: 'shares of the room decide how often columns repeat',
+    css: '.g{display:grid;float:left;clear:left;grid-template-columns:repeat(auto-fill,120px)}.r{display:flex;clear:left}.p{position:relative;height:20px;clear:left}.p .g{position:absolute;max-width:90%}',
+    body: '<div class=g id=a style="min-width:30%"><i></i>a</div><div class=g id=b style="max-width:30%"><i></i>a</div><div class=g id=c style="width:min-content;min-width:calc(10% + 200px)"><i></i>a</div><div style="float:left;clear:left"><div class=g id=d style="float:none;max-width:30%">a</div></div><div class=r><div class=g id=e style="max-width:30%">a</div></div><div class=p><div class=g id=f>a</div></div>',
+    boxes: {
+      a: [0, 0, 240, 20],
+      b: [0, 20, 240, 20],
+      c: [0, 40, 360, 20],
+      d: [0, 60, 36, 20],
+      e: [0, 80, 240, 20],
+      f: [0, 100, 720, 20],
+    },
+  },
 ];

@@ -110,4 +110,10 @@ export const cases: readonly LayoutCase[] = [
     body: '<section id=a><div id=b style="writing-mode:vertical-lr;max-width:10px">the</div></section>',
     boxes: { a: [0, 0, 12, 24.25], b: [1, 1, 10, 22.25] },
   },
+  {
+    name: 'of two least sizes the one that asks for more decides',
+    css: 'img{display:block}.r{float:left;clear:left}',
+    body: '<div class=r><img id=a alt="" style="min-width:115px;min-height:120px" src="data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\' viewBox=\'0 0 3 2\'/%3E"></div><div class=r><img id=b alt="" style="min-width:215px;min-height:120px" src="data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\' viewBox=\'0 0 3 2\'/%3E"></div>',
+    boxes: { a: [0, 0, 180, 120], b: [0, 120, 215, 143.33] },
+  },
 ];

@@ -71,4 +71,10 @@ export const cases: readonly LayoutCase[] = [
     body: '<map name=m><area id=a href=x></map><fieldset id=b><legend id=c>k</legend>x</fieldset>',
     boxes: { a: null, b: [2, 0, 796, 57.59], c: [16, 0, 12, 20] },
   },
+  {
+    name: 'lengths beside shares in the least width count while a container is sized',
+    css: '.r{float:left;clear:left}',
+    body: '<div class=r id=a><input type=checkbox style="min-width:calc(20% + 3em)"></div><div class=r id=b><img alt="" width=20 height=20 style="min-width:max(20%,48px)" src="data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\'/%3E"></div><div class=r id=c><select style="min-width:max(20%,3em)"></select></div>',
+    boxes: { a: [0, 0, 47, 21], b: [0, 21, 48, 25], c: [0, 46, 40, 20] },
+  },
 ];

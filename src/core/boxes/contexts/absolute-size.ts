@@ -33,7 +33,8 @@ export function absoluteSize(
   const stretchX = stretchOf(x, box);
   const stretchY = stretchOf(y, box);
   const ratio = preferredRatio(box);
-  const intrinsic = () => layout.intrinsic(box, { basis: area.height, fixed: stretchY ?? undefined });
+  const intrinsic = () =>
+    layout.intrinsic(box, { width: area.width, basis: area.height, fixed: stretchY ?? undefined });
   const extraX = frameWidth(frame);
   const availableX = roomOf(x);
   const asked = widthFor(box, style.width, area.width, availableX, frame, intrinsic);

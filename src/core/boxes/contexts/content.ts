@@ -1,8 +1,9 @@
 import type { Job } from './job.js';
-import type { Box } from '../box.js';
+import { hasInlineContent, type Box } from '../box.js';
 import { NO_LINES, type Fragment, type LinesReach, type OutOfFlow, type Placed } from '../fragment.js';
 import type { Layout } from '../layout.js';
 import { containerFragment } from './container-fragment.js';
+import { markerWidth } from './marker.js';
 import { strutSize, withinEdge, type Strut } from './margins.js';
 
 export interface Content {
@@ -40,11 +41,16 @@ export function finish(job: Omit<Job, 'space'>, height: number, content: Content
     baseline: lift(content.baseline),
     lastBaseline: lift(content.lastBaseline),
     outOfFlow,
-    ...(content.lineEnds && {
-      lineEnds: content.lineEnds.map((end) => end + dy),
-      linesReach: moved(content.linesReach ?? NO_LINES, dx, dy),
-    }),
+    ...(content.lineEnds && { lineEnds: content.lineEnds.map((end) => end + dy) }),
+    linesReach: besideMarker(job, moved(content.linesReach ?? NO_LINES, dx, dy)),
   });
+}
+
+/** A marker to the right of an item reaches out of it: one can scroll to it. @spec css-lists-3 §3.1, css-overflow-3 §2.2 */
+function besideMarker({ box, width, frame, layout }: Omit<Job, 'space'>, reach: LinesReach): LinesReach {
+  if (!box.marker || box.style.direction !== 'rtl') return reach;
+  const edge = hasInlineContent(box) ? width - frame.border.right - frame.padding.right : width;
+  return { ...reach, right: Math.max(reach.right, edge + markerWidth(box.marker, layout)) };
 }
 
 const moved = ({ right, bottom }: LinesReach, dx: number, dy: number): LinesReach => ({

@@ -221,7 +221,7 @@ function contentHeights(box: Box, frame: Frame, item: Partial_, c: Single): Intr
 
 /** Intrinsic widths of an item, its height known where the container gives it. */
 const widthsOf = (box: Box, item: Partial_, c: Single): Intrinsic =>
-  c.layout.intrinsic(box, { basis: c.height, fixed: c.row ? stretchedCross(box, item, c) : undefined });
+  c.layout.intrinsic(box, { width: c.width, basis: c.height, fixed: c.row ? stretchedCross(box, item, c) : undefined });
 
 /** What of a container decides how far it stretches an item. */
 type Single = Pick<Container, 'row' | 'wraps' | 'width' | 'height' | 'crossSize' | 'layout'>;
@@ -239,7 +239,9 @@ export function stretchedCross(box: Box, item: Partial_, c: Single): number | un
   const size = Math.max(0, c.crossSize - item.crossMargin);
   return c.row
     ? clampHeight(box, size, c.height, frameOf(box, c.width))
-    : limitWidth(box, size, c.width, size, frameOf(box, c.width), () => c.layout.intrinsic(box, { basis: c.height }));
+    : limitWidth(box, size, c.width, size, frameOf(box, c.width), () =>
+        c.layout.intrinsic(box, { width: c.width, basis: c.height }),
+      );
 }
 
 /** Border-box height of an item that a single row of definite height stretches, before anything is laid out. */

@@ -129,7 +129,7 @@ function narrowed(box: Box, alone: Fragment, { width, height, free }: Beside, la
   const frame = frameOf(box, width);
   const byHeight = preferredRatio(box) !== null && box.style.height !== 'auto';
   const stretches = automatic && !table && box.inner !== 'replaced' && box.frame === box.mode && !byHeight;
-  const intrinsic = () => layout.intrinsic(box, { basis: height });
+  const intrinsic = () => layout.intrinsic(box, { width, basis: height });
   const narrowest = stretches
     ? clampWidth(box, frameWidth(frame), width, width, frame, intrinsic)
     : (table && automatic) || fits

@@ -167,7 +167,7 @@ export function blockWidth(box: Box, containing: number, frame: Frame, layout: L
   const margins = usedMargins(box, containing);
   const available = containing - horizontal(margins);
   if (box.anonymous) return Math.max(available, 0);
-  const content = () => layout.intrinsic(box, { basis });
+  const content = () => layout.intrinsic(box, { width: containing, basis });
   const stretches = box.style.width === 'auto' && askedJustification(box)?.to === 'stretch';
   const byRatio = stretches ? null : widthByRatio(box, frame, basis, content);
   // With a ratio and a height, the words for sizes by content mean the width that follows from these.

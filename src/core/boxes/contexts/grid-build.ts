@@ -50,11 +50,12 @@ const NO_CONTENT: Intrinsic = Object.freeze({ min: 0, max: 0 });
 /**
  * Builds the grid: explicit tracks, items in their slots, implicit tracks around.
  * @param given tracks it takes from the grid around it
+ * @param basis what shares in its smallest and largest width refer to, px; NaN while that is being sized
  * @spec css-grid-2 §7, §8
  */
-export function buildGrid(box: Box, width: number, height: number, given?: Subgrid): Grid {
+export function buildGrid(box: Box, width: number, height: number, given?: Subgrid, basis = NaN): Grid {
   const { style } = box;
-  const { least, most } = limitsOf(box);
+  const { least, most } = limitsOf(box, basis);
   const columns = given?.columns
     ? givenAxis(given.columns)
     : expandTracks(
@@ -108,7 +109,7 @@ export function buildGrid(box: Box, width: number, height: number, given?: Subgr
 }
 
 /** Content-box limits of a grid, px; NaN where there is none that is definite. */
-function limitsOf(box: Box) {
+function limitsOf(box: Box, basis: number) {
   const { style } = box;
   const frame = frameOf(box, 0);
   const content = (outer: number | null, extra: number) => (outer === null ? NaN : Math.max(0, outer - extra));
@@ -116,7 +117,7 @@ function limitsOf(box: Box) {
     box.anonymous || typeof size === 'string' || !isLengthPercentage(size)
       ? NaN
       : content(
-          widthFor(box, size, NaN, NaN, frame, () => NO_CONTENT),
+          widthFor(box, size, basis, NaN, frame, () => NO_CONTENT),
           frameWidth(frame),
         );
   const down = (size: typeof style.minHeight) =>

@@ -1,4 +1,4 @@
-import { hasPercent, type TrackSize } from '../../css/index.js';
+import { hasPercent, isLengthPercentage, type TrackSize } from '../../css/index.js';
 import { isOrthogonal } from '../flows/modes.js';
 import { boxInFlow } from '../flows/turn.js';
 import type { Job } from './job.js';
@@ -195,11 +195,21 @@ function demandsWithin(item: PlacedItem, around: Grid, columns: Lines, layout: L
   return passedOn(demands, item.rows, aroundOf(box, 'rows', width), grid.rowGap - around.rowGap);
 }
 
-/** Content-box widths: the columns under both constraints. @spec css-grid-2 §5.2 */
-export function gridIntrinsic(box: Box, layout: Layout): Intrinsic {
-  const grid = buildGrid(box, NaN, NaN);
+/**
+ * Content-box widths: the columns under both constraints.
+ * @param basis of shares in its smallest and largest width, px, which decide how often tracks repeat; NaN if unknown
+ * @spec css-grid-2 §5.2
+ */
+export function gridIntrinsic(box: Box, layout: Layout, basis = NaN): Intrinsic {
+  const grid = buildGrid(box, NaN, NaN, undefined, basis);
   return columnsTogether(box, grid, columnDemands(grid, layout, columnBaselines(grid.items, box, layout)));
 }
+
+/** Whether the widths that a grid asks for hang on the room it stands in: how often its columns repeat does. */
+export const repeatsByRoom = ({ inner, style }: Box): boolean =>
+  inner === 'grid' &&
+  style.gridTemplateColumns.parts.some((part) => 'count' in part && typeof part.count === 'string') &&
+  [style.minWidth, style.maxWidth].some((size) => isLengthPercentage(size) && hasPercent(size));
 
 /** Content-box width the tracks of a grid have without any items. */
 export const emptyGridWidth = (box: Box): number =>

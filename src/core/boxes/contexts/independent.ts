@@ -44,7 +44,7 @@ import {
   refersToHeight,
   specifiedHeight,
 } from './flow-sizes.js';
-import { layoutGrid } from './grid.js';
+import { layoutGrid, repeatsByRoom } from './grid.js';
 import { contributionOf, intrinsicWidths } from './intrinsic.js';
 import { adoptAtRoot, layoutAbsolute } from './positioned.js';
 import { replacedBaseline } from './replaced-baselines.js';
@@ -91,8 +91,11 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
     },
     intrinsic: (box, across = UNKNOWN) => {
       const make = () => deeper(() => intrinsicOf(box, across, layout)) ?? NOTHING;
+      const { basis, fixed, width } = across;
+      if (width !== undefined && repeatsByRoom(box))
+        return layout.recall(box, `intrinsic/${basis}/${fixed ?? ''}/${width}`, make, (found) => found);
       return dependsOnHeight(box) && isKnown(across)
-        ? layout.recall(box, `intrinsic/${across.basis}/${across.fixed ?? ''}`, make, (found) => found)
+        ? layout.recall(box, `intrinsic/${basis}/${fixed ?? ''}`, make, (found) => found)
         : remember(memory, 'intrinsic', box, make);
     },
     contribution: (box, across = UNKNOWN) => {
@@ -278,7 +281,8 @@ function outerWidth(box: Box, frame: Frame, space: Space, layout: Layout): numbe
   return clampWidth(box, width, basis, available, frame, intrinsic, space.height);
 }
 
-const acrossOf = ({ height, fixedHeight, definite }: Space): Across => ({
+const acrossOf = ({ width, basis, height, fixedHeight, definite }: Space): Across => ({
+  width: basis ?? width,
   basis: height,
   fixed: definite === false ? undefined : fixedHeight,
 });

@@ -40,7 +40,7 @@ export function intrinsicWidths(box: Box, across: Across, layout: Layout): Intri
     case 'flex':
       return flexIntrinsic(box, basisWithin(box, across, layout), layout);
     case 'grid':
-      return gridIntrinsic(box, layout);
+      return gridIntrinsic(box, layout, across.width);
     case 'table':
       return tableIntrinsic(box, layout);
     default: {
@@ -104,7 +104,7 @@ export function contributionOf(box: Box, across: Across, layout: Layout): Intrin
   }
   if (box.inner === 'replaced') {
     const width = replacedSize(box, NaN, across.basis, frame, { height: across.fixed }).width;
-    const narrow = widthFor(box, box.style.minWidth, NaN, NaN, frame, () => ({ min: 0, max: 0 })) ?? 0;
+    const narrow = widthFor(box, box.style.minWidth, 0, NaN, frame, () => ({ min: 0, max: 0 })) ?? 0;
     const natural = extra + (box.natural?.least ?? 0);
     return { min: (isSqueezed(box) ? Math.max(narrow, natural) : width) + margins, max: width + margins };
   }

@@ -40,8 +40,8 @@ export function replacedSize(
     return { min: own, max: own };
   };
   const room = width - horizontal(usedMargins(box, width));
-  const read = (value: Sizing) =>
-    box.anonymous || fixed.byContent === 'width' ? null : widthFor(box, value, width, room, frame, intrinsic);
+  const read = (value: Sizing, basis = width) =>
+    box.anonymous || fixed.byContent === 'width' ? null : widthFor(box, value, basis, room, frame, intrinsic);
   const widthAsked = () => fixed.width ?? read(style.width);
   const shows = () => natural.filled || (widthAsked() ?? 0) - fx >= ICON_ROOM;
   const filled = natural.framed && h === null && style.minHeight === 'auto' && ratio !== null && shows();
@@ -56,7 +56,8 @@ export function replacedSize(
   const fromHeight = (v: number) => (whole ? v * ratio! : (v - fy) * ratio! + fx);
   const fromWidth = (v: number) => (whole ? v / ratio! : (v - fx) / ratio! + fy);
   const w = widthAsked();
-  const minW = Math.max(fx, read(style.minWidth) ?? 0);
+  // While measuring, shares of a width that is not known yet count as nothing. @spec css-sizing-3 §5.2.1
+  const minW = Math.max(fx, read(style.minWidth, width || 0) ?? 0);
   const maxW = Math.max(minW, read(style.maxWidth) ?? Infinity);
   const clampW = (v: number) => Math.max(minW, Math.min(maxW, v));
   if (w !== null && h !== null) return { width: clampW(w), height: clampH(h) };
@@ -110,7 +111,7 @@ function constrain(
   }
   if (width < b.minW) {
     width = b.minW;
-    height = Math.min(Math.max(fromWidth(width), b.minH), b.maxH);
+    height = Math.min(fromWidth(width), b.maxH);
   }
   if (height < b.minH) {
     height = b.minH;

@@ -2,6 +2,7 @@ import { calc } from '@csstools/css-calc';
 import type { FunctionNode } from '@csstools/css-parser-algorithms';
 import { TokenType, type CSSToken } from '@csstools/css-tokenizer';
 import type { Component } from './components.js';
+import { mathText, type MathPrinter } from './math-text.js';
 import { freeze, type AnchorFinder, type Computation, type ComputeContext } from './context.js';
 
 /** `px + percent % of the basis`; `curve` replaces both where math functions bend the relation. */
@@ -11,6 +12,8 @@ export interface LengthPercentage {
   readonly curve: ((basis: number) => number) | null;
   /** The sum behind a curve that is one cut off at zero. */
   readonly sum?: { readonly px: number; readonly percent: number };
+  /** How the computed value of a bent relation is told; null where only its ends are known. */
+  readonly told?: () => string | null;
   /** Written as 0%: nothing is known of it either where the basis is not. */
   readonly zeroPercent?: true;
   /** The length it comes to once its anchors are found; null without them. */
@@ -25,10 +28,15 @@ const LONGEST = 33_554_428;
 export const px = (value: number): LengthPercentage =>
   value === 0 ? ZERO : { px: Math.fround(Math.max(-LONGEST, Math.min(LONGEST, value))), percent: 0, curve: null };
 
+const share = (percent: number, basis: number): number => Math.fround(Math.fround(percent * basis) / 100);
+/** Sums divide first. */
+const sumAt = ({ px: length, percent }: Pick<LengthPercentage, 'px' | 'percent'>, basis: number): number =>
+  Math.fround(length + Math.fround(Math.fround(percent / 100) * basis));
+
 /** The used length for a basis in px; percentages of an unknown (NaN) basis give NaN. */
 export function resolveLength(value: LengthPercentage, basis: number): number {
   if (value.curve) return value.curve(basis);
-  if (value.percent !== 0) return value.px + Math.fround(Math.fround(value.percent * basis) / 100);
+  if (value.percent !== 0) return value.px === 0 ? share(value.percent, basis) : sumAt(value, basis);
   return value.zeroPercent && Number.isNaN(basis) ? NaN : value.px;
 }
 
@@ -201,19 +209,29 @@ function mathLength(node: FunctionNode, percent: boolean, negative: boolean): Co
   const floor = (value: number) => (negative ? value : Math.max(0, value));
   const at = (c: ComputeContext, basis: number) => evaluate(node, c, basis)?.value ?? 0;
   if (!relative) return (c) => px(floor(at(c, NaN)));
-  if (onlySums(node) && negative)
-    return (c) => {
-      const base = at(c, 0);
-      return { px: base, percent: at(c, 100) - base, curve: null };
-    };
+  const sumOf = (c: ComputeContext) => {
+    const base = at(c, 0);
+    return { px: Math.fround(base), percent: Math.fround(at(c, 100) - base), curve: null };
+  };
+  if (onlySums(node) && negative) return sumOf;
   return (c) => {
     const frozen = freeze(c);
-    const curve = (basis: number) => (Number.isNaN(basis) ? NaN : floor(at(frozen, basis)));
-    if (!onlySums(node)) return { px: 0, percent: 0, curve };
-    const base = at(frozen, 0);
-    return { px: 0, percent: 0, curve, sum: { px: base, percent: at(frozen, 100) - base } };
+    const known = (curve: (basis: number) => number) => (basis: number) =>
+      Number.isNaN(basis) ? NaN : floor(curve(basis));
+    if (!onlySums(node)) {
+      const told = () => mathText(node, printerFor(frozen));
+      return { px: 0, percent: 0, curve: known((basis) => Math.fround(at(frozen, basis))), told };
+    }
+    const sum = sumOf(frozen);
+    return { px: 0, percent: 0, curve: known((basis) => sumAt(sum, basis)), sum };
   };
 }
+
+const printerFor = (context: ComputeContext): MathPrinter => ({
+  toPx: (value, unit) => (isLengthUnit(unit) ? toPx(value, unit, context) : null),
+  solve: (node) => evaluate(node, context, NaN),
+  print: printNumber,
+});
 
 /** A plain number, math included; percentages count as hundredths where `percent` is set. */
 export function readNumber(
@@ -267,6 +285,8 @@ export function printNumber(value: number): string {
 
 export function printLength(value: LengthPercentage): string {
   if (value.sum) return printLength({ ...value.sum, curve: null });
+  const told = value.told?.() ?? null;
+  if (told !== null) return told;
   if (value.curve) {
     const at0 = value.curve(0);
     const slope = value.curve(100) - at0;

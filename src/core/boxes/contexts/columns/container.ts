@@ -19,7 +19,8 @@ export interface ColumnRoom {
   readonly height: number;
 }
 
-const isSpanner = (box: Box): boolean => !box.anonymous && box.style.columnSpan === 'all' && isInFlow(box);
+const isSpanner = (box: Box): boolean =>
+  !box.anonymous && box.outer === 'block' && box.style.columnSpan === 'all' && isInFlow(box);
 
 /**
  * Lays out a multi-column container: its content in one strip as wide as a column, then divided.
