@@ -68,6 +68,13 @@ describe('which declaration wins', () => {
 
 describe('inheritance', () => {
   test.each<[string, string, string, string, string]>([
+    [
+      'a calculation before there is a body',
+      'html,head{height:calc(100% - 20px)}#x{height:inherit}',
+      '<p id=x>',
+      'height',
+      'auto',
+    ],
     ['color goes down', 'div{color:red}', '<div><p id=x>', 'color', 'rgb(255, 0, 0)'],
     ['top does not', 'div{position:relative;top:5px}', '<div><p id=x>', 'top', 'auto'],
     ['inherit takes it anyway', 'div{top:5px}p{top:inherit}', '<div><p id=x>', 'top', '5px'],

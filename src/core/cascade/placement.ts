@@ -56,8 +56,10 @@ export function placementCode({ root, atomic, drawn, particular, parentDisplay }
 
 export function placementOf(element: ElementNode, read: (index: number) => ComputedStyle): Placement {
   let parentDisplay: Display | null = null;
-  for (let a = element.parent; a; a = a.parent) {
-    parentDisplay = read(a.index).display;
+  let from = element;
+  for (let a = element.parent; a; from = a, a = a.parent) {
+    // What is no summary stands in a box of its own inside of details.
+    parentDisplay = a.tag === 'details' && from.tag !== 'summary' ? 'block' : read(a.index).display;
     if (parentDisplay !== 'contents') break;
   }
   return {

@@ -120,7 +120,8 @@ export class Cascade {
       registry: this.matched.ruleSet.properties,
       textZoom: this.textZoom,
       linkColor: linkColour(body),
-      bodyColor: () => (body ? read(body.index).color : BLACK),
+      // What stands before the body has none.
+      bodyColor: () => (body && (read(body.index) as ComputedStyle | undefined)?.color) ?? BLACK,
       container: null,
     };
     return { truth: new Map(), medium, view, sizes, read, options };

@@ -119,7 +119,7 @@ function fill(box: Box, element: ElementNode, building: Building): void {
   pseudo(box, element, 'before', building);
   if (isDetails(element) && !summaryOf(element)) ownSummary(box, building);
   if (element.tag === 'optgroup') groupLabel(box, element, style, building);
-  if (isDetails(element) && (isClosed(element, building) || box.inner !== 'flow')) fillDetails(box, element, building);
+  if (isDetails(element)) fillDetails(box, element, building);
   else if (element.tag === 'option' && element.namespace === 'html')
     text(box, labelOf(element, styles.view), style, building);
   else if (!isPlain(element, style)) for (const child of element.children) nodeBox(box, child, element, building);
@@ -160,6 +160,7 @@ function fillDetails(box: Box, element: ElementNode, building: Building): void {
       inner: 'flow',
       parent: box,
       anonymous: true,
+      slot: true,
       locked: isClosed(element, building),
     }),
   );

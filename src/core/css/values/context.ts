@@ -33,8 +33,14 @@ export interface ComputeContext {
 /** Gives the computed value once the context is known. */
 export type Computation<T> = (context: ComputeContext) => T;
 
+/** What lengths refer to. */
+export type LengthContext = Omit<
+  ComputeContext,
+  'currentColor' | 'dark' | 'linkColor' | 'bodyColor' | 'parentFontWeight'
+>;
+
 /** A context whose values are read now, for curves that are asked later. */
-export function freeze(c: ComputeContext): ComputeContext {
+export function freeze(c: LengthContext): LengthContext {
   return {
     fontSize: c.fontSize,
     rootFontSize: c.rootFontSize,
@@ -47,11 +53,6 @@ export function freeze(c: ComputeContext): ComputeContext {
     viewportHeight: c.viewportHeight,
     containerWidth: c.containerWidth,
     containerHeight: c.containerHeight,
-    currentColor: c.currentColor,
-    dark: c.dark,
-    linkColor: c.linkColor,
-    bodyColor: c.bodyColor,
-    parentFontWeight: c.parentFontWeight,
   };
 }
 

@@ -3,7 +3,7 @@ import type { FunctionNode } from '@csstools/css-parser-algorithms';
 import { TokenType, type CSSToken } from '@csstools/css-tokenizer';
 import type { Component } from './components.js';
 import { mathText, type MathPrinter } from './math-text.js';
-import { freeze, type AnchorFinder, type Computation, type ComputeContext } from './context.js';
+import { freeze, type AnchorFinder, type Computation, type LengthContext } from './context.js';
 
 /** `px + percent % of the basis`; `curve` replaces both where math functions bend the relation. */
 export interface LengthPercentage {
@@ -53,7 +53,7 @@ export const ABSOLUTE_UNITS: Readonly<Record<string, number>> = {
   pc: 16,
 };
 
-type Relative = (c: ComputeContext) => number;
+type Relative = (c: LengthContext) => number;
 const vw: Relative = (c) => c.viewportWidth / 100;
 const vh: Relative = (c) => c.viewportHeight / 100;
 const vmin: Relative = (c) => Math.min(c.viewportWidth, c.viewportHeight) / 100;
@@ -94,10 +94,13 @@ const RELATIVE: Readonly<Record<string, Relative>> = {
 const isLengthUnit = (unit: string): boolean => unit in ABSOLUTE_UNITS || unit in RELATIVE;
 
 /** A dimension in px. @spec css-values-4 §6 */
-function toPx(value: number, unit: string, context: ComputeContext): number {
+function toPx(value: number, unit: string, context: LengthContext): number {
   const absolute = ABSOLUTE_UNITS[unit];
   return absolute !== undefined ? value * absolute : value * RELATIVE[unit]!(context);
 }
+
+/** Gives a length once what it refers to is known. */
+export type LengthReader = (context: LengthContext) => LengthPercentage;
 
 const MATH = new Set(
   'calc min max clamp round mod rem abs sign sin cos tan asin acos atan atan2 pow sqrt hypot log exp'.split(' '),
@@ -113,7 +116,7 @@ interface MathResult {
 const results = new Map<string, MathResult | null>();
 
 /** Works out a math function, its relative units and percentages replaced by px. @spec css-values-4 §10 */
-function evaluate(node: FunctionNode, context: ComputeContext | null, basis: number): MathResult | null {
+function evaluate(node: FunctionNode, context: LengthContext | null, basis: number): MathResult | null {
   let text = '';
   for (const token of tokensOf(node)) {
     if (token[0] === TokenType.Dimension) {
@@ -170,10 +173,7 @@ export interface LengthOptions {
  * Reads a length or length-percentage; null if the component is no such value.
  * @spec css-values-4 §5.2, §6, §10
  */
-export function readLength(
-  item: Component | undefined,
-  options: LengthOptions = {},
-): Computation<LengthPercentage> | null {
+export function readLength(item: Component | undefined, options: LengthOptions = {}): LengthReader | null {
   const { percent = true, negative = true } = options;
   if (!item) return null;
   if (item.type === 'number') {
@@ -201,15 +201,15 @@ export function readLength(
   return isMath(item) ? mathLength(item.node, percent, negative) : null;
 }
 
-function mathLength(node: FunctionNode, percent: boolean, negative: boolean): Computation<LengthPercentage> | null {
+function mathLength(node: FunctionNode, percent: boolean, negative: boolean): LengthReader | null {
   const relative = containsPercent(node);
   if (relative && !percent) return null;
   const probe = evaluate(node, null, 100);
   if (probe?.unit !== 'px') return null;
   const floor = (value: number) => (negative ? value : Math.max(0, value));
-  const at = (c: ComputeContext, basis: number) => evaluate(node, c, basis)?.value ?? 0;
+  const at = (c: LengthContext, basis: number) => evaluate(node, c, basis)?.value ?? 0;
   if (!relative) return (c) => px(floor(at(c, NaN)));
-  const sumOf = (c: ComputeContext) => {
+  const sumOf = (c: LengthContext) => {
     const base = at(c, 0);
     return { px: Math.fround(base), percent: Math.fround(at(c, 100) - base), curve: null };
   };
@@ -227,7 +227,7 @@ function mathLength(node: FunctionNode, percent: boolean, negative: boolean): Co
   };
 }
 
-const printerFor = (context: ComputeContext): MathPrinter => ({
+const printerFor = (context: LengthContext): MathPrinter => ({
   toPx: (value, unit) => (isLengthUnit(unit) ? toPx(value, unit, context) : null),
   solve: (node) => evaluate(node, context, NaN),
   print: printNumber,
