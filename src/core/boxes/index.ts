@@ -25,6 +25,7 @@ export {
   bareMetrics,
   bundledMetrics,
   faceIn,
+  cutFontSize,
   usedFontSize,
   type Face,
   type FontRun,

@@ -7,6 +7,8 @@ import {
   type ElementNode,
   type MarkupChanges,
   type MarkupView,
+  isRadio,
+  isSuperseded,
 } from '../html/index.js';
 
 /** The state of a page in one pose; anything left out is as the markup has it. */
@@ -123,7 +125,8 @@ function isChecked(element: ElementNode, markup: MarkupView): boolean {
   if (element.tag === 'input')
     return (
       markup.attribute(element, 'checked') !== undefined &&
-      /^(checkbox|radio)$/i.test(element.attributes.get('type') ?? '')
+      /^(checkbox|radio)$/i.test(element.attributes.get('type') ?? '') &&
+      !(isRadio(element) && isSuperseded(element))
     );
   return element.tag === 'option' && isSelected(element);
 }

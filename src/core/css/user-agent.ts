@@ -153,7 +153,7 @@ select:disabled { opacity: 0.7; color: graytext; border-color: rgba(118, 118, 11
 optgroup:disabled { color: graytext }
 ${LIST_BOX} option:checked {
   background-color: rgb(206, 206, 206); color: rgb(16, 16, 16) }
-${LIST_BOX} option:disabled { color: graytext }
+${LIST_BOX} option:disabled, ${LIST_BOX}:disabled option { color: graytext }
 option { font-weight: normal; padding-block: 0 1px; padding-inline: 2px; white-space: nowrap;
   min-block-size: 1.2em }
 ${DROP_DOWN} option { align-items: center;
@@ -167,6 +167,13 @@ ${LIST_BOX} optgroup option {
   padding-inline-start: 20px }
 input[type=range i]::-webkit-slider-runnable-track, input[type=range i]::-webkit-slider-thumb { box-sizing: border-box;
   appearance: auto }
+input:is([type=date i], [type=time i], [type=month i], [type=week i], [type=datetime-local i]) {
+  &::-webkit-datetime-edit-fields-wrapper { padding-block: 1px }
+  &::-webkit-calendar-picker-indicator { width: 1em; height: 1em; padding: 2px }
+}
+input[type=time i]::-webkit-calendar-picker-indicator { width: 1.05em; height: 1.05em; padding: 3px;
+  margin-inline-start: 8px }
+input[type=number i]::-webkit-inner-spin-button { appearance: auto }
 input[type=file i]::file-selector-button { appearance: auto; margin-inline-end: 4px; border: 2px outset buttonborder;
   padding-block: 1px; padding-inline: 6px; line-height: normal; box-sizing: border-box }
 progress { display: inline-block; block-size: 1em; inline-size: 10em; vertical-align: -0.2em; box-sizing: border-box }

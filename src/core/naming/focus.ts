@@ -1,5 +1,5 @@
 import { isInFlow } from '../boxes/index.js';
-import { MARKUP, type ElementNode, type MarkupView } from '../html/index.js';
+import { MARKUP, radioGroup, type ElementNode, type MarkupView } from '../html/index.js';
 import { pictureOf, type Scene } from '../scene/index.js';
 
 /** The tabindex attribute as a number; null where it is absent or malformed. @spec html §6.6.3 */
@@ -83,24 +83,9 @@ function isTabStop(element: ElementNode, scene: Scene): boolean {
 
 /** Of a group of radio buttons only one is a stop. @spec html §4.10.5.1.17, §6.6.4 */
 function isRadioStop(radio: ElementNode, scene: Scene): boolean {
-  const name = scene.attribute(radio, 'name');
-  if (!name) return true;
-  const form = formOf(radio);
-  const group = scene.document.elements.filter(
-    (e) =>
-      e.tag === 'input' &&
-      (scene.attribute(e, 'type') ?? '').toLowerCase() === 'radio' &&
-      scene.attribute(e, 'name') === name &&
-      formOf(e) === form &&
-      canTakeFocus(e, scene),
-  );
-  const checked = group.find((e) => scene.attribute(e, 'checked') !== undefined);
+  const group = radioGroup(radio, scene.document.elements).filter((e) => canTakeFocus(e, scene));
+  const checked = group.findLast((e) => scene.attribute(e, 'checked') !== undefined);
   return checked ? checked === radio : group[0] === radio;
-}
-
-function formOf(element: ElementNode): ElementNode | null {
-  for (let e = element.parent; e; e = e.parent) if (e.tag === 'form') return e;
-  return null;
 }
 
 /** Scroll areas without anything focusable inside are stops in current browsers. */

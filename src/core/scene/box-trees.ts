@@ -9,7 +9,7 @@ import {
   type TextMetrics,
 } from '../boxes/index.js';
 import { differsInColourOnly, type ComputedStyle, type StyleTree } from '../cascade/index.js';
-import { choiceFor, hasChoices } from '../css/index.js';
+import { choiceFor, CONTROL_PARTS, hasChoices } from '../css/index.js';
 import type { ElementNode, HtmlDocument, MarkupChanges } from '../html/index.js';
 import type { RuleSet } from '../sheets/index.js';
 import { changesKey } from './change-keys.js';
@@ -25,17 +25,7 @@ interface Made {
 }
 
 /** Pseudo-elements that have boxes of their own. */
-const MAKE_BOXES = [
-  'before',
-  'after',
-  'marker',
-  'first-line',
-  'first-letter',
-  'backdrop',
-  '-webkit-slider-runnable-track',
-  '-webkit-slider-thumb',
-  'file-selector-button',
-] as const;
+const MAKE_BOXES = ['before', 'after', 'marker', 'first-line', 'first-letter', 'backdrop', ...CONTROL_PARTS] as const;
 /** Attributes read while boxes are made. */
 const MAKE_CONTENT: ReadonlySet<string> = new Set(
   'alt cols contenteditable data height label multiple open poster reversed rows size src start type value width viewBox'.split(

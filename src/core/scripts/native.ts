@@ -5,6 +5,7 @@ import {
   isAncestorOrSelf,
   type ElementNode,
   type HtmlDocument,
+  radioGroup,
 } from '../html/index.js';
 import type { Standing } from './standing.js';
 
@@ -72,16 +73,7 @@ function flip(input: ElementNode, actor: Actor): () => void {
     actor.toggle(input, !before);
     return () => actor.toggle(input, before);
   }
-  const group = input.attributes.get('name');
-  const others = document.elements.filter(
-    (e) =>
-      e !== input &&
-      e.tag === 'input' &&
-      typeOf(e) === 'radio' &&
-      group &&
-      e.attributes.get('name') === group &&
-      standing.isOn(e, 'checked'),
-  );
+  const others = radioGroup(input, document.elements).filter((e) => e !== input && standing.isOn(e, 'checked'));
   for (const other of others) actor.toggle(other, false);
   actor.toggle(input, true);
   return () => {

@@ -94,7 +94,7 @@ const STATIC_EDGE = { start: 'low', center: 'center', end: 'high' } as const;
 
 function withAutoMargins({ marginStart, marginEnd, flowStart }: Axis, spare: number, start: number): Solved {
   if (marginStart === null && marginEnd === null) {
-    const half = spare < 0 ? (flowStart === 'high' ? spare : 0) : spare / 2;
+    const half = spare < 0 ? (flowStart === 'high' ? spare : 0) : snap(spare / 2);
     return { at: start + half, marginStart: half, marginEnd: spare - half };
   }
   if (marginStart === null) return { at: start + spare, marginStart: spare, marginEnd: marginEnd! };

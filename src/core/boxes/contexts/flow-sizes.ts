@@ -1,6 +1,6 @@
 import { hasPercent, isLengthPercentage } from '../../css/index.js';
 import { containerOf, isFloating, isInFlow, isOutOfFlow, isPage, type Box } from '../box.js';
-import { horizontal, vertical, type Edges } from '../fragment.js';
+import { horizontal, snap, vertical, type Edges } from '../fragment.js';
 import type { Job } from './job.js';
 import type { Across, Intrinsic, Layout, Space } from '../layout.js';
 import { alignmentOf, aligningOf, edgeOf, offsetTo, type Alignment } from '../used/alignment.js';
@@ -128,7 +128,8 @@ export function horizontalMargins(
   const rtl = parent?.style.direction === 'rtl';
   if (left === null && right === null) {
     if (spare < 0) return rtl ? { left: spare, right: 0 } : { left: 0, right: spare };
-    return { left: spare / 2, right: spare / 2 };
+    const half = snap(spare / 2);
+    return { left: half, right: spare - half };
   }
   if (left === null) return { left: rtl || spare >= 0 ? spare : 0, right: right ?? 0 };
   if (right === null) return rtl && spare < 0 ? { left: left + spare, right: 0 } : { left, right: spare };
@@ -140,7 +141,7 @@ export function horizontalMargins(
     return { left: left + shift, right: right + spare - shift };
   }
   const align = parent?.style.textAlign;
-  if (spare > 0 && align === '-webkit-center') return { left: left + spare / 2, right };
+  if (spare > 0 && align === '-webkit-center') return { left: left + snap(spare / 2), right };
   if (spare > 0 && align === '-webkit-right') return { left: left + spare, right };
   if (rtl && align !== '-webkit-left') return { left: left + spare, right };
   return { left, right };

@@ -1,4 +1,5 @@
 import { resolveLength, type Breadth, type TrackSize } from '../../css/index.js';
+import { snap } from '../fragment.js';
 
 /** A track while it is sized; px. */
 interface Track {
@@ -53,7 +54,7 @@ const isIntrinsic = (b: Breadth): boolean => typeof b === 'string';
 function fixed(b: Breadth, available: number): number | null {
   if (typeof b === 'string' || isFlexible(b)) return null;
   const value = resolveLength(b, available);
-  return Number.isNaN(value) ? null : Math.max(0, value);
+  return Number.isNaN(value) ? null : Math.max(0, snap(value));
 }
 
 /** A percentage of an unknown size counts as auto. */
@@ -296,7 +297,19 @@ function flex(
         fraction = Math.max(fraction, findFraction(spanned, d.max - gap * (spanned.length - 1)));
     }
   } else fraction = findFraction(tracks, room);
-  for (const t of flexible) t.base = Math.max(t.base, fraction * t.factor);
+  const shared = inSteps();
+  for (const t of flexible) t.base = Math.max(t.base, shared(fraction * t.factor));
+}
+
+/** Sizes in 64ths of a px: what one track is cut by goes to the next. */
+function inSteps(): (size: number) => number {
+  let left = 0;
+  return (size) => {
+    const asked = size + left;
+    const used = snap(asked + 1e-9);
+    left = Math.max(0, asked - used);
+    return used;
+  };
 }
 
 /** @spec css-grid-2 §12.7.1 */
@@ -322,5 +335,6 @@ function stretchAuto(tracks: readonly Track[], room: number): void {
   const free = room - sum(tracks);
   const auto = tracks.filter((t) => !t.collapsed && t.max === 'auto');
   if (free <= 0 || auto.length === 0) return;
-  for (const t of auto) t.base += free / auto.length;
+  const shared = inSteps();
+  for (const t of auto) t.base += shared(free / auto.length);
 }

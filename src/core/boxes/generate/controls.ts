@@ -1,4 +1,5 @@
 import type { ComputedStyle } from '../../cascade/index.js';
+import type { ControlPart } from '../../css/index.js';
 import type { ElementNode, MarkupView } from '../../html/index.js';
 import type { NaturalSize } from '../box.js';
 import { faceIn, type TextMetrics } from '../text/index.js';
@@ -32,13 +33,14 @@ export function input(
   { markup, images, metrics, part }: Omit<Sources, 'pictures'>,
 ): NaturalSize {
   const type = (markup.attribute(element, 'type') ?? 'text').toLowerCase();
-  if (isDateType(type)) return dateField(type, (name) => markup.attribute(element, name), style, metrics);
+  const own = (name: ControlPart) => part(element, name);
+  if (isDateType(type)) return dateField(type, (name) => markup.attribute(element, name), style, metrics, own);
   switch (type) {
     case 'checkbox':
     case 'radio':
       return sized(13, 13);
     case 'range':
-      return range(style, (name) => part(element, name));
+      return range(style, own);
     case 'color':
       return SWATCH;
     case 'image': {
@@ -52,10 +54,16 @@ export function input(
       const size = digits ?? (type === 'number' ? null : count(markup.attribute(element, 'size'))) ?? 20;
       const { column: one, extra } = column(style, metrics);
       const line = fieldLine(style, usedLineHeight(style, metrics), faceIn(style, metrics));
-      return sized(Math.ceil(one * size + extra) + (digits ? STEPPER : 0), line);
+      return sized(
+        Math.ceil(one * size + extra) + (digits && hasStepper(own('-webkit-inner-spin-button')) ? STEPPER : 0),
+        line,
+      );
     }
   }
 }
+
+const hasStepper = (arrows: ComputedStyle | null): boolean =>
+  arrows !== null && arrows.display !== 'none' && arrows.appearance !== 'none';
 
 /** What the swatch of a colour field has around it; the style sheet of the browser gives the field its size. */
 const SWATCH: NaturalSize = { ...sized(6, 10), least: 6 };

@@ -1,9 +1,9 @@
 import type { ComputedStyle } from '../../cascade/index.js';
-import { resolveLength } from '../../css/index.js';
+import { resolveLength, type ControlPart } from '../../css/index.js';
 import type { NaturalSize } from '../box.js';
 import { faceIn, type TextMetrics } from '../text/index.js';
 import { usedLineHeight } from './lines.js';
-import { sized } from './sized.js';
+import { ACROSS, DOWN, edgesAlong, fixed, partSize, sized, takesRoom } from './sized.js';
 
 /** Types whose fields are made of parts. @spec html §4.10.5.1.7 to §4.10.5.1.11 */
 export type DateType = 'date' | 'time' | 'month' | 'week' | 'datetime-local';
@@ -18,7 +18,7 @@ const THIN_SPACE = '\u202f';
 const LAST_YEAR = '275760';
 /** Step of times where none is asked for, s. */
 const MINUTE = 60;
-/** Room around the figures of a part, and above and below its line, px. */
+/** Room around the figures of a part, px. */
 const AROUND_PART = 2;
 
 /**
@@ -30,6 +30,7 @@ export function dateField(
   read: (name: string) => string | undefined,
   style: ComputedStyle,
   metrics: TextMetrics,
+  part: (name: ControlPart) => ComputedStyle | null,
 ): NaturalSize {
   const { fontSize } = style;
   const face = faceIn(style, metrics);
@@ -41,11 +42,21 @@ export function dateField(
     (sum, part) => sum + (typeof part === 'string' ? widthOf(part) : Math.max(...part.map(widthOf)) + AROUND_PART),
     0,
   );
-  const clock = type === 'time';
-  const picker = clock ? fontSize * 1.05 + 6 : fontSize + 4;
-  const line = usedLineHeight(style, metrics) + AROUND_PART;
-  return sized(Math.ceil(wide) + picker + (clock ? 8 : 0), Math.max(line, picker));
+  const within = (name: ControlPart, axis: typeof ACROSS, content: number) => {
+    const found = part(name);
+    return found ? partSize(found, axis, content) : content;
+  };
+  const indicator = part('-webkit-calendar-picker-indicator');
+  const picker = (axis: typeof ACROSS) => (takesRoom(indicator) ? partSize(indicator, axis, 0) : 0);
+  const line = within(EDIT, DOWN, within(FIELDS, DOWN, usedLineHeight(style, metrics)));
+  // The fields take the room that is left, whatever width they are given.
+  const edit = part(EDIT);
+  const around = edit ? edgesAlong(edit, ACROSS) + fixed(edit.marginLeft) + fixed(edit.marginRight) : 0;
+  return sized(Math.ceil(wide) + around + picker(ACROSS), Math.max(line, picker(DOWN)));
 }
+
+const EDIT = '-webkit-datetime-edit';
+const FIELDS = '-webkit-datetime-edit-fields-wrapper';
 
 function partsOf(type: DateType, read: (name: string) => string | undefined): readonly Part[] {
   const year = (hint: string): Part => [hint, /^\d{4,6}(?=-)/.exec(read('max')?.trim() ?? '')?.[0] ?? LAST_YEAR];

@@ -6,7 +6,7 @@ export { needsFullBreaks, OBJECT, shortBreaks, type LineBreaks } from './breaks.
 export { breaksInsideWords } from './break-pairs.js';
 export { embeddingLevels, mayRunBackwards } from './bidi.js';
 export { breaksSpaces, hangsSpaces, keepsBreaks, keepsSpaces, wraps } from './white-space.js';
-export { usedFontSize } from './size.js';
+export { cutFontSize, usedFontSize } from './size.js';
 export { faceIn } from './typeface.js';
 export { featuresOf, type FeatureSettings } from './features.js';
 export { scriptAtEnd, scriptOf } from './scripts.js';

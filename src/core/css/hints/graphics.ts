@@ -45,7 +45,7 @@ const SVG_ATTRIBUTES = [
 ];
 
 /** Elements whose size attributes are properties. @spec svg-2 §8.1 */
-const SIZED: ReadonlySet<string> = new Set(['svg', 'rect', 'image', 'foreignObject']);
+const SIZED: ReadonlySet<string> = new Set(['svg', 'symbol', 'rect', 'image', 'foreignObject']);
 
 /** A `transform` attribute in the form of the property; null without one. @spec css-transforms-1 §6.1 */
 function svgTransform(text: string): string | null {

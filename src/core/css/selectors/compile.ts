@@ -3,7 +3,15 @@ import type { ElementNode } from '../../html/index.js';
 import { and, decide, not, or, type FactName, type Guard } from './guard.js';
 import { nthMatcher, parseAnPlusB } from './nth.js';
 import { directionOf, languageOf, markupMatcher, matchesLanguage, PSEUDO_CLASSES } from './pseudo.js';
-import { pack, type BucketKey, type MatchContext, type Matcher, type PseudoElement, type Selector } from './types.js';
+import {
+  CONTROL_PARTS,
+  pack,
+  type BucketKey,
+  type MatchContext,
+  type Matcher,
+  type PseudoElement,
+  type Selector,
+} from './types.js';
 import { attributeMatcher } from './attribute.js';
 import { type Compound, anyOf, chain } from './chain.js';
 
@@ -26,9 +34,7 @@ const ELEMENTS = new Set<string>([
   'backdrop',
   'first-line',
   'first-letter',
-  '-webkit-slider-runnable-track',
-  '-webkit-slider-thumb',
-  'file-selector-button',
+  ...CONTROL_PARTS,
 ]);
 const OTHER_ELEMENTS =
   /^(selection|cue|part|slotted|target-text|spelling-error|grammar-error|highlight|view-transition.*|details-content|scroll-.*|column|checkmark|picker|picker-icon|-webkit-.+)$/;

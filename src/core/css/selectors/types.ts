@@ -1,8 +1,17 @@
 import type { ElementNode } from '../../html/index.js';
 import type { Changeable, FactName, Guard } from './guard.js';
 
-/** What controls are made of, as browsers name it. */
-export type ControlPart = '-webkit-slider-runnable-track' | '-webkit-slider-thumb' | 'file-selector-button';
+/** What controls are made of, as browsers name it: parts whose style has to do with the size of the whole. */
+export const CONTROL_PARTS = [
+  '-webkit-slider-runnable-track',
+  '-webkit-slider-thumb',
+  'file-selector-button',
+  '-webkit-inner-spin-button',
+  '-webkit-datetime-edit',
+  '-webkit-datetime-edit-fields-wrapper',
+  '-webkit-calendar-picker-indicator',
+] as const;
+export type ControlPart = (typeof CONTROL_PARTS)[number];
 
 export type PseudoElement =
   'before' | 'after' | 'marker' | 'placeholder' | 'backdrop' | 'first-line' | 'first-letter' | ControlPart | 'other';

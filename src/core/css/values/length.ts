@@ -276,11 +276,21 @@ export function printPx(value: number): string {
   return `${printNumber(value)}px`;
 }
 
-/** A number with at most six significant digits, as browsers serialise it. */
+const DIGITS = 6;
+
+/** A number with at most six significant digits, as browsers serialise it: halves go to the even one. */
 export function printNumber(value: number): string {
   if (!Number.isFinite(value)) return value > 0 ? '3.35544e+07' : value < 0 ? '-3.35544e+07' : '0';
-  const rounded = Number(value.toPrecision(6));
+  const rounded = Number(halved(value) ?? value.toPrecision(DIGITS));
   return String(rounded === 0 ? 0 : rounded);
+}
+
+/** The digits that stay where what is left over is exactly one half and the last of them is even; null elsewhere. */
+function halved(value: number): string | null {
+  if (Number.isInteger(value) || !Number.isInteger(value * 64)) return null;
+  const [, sign, figures, exponent] = /^(-?)([\d.]+)(e.*)$/.exec(value.toExponential(20))!;
+  const kept = figures!.slice(0, DIGITS + 1);
+  return /[02468]$/.test(kept) && /^50*$/.test(figures!.slice(DIGITS + 1)) ? `${sign}${kept}${exponent}` : null;
 }
 
 export function printLength(value: LengthPercentage): string {

@@ -137,12 +137,11 @@ export class Graphics {
 
   /** Viewports have the size of their attributes, whatever style asks for, as browsers have it. @spec svg-2 §7.2, §8.2 */
   #area({ attributes, tag }: ElementNode, style: ComputedStyle, { width, height }: Viewport): Rect {
+    const isPort = tag === 'svg' || tag === 'symbol';
     const given = (name: 'x' | 'y' | 'width' | 'height', basis: number) =>
       lengthOf(attributes.get(name), basis, style.fontSize);
     const size = (name: 'width' | 'height', basis: number) =>
-      (tag === 'svg' || tag === 'use' ? null : sizeBy(style[name], basis)) ??
-      given(name, basis) ??
-      (tag === 'svg' ? basis : 0);
+      (isPort || tag === 'use' ? null : sizeBy(style[name], basis)) ?? given(name, basis) ?? (isPort ? basis : 0);
     return {
       x: given('x', width) ?? 0,
       y: given('y', height) ?? 0,
@@ -178,11 +177,13 @@ export class Graphics {
     const moved = multiply(matrix, place);
     const viewed = target.tag === 'symbol' || target.tag === 'svg';
     const size = this.#area(element, style, port);
-    const asked = (name: 'width' | 'height') => (attributes.has(name) ? size[name] : port[name]);
     const around = this.#from;
     this.#from = from;
+    // Sizes of what repeats it come before its own.
+    const own = this.#area(target, from.style(target), port);
+    const asked = (name: 'width' | 'height') => (attributes.has(name) ? size : own)[name];
     const held = viewed
-      ? this.#inViewport(target, { x: 0, y: 0, width: asked('width'), height: asked('height') }, moved, as, depth + 1)
+      ? this.#inViewport(target, { ...own, width: asked('width'), height: asked('height') }, moved, as, depth + 1)
       : this.#walk(target, moved, port, as, depth + 1);
     this.#from = around;
     return held && boundsOf(place, held);

@@ -192,20 +192,24 @@ function kernAcross(
   layout: Layout,
 ): void {
   let at = pieces.length - 1;
-  while (at >= 0 && (pieces[at]!.kind === 'open' || pieces[at]!.kind === 'close') && pieces[at]!.width === 0) at--;
+  while (at >= 0 && isEdgeInLine(pieces[at]!)) at--;
   const left = pieces[at];
   if (left?.kind !== 'text' || left.forced || left.box === box || left.text === '' || left.level !== level) return;
   const { style } = box;
   const before = left.box.style;
-  const alike =
-    sameFont(style, before) && style.fontKerning !== 'none' && resolveLength(style.letterSpacing, style.fontSize) === 0;
-  if (!alike || !sharesScript(pieces, at, text)) return;
+  if (!sameFont(style, before) || style.fontKerning === 'none' || !sharesScript(pieces, at, text)) return;
   const a = left.text[left.text.length - 1]!;
   const b = text[0]!;
   const kern = kernBetween(a, b, style, layout);
   if (Math.abs(kern) < 1e-6 || languageAt(left.box) !== languageAt(box)) return;
   pieces[at] = { ...left, width: left.width + kern, trailing: left.trailing > 0 ? left.trailing + kern : 0 };
 }
+
+/** The edge of an inline box that takes no room and stands on the line of what is around it. */
+const isEdgeInLine = ({ kind, width, box: { anonymous, style } }: Piece): boolean =>
+  (kind === 'open' || kind === 'close') &&
+  width === 0 &&
+  (anonymous || (style.verticalAlign === 'baseline' && style.unicodeBidi === 'normal'));
 
 /** What is written in another language is shaped by itself. */
 function languageAt(box: Box): string {
@@ -219,6 +223,12 @@ const sameFont = (a: ComputedStyle, b: ComputedStyle): boolean =>
   a.fontSize === b.fontSize &&
   a.fontWeight === b.fontWeight &&
   a.fontStyle === b.fontStyle &&
+  a.fontKerning === b.fontKerning &&
+  a.textRendering === b.textRendering &&
+  a.fontOpticalSizing === b.fontOpticalSizing &&
+  a.fontSizeAdjust === b.fontSizeAdjust &&
+  resolveLength(a.letterSpacing, a.fontSize) === resolveLength(b.letterSpacing, b.fontSize) &&
+  resolveLength(a.wordSpacing, a.fontSize) === resolveLength(b.wordSpacing, b.fontSize) &&
   featuresOf(a)?.key === featuresOf(b)?.key &&
   (a.fontFamily === b.fontFamily ||
     (a.fontFamily.length === b.fontFamily.length &&
