@@ -73,8 +73,6 @@ export interface Box {
   readonly firstLine: ComputedStyle | null;
   /** What it holds is laid out and neither shown nor pressed. @spec css-contain-3 §4, html §4.11.1 (closed details) */
   readonly locked: boolean;
-  /** Holds what stands in a slot of an element: it is as high as that, whatever is asked of the element. @spec html §15.5.4 */
-  readonly slot: boolean;
   /** The viewport took over its overflow: it neither clips nor contains floats by it. @spec css-overflow-3 §3.3 */
   readonly viewport: boolean;
 }

@@ -131,7 +131,7 @@ export class Cascade {
   #compute(element: ElementNode, run: Run): ComputedStyle {
     const { read, sizes, options } = run;
     const root = element.parent ? read(0) : null;
-    const parent = element.parent ? this.#around(element.parent, run) : null;
+    const parent = element.parent ? this.#around(element.parent, element, run) : null;
     const block = this.#blockOf(element, run);
     const placement = placementOf(element, read);
     const own = sizes.size === 0 ? options : { ...options, container: nearestSize(element, read, sizes) };
@@ -142,9 +142,13 @@ export class Cascade {
    * The style that what stands in an element inherits from. In details and list boxes it stands in a slot of the
    * browser's own, which takes of them what is inherited by itself and no more. @spec css-scoping-1 §3.3.2
    */
-  #around(element: ElementNode, { read, options }: Run): ComputedStyle {
+  #around(element: ElementNode, child: ElementNode, run: Run): ComputedStyle {
+    const { read, options } = run;
     const style = read(element.index);
     if (element.namespace !== 'html' || !SLOTTING.has(element.tag)) return style;
+    const contents = this.matched.byElement[element.index]!.pseudo.get('details-content');
+    const content = contents && child.tag !== 'summary' ? this.#pseudoStyle(element, contents, run) : null;
+    if (content) return content;
     return this.#style(this.#block([]), style, read(0), insideOf(style), options);
   }
 

@@ -12,6 +12,8 @@ export const USER_AGENT_SHEET = `
 html, body, address, blockquote, center, dialog, div, dd, dl, dt, fieldset, figcaption, figure, footer, form, header,
 hgroup, hr, legend, main, nav, article, aside, section, search, p, pre, h1, h2, h3, h4, h5, h6, ul, ol, dir, menu,
 summary, details, optgroup, option, listing, xmp, plaintext { display: block }
+details::details-content { display: block; content-visibility: hidden }
+details[open]::details-content { content-visibility: visible }
 area, base, basefont, datalist, head, link, meta, noembed, noframes, param, rp, script, style, template, title
   { display: none }
 input[type=hidden i] { display: none !important }

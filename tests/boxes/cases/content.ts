@@ -179,4 +179,22 @@ export const cases: readonly LayoutCase[] = [
     body: '<div style="width:300px"><div id=f></div><table id=t cellspacing=0><tr><td id=a><span></span> <span></span></td></tr></table></div>',
     boxes: { f: [0, 0, 100, 80], t: [100, 0, 200, 70], a: [100, 0, 200, 70] },
   },
+  {
+    name: 'what details hold stands in a box of its own',
+    css: '#a,#d{height:100px}#b{height:50%}#c{writing-mode:vertical-lr}#e::details-content{padding:10px}#f{display:flex}#g::details-content{display:contents}#h::details-content{height:30px;overflow:hidden}',
+    body: '<details id=a open><div id=b>a</div></details><details id=d open><summary>s</summary><div id=c>fog and tide, north and south</div></details><details id=e open>t<p>a</details><details id=f open><i id=i>a</i><b id=j style="float:left">b</b></details><details id=g open>t<i id=k>a</i></details><details id=h open><p>a<p>b</details>',
+    boxes: {
+      a: [0, 0, 800, 100],
+      b: [0, 20, 800, 20],
+      d: [0, 100, 800, 100],
+      c: [0, 120, 20, 203.72],
+      e: [0, 200, 800, 112],
+      f: [0, 312, 800, 20],
+      i: [75.63, 313, 8.91, 17],
+      j: [65.84, 312, 9.78, 20],
+      g: [0, 332, 800, 40],
+      k: [4.45, 353, 8.91, 17],
+      h: [0, 372, 800, 50],
+    },
+  },
 ];

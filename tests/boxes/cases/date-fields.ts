@@ -31,4 +31,17 @@ export const cases: readonly LayoutCase[] = [
       g: [0, 135.98, 99, 24],
     },
   },
+  {
+    name: 'what opens the picker, and what the fields stand in',
+    css: 'input{display:block;border:0;padding:0}#a::-webkit-calendar-picker-indicator{display:none}#b::-webkit-calendar-picker-indicator{width:30px;height:30px}#c::-webkit-datetime-edit-fields-wrapper{padding:0}#c{line-height:30px}#d::-webkit-datetime-edit{padding:3px}#e::-webkit-inner-spin-button{-webkit-appearance:none}',
+    body: '<input type=date id=a><input type=time id=b><input type=date id=c><input type=week id=d><input type=number min=1 max=10 id=e><input type=number min=1 max=10 id=f>',
+    boxes: {
+      a: [0, 0, 102, 17],
+      b: [0, 17, 110, 36],
+      c: [0, 53, 119.33, 30],
+      d: [0, 83, 147.33, 23],
+      e: [0, 106, 25, 15],
+      f: [0, 121, 40, 15],
+    },
+  },
 ];

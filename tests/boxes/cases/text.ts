@@ -243,4 +243,19 @@ export const cases: readonly LayoutCase[] = [
     body: '<span id=a style="font-family:sans">The quick harbour</span> <span id=b style="font-family:sans,serif">ferry</span>',
     boxes: { a: [0, 1, 128.97, 17], b: [133.42, 1, 32, 17] },
   },
+  {
+    name: 'letters are kerned across what is of the same font alone',
+    css: 'body{font-family:Arial}p{margin:0;float:left;clear:left}i,bdo,b{font:inherit}',
+    body: '<p id=a>A<i id=b>V</i>A</p><p id=c>A<i style="vertical-align:1px">V</i>A</p><p id=d>A<i style="word-spacing:1px">V</i>A</p><p id=e style="letter-spacing:1px">A<i>V</i>A</p><p id=f>A<i style="unicode-bidi:isolate">V</i>A</p><p id=g>A<i style="position:relative">V</i>A</p><p id=h>A<i style="text-rendering:optimizelegibility">V</i>A</p>',
+    boxes: {
+      a: [0, 0, 29.64, 20],
+      b: [9.48, 1, 9.48, 17],
+      c: [0, 20, 32.02, 21],
+      d: [0, 41, 32.02, 20],
+      e: [0, 61, 32.64, 20],
+      f: [0, 81, 32.02, 20],
+      g: [0, 101, 29.64, 20],
+      h: [0, 121, 32.02, 20],
+    },
+  },
 ];

@@ -80,7 +80,6 @@ export function percentBasis(
   margin: Edges,
   layout: Layout,
 ): number {
-  if (box.slot) return NaN;
   if (box.anonymous && (box.outer !== 'table-part' || space.fixedHeight === undefined)) return space.height;
   if (space.fixedHeight !== undefined) return space.definite === false ? NaN : space.fixedHeight - frameHeight(frame);
   if (specified === null) return passesHeight(box, layout) ? heightPassed(box, space.height, margin, frame) : NaN;
@@ -89,7 +88,6 @@ export function percentBasis(
 
 /** What percentage heights inside refer to while the width is still to be found. */
 export function basisWithin(box: Box, { basis, fixed }: Across, layout: Layout): number {
-  if (box.slot) return NaN;
   if (box.anonymous) return fixed ?? basis;
   const frame = frameOf(box, 0);
   const height = fixed ?? heightFor(box, box.style.height, basis, frame);

@@ -54,7 +54,6 @@ export function make(building: Pick<Building, 'next'>, draft: Draft): Box {
     collapsed: draft.collapsed ?? null,
     firstLine: draft.firstLine ?? null,
     locked: draft.locked ?? false,
-    slot: draft.slot ?? false,
     viewport: draft.viewport ?? false,
   };
 }

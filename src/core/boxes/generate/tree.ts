@@ -129,9 +129,6 @@ function fill(box: Box, element: ElementNode, building: Building): void {
 
 const isDetails = ({ tag, namespace }: ElementNode): boolean => tag === 'details' && namespace === 'html';
 
-const isClosed = (element: ElementNode, { styles }: Building): boolean =>
-  styles.view.attribute(element, 'open') === undefined;
-
 const summaryOf = (details: ElementNode): ElementNode | undefined => details.elements.find((e) => e.tag === 'summary');
 
 /** Details without a summary have one of the browser's own. @spec html §15.5.4 */
@@ -148,24 +145,28 @@ function ownSummary(box: Box, building: Building): void {
   text(line, 'Details', box.computed, building);
 }
 
-/** Details hold their summary, and the rest in a box of its own that is shown while they are open. @spec html §15.5.4 */
+/** Details hold their summary, and the rest in a box of its own that is shown while they are open. @spec html §15.5.4, css-pseudo-4 §4.4 */
 function fillDetails(box: Box, element: ElementNode, building: Building): void {
   const summary = summaryOf(element);
   if (summary) elementBox(box, summary, building);
-  const slot = push(
-    box,
-    make(building, {
-      style: box.computed,
-      outer: 'block',
-      inner: 'flow',
-      parent: box,
-      anonymous: true,
-      slot: true,
-      locked: isClosed(element, building),
-    }),
-  );
+  const style = building.styles.pseudo(element, 'details-content');
+  if (!style || style.display === 'none') return;
+  const slot = style.display === 'contents' ? box : push(box, contentBox(box, element, style, building));
   for (const child of element.children) if (child !== summary) nodeBox(slot, child, element, building);
-  complete(slot, building);
+  if (slot !== box) complete(slot, building);
+}
+
+function contentBox(parent: Box, element: ElementNode, style: ComputedStyle, building: Building): Box {
+  const [outer, inner] = TYPES[style.display] ?? (['block', 'flow'] as const);
+  return make(building, {
+    element,
+    pseudo: 'details-content',
+    style,
+    outer: outerIn(outer, inner, style, parent),
+    inner,
+    parent,
+    locked: style.contentVisibility === 'hidden' && canLock(outer, inner),
+  });
 }
 
 function nodeBox(box: Box, node: ElementNode['children'][number], parent: ElementNode, building: Building): void {

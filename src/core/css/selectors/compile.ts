@@ -34,10 +34,11 @@ const ELEMENTS = new Set<string>([
   'backdrop',
   'first-line',
   'first-letter',
+  'details-content',
   ...CONTROL_PARTS,
 ]);
 const OTHER_ELEMENTS =
-  /^(selection|cue|part|slotted|target-text|spelling-error|grammar-error|highlight|view-transition.*|details-content|scroll-.*|column|checkmark|picker|picker-icon|-webkit-.+)$/;
+  /^(selection|cue|part|slotted|target-text|spelling-error|grammar-error|highlight|view-transition.*|scroll-.*|column|checkmark|picker|picker-icon|-webkit-.+)$/;
 const DYNAMIC = new Set<string>([
   'hover',
   'active',

@@ -14,7 +14,16 @@ export const CONTROL_PARTS = [
 export type ControlPart = (typeof CONTROL_PARTS)[number];
 
 export type PseudoElement =
-  'before' | 'after' | 'marker' | 'placeholder' | 'backdrop' | 'first-line' | 'first-letter' | ControlPart | 'other';
+  | 'before'
+  | 'after'
+  | 'marker'
+  | 'placeholder'
+  | 'backdrop'
+  | 'first-line'
+  | 'first-letter'
+  | 'details-content'
+  | ControlPart
+  | 'other';
 
 /** What matching needs besides the element. */
 export interface MatchContext {
