@@ -131,7 +131,8 @@ function topmost(rect: Rect | null, scene: Scene): string | null {
   if (!rect) return null;
   const x = rect.x + rect.width / 2;
   const y = rect.y + rect.height / 2;
-  const [column, row] = [Math.round(x), Math.round(y)];
+  // Halves go away from zero: what lies half a pixel outside is outside.
+  const [column, row] = [x, y].map((at) => Math.sign(at) * Math.round(Math.abs(at))) as [number, number];
   if (column < 0 || row < 0 || column >= scene.medium.width || row >= scene.medium.height) return null;
   return (scene.hit(x, y) ?? scene.document.root).path;
 }

@@ -248,4 +248,17 @@ export const cases: readonly LayoutCase[] = [
       f: [0, 1066.33, 150, 200],
     },
   },
+  {
+    name: 'the height of their row tells how wide items with a ratio are by their content',
+    css: '.g{display:grid;grid-auto-flow:column;justify-content:start;gap:16px}.t{height:100px;width:20px}.r{aspect-ratio:1}',
+    body: '<div class=g><div class=t></div><div class=r id=a style="width:50%">abc</div></div><div class=g><div class=t></div><div class=r id=b style="width:100%;max-height:60px">abc</div></div><div class=g><div class=t></div><div class=r id=c style="width:max-content">abc</div></div><div class=g><div class=t></div><div class=r id=d style="width:max-content;align-self:start">abc</div></div><div class=g><div class=t></div><div class=r id=e style="width:50px">abc</div></div><div class=g style="grid-template-columns:100px 100px"><div class=t></div><div class=r id=f style="width:fit-content;justify-self:start">abc</div></div>',
+    boxes: {
+      a: [36, 0, 50, 50],
+      b: [36, 100, 60, 60],
+      c: [36, 200, 100, 100],
+      d: [36, 300, 25.8, 25.8],
+      e: [36, 400, 50, 50],
+      f: [116, 500, 100, 100],
+    },
+  },
 ];

@@ -1,3 +1,4 @@
+import { hasPercent, isLengthPercentage } from '../../css/index.js';
 import { isFormControl, type Box } from '../box.js';
 import { horizontal, vertical, type Fragment } from '../fragment.js';
 import type { Layout, Space, Subgrid } from '../layout.js';
@@ -11,7 +12,7 @@ import {
   type AxisName,
 } from '../used/alignment.js';
 import { specifiedMargins, usedMargins } from '../used/edges.js';
-import { clampHeight, clampWidth, heightFor } from '../used/sizes.js';
+import { acrossRatio, clampHeight, clampWidth, heightFor, isByContent, preferredRatio } from '../used/sizes.js';
 import { frameOf } from './flow-sizes.js';
 
 interface InArea {
@@ -46,13 +47,33 @@ export function heightInArea(
   container: Box,
   layout: Layout,
 ): number | undefined {
-  const automatic = box.anonymous || box.style.height === 'auto';
-  const { top, bottom } = specifiedMargins(box, width);
-  const align = alignmentIn(box, container, 'block');
   const justify = alignmentIn(box, container, 'inline');
   const aside =
     box.inner !== 'replaced' && box.style.width === 'auto' && justify.to !== 'normal' && justify.to !== 'stretch';
-  const whole = fills(align, keepsSize(box) || (hasRatio(box) && !aside));
+  return filledHeight(box, width, height, container, layout, hasRatio(box) && !aside);
+}
+
+/** Whether the width an item asks for follows from the height of its row, through its ratio. */
+export const widensByHeight = (box: Box): boolean =>
+  hasRatio(box) && box.inner !== 'replaced' && box.style.height === 'auto' && !isLength(box.style.width);
+
+const isLength = (width: Box['style']['width']): boolean => isLengthPercentage(width) && !hasPercent(width);
+
+/** The height from which an item with a ratio tells how wide its content is: that of its area, where it may fill it. */
+export const heightForRatio = (box: Box, width: number, height: number, container: Box, layout: Layout) =>
+  filledHeight(box, width, height, container, layout, false);
+
+function filledHeight(
+  box: Box,
+  width: number,
+  height: number,
+  container: Box,
+  layout: Layout,
+  byRatio: boolean,
+): number | undefined {
+  const automatic = box.anonymous || box.style.height === 'auto';
+  const { top, bottom } = specifiedMargins(box, width);
+  const whole = fills(alignmentIn(box, container, 'block'), keepsSize(box) || byRatio);
   if (!automatic || Number.isNaN(height) || !whole || top === null || bottom === null) return undefined;
   const natural = () => layout.place(box, { width, height: NaN, shrink: true, byContent: 'height' }).height;
   return clampHeight(box, Math.max(0, height - top - bottom), height, frameOf(box, width), natural);
@@ -83,13 +104,14 @@ export function placeInArea(
   const takenWidth = given('columns', Math.max(0, width - horizontal(used)));
   const fixedHeight =
     given('rows', Math.max(0, height - vertical(used))) ?? heightInArea(box, width, height, container, layout);
+  const byContent = fixedHeight === undefined ? widthByRatio(box, width, height, container, layout) : undefined;
   const space: Space = {
     width,
     height,
     shrink: true,
     ...(subgrid ? { subgrid } : {}),
-    ...(takenWidth !== undefined
-      ? { fixedWidth: takenWidth }
+    ...((takenWidth ?? byContent) !== undefined
+      ? { fixedWidth: (takenWidth ?? byContent)! }
       : fillsX
         ? {
             fixedWidth: clampWidth(box, Math.max(0, width - horizontal(used)), width, width, frameOf(box, width), () =>
@@ -112,6 +134,16 @@ export function placeInArea(
       ? used.top
       : along('block', height - fragment.height - vertical(used), margins.top, margins.bottom, align) + used.top,
   };
+}
+
+/** Width that an item asks for by its content and has by its ratio; undefined for others. */
+function widthByRatio(box: Box, width: number, height: number, container: Box, layout: Layout): number | undefined {
+  if (!hasRatio(box) || box.inner === 'replaced' || !isByContent(box.style.width)) return undefined;
+  const tall = heightForRatio(box, width, height, container, layout);
+  if (tall === undefined) return undefined;
+  const frame = frameOf(box, width);
+  const asked = acrossRatio(box, tall, preferredRatio(box)!, frame);
+  return clampWidth(box, asked, width, width, frame, () => layout.intrinsic(box));
 }
 
 function autoMargin(spare: number, low: number | null, high: number | null): number {

@@ -18,7 +18,7 @@ import {
   specifiedHeight,
 } from './flow-sizes.js';
 import { columnBaselines, rowBaselines, type GridBaselines } from './grid-baselines.js';
-import { heightInArea, placeInArea } from './grid-items.js';
+import { heightForRatio, placeInArea, widensByHeight } from './grid-items.js';
 import { spanOf, type Lines, type PlacedItem } from './grid-place.js';
 import { aroundOf, isSubgrid, passedOn } from './grid-subgrid.js';
 import { sizeTracks, type Demand } from './grid-tracks.js';
@@ -65,7 +65,9 @@ export function layoutGrid(job: Job): Fragment {
   };
   const sideways = columnBaselines(grid.items, box, layout);
   const first = sized(taken?.columns?.lines ?? columnLines(grid, box, inner, layout, sideways));
-  const depends = grid.items.some((item) => refersToHeight(item.box) || dependsOnHeight(item.box));
+  const depends = grid.items.some(
+    ({ box: item }) => refersToHeight(item) || dependsOnHeight(item) || widensByHeight(item),
+  );
   const again =
     depends && !taken?.columns?.lines
       ? columnLines(grid, box, inner, layout, sideways, acrossIn(first, box, layout))
@@ -81,7 +83,7 @@ const acrossIn =
   ({ columns, rows }: { readonly columns: Lines; readonly rows: Lines }, container: Box, layout: Layout) =>
   (item: PlacedItem): Across => {
     const basis = spanOf(rows, item.rows).size;
-    return { basis, fixed: heightInArea(item.box, spanOf(columns, item.columns).size, basis, container, layout) };
+    return { basis, fixed: heightForRatio(item.box, spanOf(columns, item.columns).size, basis, container, layout) };
   };
 
 /** Sizes and places of the columns. @spec css-grid-1 §12.1 step 1 */

@@ -100,7 +100,7 @@ export function makeLayout(shared: Shared, memory: LayoutMemory): Layout {
     },
     contribution: (box, across = UNKNOWN) => {
       const make = () => contributionOf(box, across, layout);
-      return isKnown(across) && (dependsOnHeight(box) || refersToHeight(box))
+      return isKnown(across) && (dependsOnHeight(box) || refersToHeight(box) || preferredRatio(box) !== null)
         ? layout.recall(box, `contribution/${across.basis}/${across.fixed ?? ''}`, make, (found) => found)
         : remember(memory, 'contribution', box, make);
     },
