@@ -116,4 +116,22 @@ export const cases: readonly LayoutCase[] = [
     body: '<section id=a style="width:200px;display:grid;height:36px"><div id=b style="height:min-content;min-height:0">and</div> crossing</section>',
     boxes: { a: [0, 0, 200, 37], b: [0, 0, 200, 20] },
   },
+  {
+    name: 'words are broken where one element ends and another begins, too',
+    css: 'body{font:16px/20px "Courier New"}p{margin:0;width:100px}.a{word-break:break-all}.n{word-break:normal}.l{line-break:anywhere}',
+    body: '<p id=a class=a><b>aaaaaaaaaa</b><u id=b>bbb</u></p><p id=c><b class=a>aaaaaaaaaa</b><u class=n id=d>bbb</u></p><p id=e><b class=n>aaaaaaaaaa</b><u class=a id=f>bbb</u></p><p id=g class=l>aaaaaaaaaa<b id=h style="padding-left:3px">bbb</b></p><p id=i class=a><b>aaaaaaaa&quot;</b><i id=j>&gt;</i><u id=k>&lt;/b&gt;</u></p>',
+    boxes: {
+      a: [0, 0, 100, 40],
+      b: [0, 21, 28.81, 18],
+      c: [0, 40, 100, 40],
+      d: [0, 61, 28.81, 18],
+      e: [0, 80, 100, 40],
+      f: [0, 81, 105.63, 38],
+      g: [0, 120, 100, 40],
+      h: [0, 141, 31.81, 18],
+      i: [0, 160, 100, 40],
+      j: [86.42, 161, 9.61, 18],
+      k: [0, 181, 38.41, 18],
+    },
+  },
 ];

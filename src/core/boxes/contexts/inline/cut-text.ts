@@ -48,6 +48,11 @@ function kernInside(text: string, at: number, style: ComputedStyle, layout: Layo
   return before === '' || before === script ? kern : 0;
 }
 
+/** Whether a style has lines end between two characters where there is no other occasion. @spec css-text-3 §5.2, §5.3 */
+export const breaksWords = (style: ComputedStyle, before: string, after: string): boolean =>
+  (style.lineBreak === 'anywhere' && !(after === ' ' && hangsSpaces(style))) ||
+  (style.wordBreak === 'break-all' && breaksInsideWords(before, after));
+
 /** A text of a paragraph that is to be cut where it may be broken. */
 interface Cutting {
   readonly paragraph: Paragraph;
@@ -111,8 +116,7 @@ function cutTextAnew({ paragraph, box, text, start, levels, layout }: Cutting, p
     from = to;
   };
   const mayBreak = (i: number): boolean =>
-    (style.lineBreak === 'anywhere' && !(text[i] === ' ' && hangsSpaces(style))) ||
-    (style.wordBreak === 'break-all' && breaksInsideWords(text[i - 1]!, text[i]!)) ||
+    breaksWords(style, text[i - 1]!, text[i]!) ||
     (breaksSpaces(style) && text[i - 1] === ' ') ||
     (paragraph.breaks.has(start + i) && !(style.hyphens === 'none' && text[i - 1] === '\u00ad'));
   for (let i = 0; i < text.length; i++) {

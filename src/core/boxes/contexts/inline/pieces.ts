@@ -4,7 +4,7 @@ import type { Box } from '../../box.js';
 import type { Layout } from '../../layout.js';
 import { featuresOf, hangsSpaces, scriptAtEnd, scriptOf, wraps, type TextMetrics } from '../../text/index.js';
 import { usedBorder, usedMargins, usedPadding } from '../../used/edges.js';
-import { cutText, kernBetween, type Piece } from './cut-text.js';
+import { breaksWords, cutText, kernBetween, type Piece } from './cut-text.js';
 import type { Paragraph } from './items.js';
 import { textWidth } from './set-text.js';
 
@@ -38,7 +38,13 @@ function cutParagraph(paragraph: Paragraph, basis: number, layout: Layout, atomi
   let styleBefore: ComputedStyle | null = null;
   // A break before an item is possible where the text allows it and the text in front of it may wrap.
   const opportunity = (offset: number, style: ComputedStyle): boolean =>
-    breaks.has(offset) && wraps(styleBefore ?? style) && (styleBefore !== null || wraps(style));
+    (breaks.has(offset) || (styleBefore !== null && insideWord(offset, styleBefore))) &&
+    wraps(styleBefore ?? style) &&
+    (styleBefore !== null || wraps(style));
+  const insideWord = (offset: number, style: ComputedStyle): boolean => {
+    const [before, after] = [whole[offset - 1], whole[offset]];
+    return before !== undefined && after !== undefined && breaksWords(style, before, after);
+  };
   for (const [i, item] of items.entries()) {
     const { box } = item;
     const level = levels?.[i]?.[0] ?? 0;
