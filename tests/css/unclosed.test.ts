@@ -1,4 +1,6 @@
+import fc from 'fast-check';
 import { auditPage } from '../../src/core/index.js';
+import { parseComponents, sourceOf } from '../../src/core/css/index.js';
 import { boxOf, pageFrom } from '../support/page.js';
 
 /** A page whose sheet ends in the middle of something. */
@@ -18,13 +20,43 @@ describe('what the end of a sheet closes', () => {
     expect(boxOf(cut(css), 'p')![2]).toBe(width);
   });
 
-  test.each(['calc(', 'var(', 'var(--x', 'url(', 'rgb(', 'linear-gradient(', 'min(1px,', '"', 'calc(1%'])(
-    'no end of it is an obstacle: %s',
-    (css) => {
-      for (const property of ['width', 'background', 'color', 'margin', 'transform', 'grid-template-columns'])
-        expect(
-          auditPage(pageFrom(`<nav><a href=a>A</a></nav><style>a{${property}:${css}}`), { at: [400] }).crashed,
-        ).toEqual([]);
-    },
-  );
+  test.each([
+    'calc(',
+    'var(',
+    'var(--x',
+    'url(',
+    'rgb(',
+    'linear-gradient(',
+    'min(1px,',
+    '"',
+    'calc(1%',
+    'x(a]',
+    'min(1px, "a)',
+    'cubic-bezier(1, "',
+    ') f(',
+  ])('no end of it is an obstacle: %s', (css) => {
+    for (const property of [
+      'width',
+      'background',
+      'color',
+      'margin',
+      'transform',
+      'grid-template-columns',
+      'transition',
+      'content',
+    ])
+      expect(
+        auditPage(pageFrom(`<nav><a href=a>A</a></nav><style>a{${property}:${css}}`), { at: [400] }).crashed,
+      ).toEqual([]);
+  });
+
+  test('whatever is left open can be written out again', () => {
+    const parts = ['f(', 'a', ')', '(', '[', ']', '{', '}', '"', "'", ' ', ',', '1px', '\\', '/*', 'url(', 'var(--x'];
+    fc.assert(
+      fc.property(fc.array(fc.constantFrom(...parts), { maxLength: 6 }), (text) => {
+        expect(typeof sourceOf(parseComponents(text.join('')))).toBe('string');
+      }),
+      { numRuns: 2000 },
+    );
+  });
 });

@@ -5,6 +5,7 @@ import {
   parseListOfComponentValues,
   type ComponentValue,
   type FunctionNode,
+  type SimpleBlockNode,
 } from '@csstools/css-parser-algorithms';
 import { TokenType, tokenize, type CSSToken } from '@csstools/css-tokenizer';
 
@@ -87,12 +88,25 @@ function simple(text: string): readonly Component[] | null {
   return null;
 }
 
+const ENDS: Readonly<Record<string, CSSToken>> = {
+  '(': [TokenType.CloseParen, ')', -1, -1, undefined],
+  '[': [TokenType.CloseSquare, ']', -1, -1, undefined],
+  '{': [TokenType.CloseCurly, '}', -1, -1, undefined],
+};
+
+/** What ends with the text gets an end of its own, which those who write it out again count on. */
+function close(node: FunctionNode | SimpleBlockNode, bracket: string): void {
+  (node as { endToken: CSSToken | undefined }).endToken ??= ENDS[bracket]!;
+}
+
 function fromNodes(nodes: readonly ComponentValue[]): Component[] {
   const out: Component[] = [];
   for (const node of nodes) {
     if (isFunctionNode(node)) {
+      close(node, '(');
       out.push({ type: 'function', name: node.getName().toLowerCase(), args: fromNodes(node.value), node });
     } else if (isSimpleBlockNode(node)) {
+      close(node, node.startToken[1]);
       out.push({ type: 'block', open: node.startToken[1], args: fromNodes(node.value) });
     } else if (isTokenNode(node)) {
       const made = fromToken(node.value);
