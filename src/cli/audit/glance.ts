@@ -3,8 +3,8 @@ import { readTask, type PageTask } from '../jobs/audit-one.js';
 import type { Terminal } from '../terminal.js';
 import { findingLine } from '../views/compare.js';
 
-/** Pages are looked at until so much time is gone, ms. */
-const PATIENCE = 300;
+/** Findings are looked for until so much time is gone, ms. */
+const PATIENCE = 380;
 const MOST_SHOWN = 10;
 
 /** What became of earlier findings, and how many of them there was no time or no way to look for. */
@@ -17,13 +17,14 @@ export async function glance(tasks: readonly PageTask[], { pages }: AuditRun): P
   const began = Date.now();
   const cleared: Finding[] = [];
   const still: Finding[] = [];
+  const goesOn = () => Date.now() - began < PATIENCE;
   for (const task of tasks) {
-    if (Date.now() - began > PATIENCE) break;
+    if (!goesOn()) break;
     // What cannot be read is told by the audit that follows.
     const page = await readTask(task).catch(() => null);
     const earlier = pages.find((one) => one.page === page?.name)?.findings ?? [];
     if (!page || earlier.length === 0) continue;
-    const { cleared: gone, still: kept } = recheck(page, earlier, task.audit);
+    const { cleared: gone, still: kept } = recheck(page, earlier, task.audit, goesOn);
     cleared.push(...gone);
     still.push(...kept);
   }

@@ -42,6 +42,9 @@ export async function watchPages(make: () => Promise<Request>, progress: Progres
     ignored: (path) => /[\\/](node_modules|\.[^\\/.][^\\/]*)([\\/]|$)/.test(path) || isOther(path),
     awaitWriteFinish: { stabilityThreshold: SETTLED, pollInterval: 10 },
   });
+  // The first look takes longer than those after it, and nobody waits for it here.
+  await glance(request.tasks, last.run);
+  const saved = new Set<string>();
   let running = false;
   let again = false;
   const audit = async (): Promise<void> => {
@@ -53,7 +56,8 @@ export async function watchPages(make: () => Promise<Request>, progress: Progres
     const began = Date.now();
     try {
       request = await make();
-      const soon = await glance(request.tasks, last.run);
+      const soon = await glance(savedFirst(request.tasks, saved), last.run);
+      saved.clear();
       if (soon) process.stdout.write(`\n${glanceView(soon, since(began), terminal)}`);
       const next = await auditWhole(request.tasks, request.jobs, progress, 'auditing again');
       progress.stop();
@@ -75,7 +79,10 @@ export async function watchPages(make: () => Promise<Request>, progress: Progres
       await audit();
     }
   };
-  watcher.on('all', () => void audit());
+  watcher.on('all', (_event, path) => {
+    saved.add(resolve(path));
+    void audit();
+  });
   await new Promise<void>((done) => watcher.once('ready', done));
   process.stderr.write(`Watching ${folders.join(', ')}; Ctrl-C ends.\n`);
   await new Promise<void>((done) => {
@@ -84,6 +91,12 @@ export async function watchPages(make: () => Promise<Request>, progress: Progres
   });
   await watcher.close();
 }
+
+/** What is looked at first: pages that were saved themselves. */
+const savedFirst = (tasks: Request['tasks'], saved: ReadonlySet<string>): Request['tasks'] => [
+  ...tasks.filter(({ name }) => saved.has(resolve(name))),
+  ...tasks.filter(({ name }) => !saved.has(resolve(name))),
+];
 
 const since = (began: number): string => `${((Date.now() - began) / 1000).toFixed(1)} s`;
 

@@ -14,9 +14,15 @@ export interface Recheck {
 /**
  * Looks whether findings of an earlier audit still show, each at one of its widths and in its poses alone: far sooner
  * told than a whole audit, which also knows what is new. Findings of several pages and of other heights are left out.
+ * @param goesOn asked before each finding: once it says no, the others are left out as well
  * Throws ArgumentError for options that cannot be meant so.
  */
-export function recheck(page: Page, earlier: readonly Finding[], given: Partial<AuditOptions> = {}): Recheck {
+export function recheck(
+  page: Page,
+  earlier: readonly Finding[],
+  given: Partial<AuditOptions> = {},
+  goesOn: () => boolean = () => true,
+): Recheck {
   const plan = new Plan(page, auditOptions(given));
   const seen = new Map<string, ReturnType<typeof seenAt>>();
   const look = (check: PageCheck, width: number, pose: string) => {
@@ -29,6 +35,7 @@ export function recheck(page: Page, earlier: readonly Finding[], given: Partial<
   const still: Finding[] = [];
   const widths: number[] = [];
   for (const finding of earlier) {
+    if (!goesOn()) break;
     const check = CHECKS.filter(isPageCheck).find(({ meta }) => meta.id === finding.check);
     if (!check || finding.visitors.some((visitor) => OTHER_HEIGHT.test(visitor))) continue;
     let width = widths.find((one) => holdsAt(finding.widths, one));
