@@ -21,8 +21,13 @@ export function isOfSite(url: string, other: string): boolean {
  */
 export function siteAddress(url: string, { root }: Page): string {
   const plain = url.replace(/\/index\.html?(?=$|[?#])/, '/');
-  if (root !== null && plain.startsWith(root)) return `/${plain.slice(root.length)}`;
-  return plain.startsWith('file:///') ? plain.slice('file://'.length) : plain;
+  return root !== null && plain.startsWith(root) ? `/${plain.slice(root.length)}` : fileAddress(plain, root);
+}
+
+/** The address of a file as one would look for it: from the root of the site on, or as a path. */
+export function fileAddress(url: string, root: string | null): string {
+  if (root !== null && url.startsWith(root)) return url.slice(root.length);
+  return url.startsWith('file:///') ? url.slice('file://'.length) : url;
 }
 
 /** The same of an item's address as it is written; null where it leads nowhere by itself. */

@@ -25,7 +25,16 @@ interface Made {
 }
 
 /** Pseudo-elements that have boxes of their own. */
-const MAKE_BOXES = ['before', 'after', 'marker', 'first-line', 'first-letter', 'backdrop', 'details-content', ...CONTROL_PARTS] as const;
+const MAKE_BOXES = [
+  'before',
+  'after',
+  'marker',
+  'first-line',
+  'first-letter',
+  'backdrop',
+  'details-content',
+  ...CONTROL_PARTS,
+] as const;
 /** Attributes read while boxes are made. */
 const MAKE_CONTENT: ReadonlySet<string> = new Set(
   'alt cols contenteditable data height label multiple open poster reversed rows size src start type value width viewBox'.split(

@@ -4,6 +4,7 @@ import { absence, baseUrl, type Resource } from '../sheets/index.js';
 import type { PageDraft } from './draft.js';
 import { importsOf } from './import-map.js';
 import { MOST, type Opening, type Question, type Reader } from './opening.js';
+import { fileAddress } from './addresses.js';
 
 /** Modules with what they import, read file by file until nothing more is asked for. @spec html §8.1.6.7 */
 export function* withImports(
@@ -61,7 +62,7 @@ export function* withImports(
         if (reader.script && needed.has(url))
           draft.limits.add(
             'missing',
-            `module ${url}`,
+            `module ${fileAddress(url, draft.text.root ?? null)}`,
             `${absence(url, draft.text.root ?? null)}: what it opens is not known`,
             null,
           );

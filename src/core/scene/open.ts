@@ -24,6 +24,7 @@ import type { Scene } from './scene.js';
 import { toldBySheets } from './told-styles.js';
 import { mediumOf, setting } from './setting.js';
 import { namesChainLibrary, Program, type Look, type PageScript } from '../scripts/index.js';
+import { fileAddress } from './addresses.js';
 
 export type { Reader };
 
@@ -202,7 +203,7 @@ function* scriptsOf(draft: PageDraft, reader: Reader): Opening<readonly PageScri
     if (!read && reader.script)
       draft.limits.add(
         'missing',
-        `${namesChainLibrary(one.url) ? 'library' : 'script'} ${one.url}`,
+        `${namesChainLibrary(one.url) ? 'library' : 'script'} ${fileAddress(one.url, draft.text.root ?? null)}`,
         namesChainLibrary(one.url)
           ? 'it could not be read, and is taken for the library that its file is named after'
           : `${absence(one.url, draft.text.root ?? null)}: what it opens is not known`,
