@@ -39,6 +39,13 @@ const FAULTY: readonly Faulty[] = [
 const NEAR: readonly NearMiss[] = [
   { name: 'an offset that is the sum', page: page('') },
   { name: 'a rail that stands lower', page: page('.tabs{top:100px;width:200px;height:300px}') },
+  {
+    name: 'a second one that its section takes along',
+    page: page(
+      'section{height:3000px}main{display:none}',
+      `<section>${TABS}</section><div style="height:710px"></div>`,
+    ),
+  },
   { name: 'the second one moves with the page', page: page('.tabs{position:static}') },
   { name: 'one at the top and one at the foot', page: page('.tabs{position:fixed;top:auto;bottom:0;left:0;right:0}') },
 ];

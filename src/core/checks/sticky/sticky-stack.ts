@@ -29,7 +29,7 @@ export const stickyStack = defineCheck(
         'A second bar with an offset that does not fit the first one hides under it, or leaves a slit through which the content runs.',
       rule: [
         'While the page scrolls, two bars stuck to the same edge neither overlap nor leave a gap of up to 48 px between them.',
-        'A rail at the side may stand lower than the bar; its text must not lie under it.',
+        'A rail at the side may stand lower than the bar; its text must not lie under it. What the end of its section takes along passes beneath the bar as the section does.',
       ],
       faulty: '.header { position: sticky; top: 0; height: 84px } .tabs { position: sticky; top: 60px }',
       mended: '.tabs { top: 84px }',
@@ -78,6 +78,7 @@ function meet(upper: StuckPart, lower: StuckPart, at: Scene, subject: Subject): 
   const tell = (message: 'overlap' | 'gap', px: number) => observation(message, px, upper, lower, at, subject);
   const shared = intersect(upper.rect, lower.rect);
   if (shared && shared.height >= LEAST) {
+    if (isPushed(lower, at)) return null;
     const hidden = hiddenBy(lower.element, upper.element, at);
     return hidden && topOf(lower, at) !== null && upper.rect.y <= lower.rect.y ? tell('overlap', shared.height) : null;
   }
@@ -90,6 +91,14 @@ function meet(upper: StuckPart, lower: StuckPart, at: Scene, subject: Subject): 
 function topOf({ element }: StuckPart, scene: Scene): number | null {
   const { top } = scene.style(element);
   return top === 'auto' ? null : 'px' in top ? top.px : null;
+}
+
+/** Whether the end of what a sticky part stands in takes it along, past its offset. */
+function isPushed(part: StuckPart, scene: Scene): boolean {
+  const top = topOf(part, scene);
+  const rect = scene.rect(part.element);
+  const sticky = scene.style(part.element).position === 'sticky';
+  return sticky && top !== null && rect !== null && rect.y - scene.setting.scroll.y < top - LEAST;
 }
 
 const hasGround = (element: ElementNode, scene: Scene): boolean =>
