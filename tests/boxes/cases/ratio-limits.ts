@@ -116,4 +116,10 @@ export const cases: readonly LayoutCase[] = [
     body: '<div class=r><img id=a alt="" style="min-width:115px;min-height:120px" src="data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\' viewBox=\'0 0 3 2\'/%3E"></div><div class=r><img id=b alt="" style="min-width:215px;min-height:120px" src="data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\' viewBox=\'0 0 3 2\'/%3E"></div>',
     boxes: { a: [0, 0, 180, 120], b: [0, 120, 215, 143.33] },
   },
+  {
+    name: 'pictures with a ratio alone are as wide by words as by themselves',
+    css: 'div{width:300px}.r{width:auto;float:left;clear:left}',
+    body: '<div><img alt="" src="data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\' viewBox=\'0 0 3 2\'/%3E" id=a style="width:fit-content"></div><div class=r><img alt="" src="data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\' viewBox=\'0 0 3 2\'/%3E" id=b style="width:max-content"></div><div><img alt="" src="data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\' viewBox=\'0 0 3 2\'/%3E" id=c style="max-width:min-content"></div><div class=r><img alt="" src="data:image/svg+xml,%3Csvg xmlns=\'http://www.w3.org/2000/svg\' viewBox=\'0 0 3 2\'/%3E" id=d style="width:50%"></div>',
+    boxes: { a: [0, 0, 300, 200], b: [0, 220, 0, 0], c: [0, 205, 300, 200], d: [0, 410, 150, 100] },
+  },
 ];

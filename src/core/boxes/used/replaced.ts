@@ -36,10 +36,12 @@ export function replacedSize(
   const h = fixed.height ?? readY(style.height);
   // The words for sizes by content mean the width that a height gives. @spec css-sizing-4 §5.2
   const intrinsic = () => {
-    const own = h !== null && ratio ? fromHeight(clampH(h)) - fx : (natural.width ?? DEFAULT.width);
+    const own = h !== null && ratio ? fromHeight(clampH(h)) - fx : naturalWidth();
     return { min: own, max: own };
   };
   const room = width - horizontal(usedMargins(box, width));
+  const naturalWidth = () =>
+    natural.width ?? (natural.height !== null && ratio ? natural.height * ratio : fallbackWidth(box, room, fx, ratio));
   const read = (value: Sizing, basis = width) =>
     box.anonymous || fixed.byContent === 'width' ? null : widthFor(box, value, basis, room, frame, intrinsic);
   const widthAsked = () => fixed.width ?? read(style.width);
@@ -69,8 +71,7 @@ export function replacedSize(
     const used = clampH(h);
     return { width: clampW(ratio ? snap(fromHeight(used)) : (natural.width ?? DEFAULT.width) + fx), height: used };
   }
-  const nw =
-    natural.width ?? (natural.height !== null && ratio ? natural.height * ratio : fallbackWidth(box, room, fx, ratio));
+  const nw = naturalWidth();
   const nh = natural.height ?? (ratio ? nw / ratio : DEFAULT.height);
   const full = { width: nw + fx, height: asked && ratio ? fromWidth(nw + fx) : nh + fy };
   return ratio
@@ -83,7 +84,7 @@ export function replacedSize(
  * for none itself.
  */
 function fallbackWidth({ style }: Box, room: number, extra: number, ratio: number | null): number {
-  if (ratio === null || (Number.isNaN(room) && style.width !== 'auto')) return DEFAULT.width;
+  if (ratio === null || (Number.isNaN(room) && isLengthPercentage(style.width))) return DEFAULT.width;
   return Number.isNaN(room) ? 0 : Math.max(0, room - extra);
 }
 
