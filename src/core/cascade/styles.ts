@@ -32,6 +32,8 @@ export interface StyleTree {
   /** Style of a pseudo-element, or null where no rule speaks of it. */
   pseudo(element: ElementNode, name: PseudoElement): ComputedStyle | null;
   hasPseudo(element: ElementNode): boolean;
+  /** Its pseudo-elements that rules speak of. */
+  pseudosOf(element: ElementNode): readonly PseudoElement[];
   /** The styles this tree was made from; null if it was worked out whole. */
   readonly base: StyleTree | null;
   /** Elements that may differ from those; empty without such. */
@@ -57,6 +59,7 @@ export class Cascade {
   /** Blocks of each element by which of its conditional matches are active. */
   readonly #byElement: (Map<number, Block> | null)[];
   /** Matches of each element that count only under some condition or state. */
+  readonly #pseudoNames: (readonly PseudoElement[] | undefined)[] = [];
   readonly #conditional: readonly (readonly Match[])[];
   /** Of elements whose attributes change: matches of rules, and with what their attributes say, by these. */
   readonly #byRules: {
@@ -175,7 +178,12 @@ export class Cascade {
       base,
       changed,
       hasPseudo: (element) => this.matched.byElement[element.index]!.pseudo.size > 0,
+      pseudosOf: (element) => this.#pseudosOf(element),
     };
+  }
+
+  #pseudosOf({ index }: ElementNode): readonly PseudoElement[] {
+    return (this.#pseudoNames[index] ??= [...this.matched.byElement[index]!.pseudo.keys()]);
   }
 
   #pseudoStyle(element: ElementNode, matches: readonly Match[], run: Run): ComputedStyle | null {

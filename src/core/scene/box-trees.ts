@@ -9,7 +9,7 @@ import {
   type TextMetrics,
 } from '../boxes/index.js';
 import { differsInColourOnly, type ComputedStyle, type StyleTree } from '../cascade/index.js';
-import { choiceFor, CONTROL_PARTS, hasChoices } from '../css/index.js';
+import { choiceFor, CONTROL_PARTS, hasChoices, type PseudoElement } from '../css/index.js';
 import type { ElementNode, HtmlDocument, MarkupChanges } from '../html/index.js';
 import type { RuleSet } from '../sheets/index.js';
 import { changesKey } from './change-keys.js';
@@ -25,7 +25,7 @@ interface Made {
 }
 
 /** Pseudo-elements that have boxes of their own. */
-const MAKE_BOXES = [
+const MAKE_BOXES: ReadonlySet<PseudoElement> = new Set<PseudoElement>([
   'before',
   'after',
   'marker',
@@ -34,7 +34,7 @@ const MAKE_BOXES = [
   'backdrop',
   'details-content',
   ...CONTROL_PARTS,
-] as const;
+]);
 /** Attributes read while boxes are made. */
 const MAKE_CONTENT: ReadonlySet<string> = new Set(
   'alt cols contenteditable data height label multiple open poster reversed rows size src start type value width viewBox'.split(
@@ -91,8 +91,9 @@ export class BoxTrees {
     return changed.every(
       (element) =>
         alike(before.of(element), after.of(element)) &&
-        (!after.hasPseudo(element) ||
-          MAKE_BOXES.every((name) => alike(before.pseudo(element, name), after.pseudo(element, name)))),
+        after
+          .pseudosOf(element)
+          .every((name) => !MAKE_BOXES.has(name) || alike(before.pseudo(element, name), after.pseudo(element, name))),
     );
   }
 
@@ -105,7 +106,7 @@ export class BoxTrees {
     if (one === other) return true;
     const differs = (e: ElementNode) =>
       one.of(e) !== other.of(e) ||
-      (other.hasPseudo(e) && MAKE_BOXES.some((name) => one.pseudo(e, name) !== other.pseudo(e, name)));
+      other.pseudosOf(e).some((name) => MAKE_BOXES.has(name) && one.pseudo(e, name) !== other.pseudo(e, name));
     if (this.#telling.some(differs)) return false;
     const telling = other.changed.find(differs) ?? this.document.elements.find(differs);
     if (!telling) return true;

@@ -44,6 +44,7 @@ export function zoomed(document: HtmlDocument, styles: StyleTree): Zoomed {
         return style && inPseudo(style, of(element));
       },
       hasPseudo: (element) => styles.hasPseudo(element),
+      pseudosOf: (element) => styles.pseudosOf(element),
     },
   };
 }
