@@ -56,8 +56,9 @@ export async function watchPages(make: () => Promise<Request>, progress: Progres
     const began = Date.now();
     try {
       request = await make();
-      const soon = await glance(savedFirst(request.tasks, saved), last.run);
+      const tasks = savedFirst(request.tasks, saved);
       saved.clear();
+      const soon = await glance(tasks, last.run);
       if (soon) process.stdout.write(`\n${glanceView(soon, since(began), terminal)}`);
       const next = await auditWhole(request.tasks, request.jobs, progress, 'auditing again');
       progress.stop();

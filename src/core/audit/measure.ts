@@ -132,7 +132,8 @@ function topmost(rect: Rect | null, scene: Scene): string | null {
   const x = rect.x + rect.width / 2;
   const y = rect.y + rect.height / 2;
   // Halves go away from zero: what lies half a pixel outside is outside.
-  const [column, row] = [x, y].map((at) => Math.sign(at) * Math.round(Math.abs(at))) as [number, number];
+  const outward = (at: number) => Math.sign(at) * Math.round(Math.abs(at));
+  const [column, row] = [outward(x), outward(y)];
   if (column < 0 || row < 0 || column >= scene.medium.width || row >= scene.medium.height) return null;
   return (scene.hit(x, y) ?? scene.document.root).path;
 }

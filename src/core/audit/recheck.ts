@@ -14,8 +14,8 @@ export interface Recheck {
 /**
  * Looks whether findings of an earlier audit still show, each at one of its widths and in its poses alone: far sooner
  * told than a whole audit, which also knows what is new. Findings of several pages and of other heights are left out.
- * @param goesOn asked before each finding: once it says no, the others are left out as well
  * Throws ArgumentError for options that cannot be meant so.
+ * @param goesOn asked before each finding: once it says no, the others are left out as well
  */
 export function recheck(
   page: Page,

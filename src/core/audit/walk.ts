@@ -1,7 +1,7 @@
 import type { ComputedStyle } from '../cascade/index.js';
 import { positionOf, type Limit, type Position, type Rect } from '../base/index.js';
 import { changedLooks, markContrast, PLAIN_MARK } from '../checks/index.js';
-import { selectorOf, type ElementNode } from '../html/index.js';
+import { isSuperseded, selectorOf, type ElementNode } from '../html/index.js';
 import { effectOf, mayOpen } from '../menus/index.js';
 import { isFocusable, nameOf, roleOf, subjectOf, tabOrder } from '../naming/index.js';
 import { poseAfter, setting, type Move, type Page, type Scene, type Setting } from '../scene/index.js';
@@ -131,7 +131,10 @@ function statesOf(element: ElementNode, scene: Scene): readonly string[] {
   const current = value('aria-current');
   if (current && current !== 'false') out.push(current === 'true' ? 'current' : `current ${current}`);
   if (value('aria-pressed') === 'true') out.push('pressed');
-  if (value('aria-checked') === 'true' || (element.tag === 'input' && value('checked') !== undefined))
+  if (
+    value('aria-checked') === 'true' ||
+    (element.tag === 'input' && value('checked') !== undefined && !isSuperseded(element))
+  )
     out.push('checked');
   if (value('aria-selected') === 'true') out.push('selected');
   const popup = value('aria-haspopup');

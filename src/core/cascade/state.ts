@@ -2,13 +2,12 @@ import type { FactName, StateView } from '../css/index.js';
 import {
   descendants,
   isAncestorOrSelf,
+  isSuperseded,
   markupWith,
   type AttributeChanges,
   type ElementNode,
   type MarkupChanges,
   type MarkupView,
-  isRadio,
-  isSuperseded,
 } from '../html/index.js';
 
 /** The state of a page in one pose; anything left out is as the markup has it. */
@@ -126,7 +125,7 @@ function isChecked(element: ElementNode, markup: MarkupView): boolean {
     return (
       markup.attribute(element, 'checked') !== undefined &&
       /^(checkbox|radio)$/i.test(element.attributes.get('type') ?? '') &&
-      !(isRadio(element) && isSuperseded(element))
+      !isSuperseded(element)
     );
   return element.tag === 'option' && isSelected(element);
 }

@@ -31,7 +31,6 @@ export interface StyleTree {
   of(element: ElementNode): ComputedStyle;
   /** Style of a pseudo-element, or null where no rule speaks of it. */
   pseudo(element: ElementNode, name: PseudoElement): ComputedStyle | null;
-  hasPseudo(element: ElementNode): boolean;
   /** Its pseudo-elements that rules speak of. */
   pseudosOf(element: ElementNode): readonly PseudoElement[];
   /** The styles this tree was made from; null if it was worked out whole. */
@@ -58,8 +57,8 @@ export class Cascade {
   readonly #heirs = new Heirs();
   /** Blocks of each element by which of its conditional matches are active. */
   readonly #byElement: (Map<number, Block> | null)[];
-  /** Matches of each element that count only under some condition or state. */
   readonly #pseudoNames: (readonly PseudoElement[] | undefined)[] = [];
+  /** Matches of each element that count only under some condition or state. */
   readonly #conditional: readonly (readonly Match[])[];
   /** Of elements whose attributes change: matches of rules, and with what their attributes say, by these. */
   readonly #byRules: {
@@ -177,7 +176,6 @@ export class Cascade {
       pseudo,
       base,
       changed,
-      hasPseudo: (element) => this.matched.byElement[element.index]!.pseudo.size > 0,
       pseudosOf: (element) => this.#pseudosOf(element),
     };
   }

@@ -14,6 +14,6 @@ export {
   type MarkupChanges,
   type MarkupView,
 } from './markup.js';
-export { isRadio, isSuperseded, radioGroup } from './radio.js';
+export { isSuperseded, radioGroup } from './radio.js';
 export { selectorOf } from './selector.js';
 export { decoded, indicated } from './fragment.js';

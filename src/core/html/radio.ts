@@ -1,8 +1,9 @@
 import { closest, descendants, type ElementNode } from './document.js';
 
 /** The form a control belongs to, by its attribute or by where it stands. @spec html §4.10.18.3 */
-export function formOwner(control: ElementNode): ElementNode | string | null {
-  return control.attributes.get('form') ?? closest(control, (e) => e.tag === 'form');
+function formOwner(control: ElementNode): ElementNode | string | null {
+  const around = closest(control, (e) => e.tag === 'form');
+  return control.attributes.get('form') ?? around?.id ?? around;
 }
 
 /** Radio buttons of which at most one is checked. @param all in document order @spec html §4.10.5.1.17 */
@@ -13,13 +14,14 @@ export function radioGroup(radio: ElementNode, all: readonly ElementNode[]): rea
   return all.filter((e) => isRadio(e) && e.attributes.get('name') === name && formOwner(e) === form);
 }
 
-export const isRadio = ({ tag, attributes }: ElementNode): boolean =>
+const isRadio = ({ tag, attributes }: ElementNode): boolean =>
   tag === 'input' && attributes.get('type')?.toLowerCase() === 'radio';
 
 const superseded = new WeakMap<ElementNode, boolean>();
 
-/** Whether a radio button is written as checked and another one of its group after it is too. */
+/** Whether an element is a radio button written as checked after which another one of its group is, too. */
 export function isSuperseded(radio: ElementNode): boolean {
+  if (!isRadio(radio) || !radio.attributes.has('checked')) return false;
   let known = superseded.get(radio);
   if (known === undefined) {
     let root = radio;

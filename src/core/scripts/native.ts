@@ -3,9 +3,9 @@ import {
   descendants,
   indicated,
   isAncestorOrSelf,
+  radioGroup,
   type ElementNode,
   type HtmlDocument,
-  radioGroup,
 } from '../html/index.js';
 import type { Standing } from './standing.js';
 

@@ -1,4 +1,4 @@
-import { ChangedMarkup, sameChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
+import { ChangedMarkup, isSuperseded, sameChanges, type ElementNode, type MarkupChanges } from '../html/index.js';
 
 /** How a page stands while moves are made: what differs from the markup. */
 export class Standing {
@@ -72,7 +72,8 @@ export class Standing {
 
   /** Whether a checkbox is checked, or details, a dialog or popover are open. */
   isOn(element: ElementNode, attribute: string): boolean {
-    return this.toggled.get(element) ?? this.attribute(element, attribute) !== undefined;
+    const written = this.attribute(element, attribute) !== undefined;
+    return this.toggled.get(element) ?? (written && !(attribute === 'checked' && isSuperseded(element)));
   }
 
   /** The changes, for a pose; frozen by nobody writing to them any more. */

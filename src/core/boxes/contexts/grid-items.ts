@@ -50,7 +50,8 @@ export function heightInArea(
   const justify = alignmentIn(box, container, 'inline');
   const aside =
     box.inner !== 'replaced' && box.style.width === 'auto' && justify.to !== 'normal' && justify.to !== 'stretch';
-  return filledHeight(box, width, height, container, layout, hasRatio(box) && !aside);
+  const keeps = hasRatio(box) && !aside && alignmentIn(box, container, 'block').to !== 'stretch';
+  return keeps ? undefined : heightForRatio(box, width, height, container, layout);
 }
 
 /** Whether the width an item asks for follows from the height of its row, through its ratio. */
@@ -60,20 +61,16 @@ export const widensByHeight = (box: Box): boolean =>
 const isLength = (width: Box['style']['width']): boolean => isLengthPercentage(width) && !hasPercent(width);
 
 /** The height from which an item with a ratio tells how wide its content is: that of its area, where it may fill it. */
-export const heightForRatio = (box: Box, width: number, height: number, container: Box, layout: Layout) =>
-  filledHeight(box, width, height, container, layout, false);
-
-function filledHeight(
+export function heightForRatio(
   box: Box,
   width: number,
   height: number,
   container: Box,
   layout: Layout,
-  byRatio: boolean,
 ): number | undefined {
   const automatic = box.anonymous || box.style.height === 'auto';
   const { top, bottom } = specifiedMargins(box, width);
-  const whole = fills(alignmentIn(box, container, 'block'), keepsSize(box) || byRatio);
+  const whole = fills(alignmentIn(box, container, 'block'), keepsSize(box));
   if (!automatic || Number.isNaN(height) || !whole || top === null || bottom === null) return undefined;
   const natural = () => layout.place(box, { width, height: NaN, shrink: true, byContent: 'height' }).height;
   return clampHeight(box, Math.max(0, height - top - bottom), height, frameOf(box, width), natural);
@@ -105,20 +102,17 @@ export function placeInArea(
   const fixedHeight =
     given('rows', Math.max(0, height - vertical(used))) ?? heightInArea(box, width, height, container, layout);
   const byContent = fixedHeight === undefined ? widthByRatio(box, width, height, container, layout) : undefined;
+  const filled = () =>
+    clampWidth(box, Math.max(0, width - horizontal(used)), width, width, frameOf(box, width), () =>
+      layout.intrinsic(box),
+    );
+  const fixedWidth = takenWidth ?? byContent ?? (fillsX ? filled() : undefined);
   const space: Space = {
     width,
     height,
     shrink: true,
     ...(subgrid ? { subgrid } : {}),
-    ...((takenWidth ?? byContent) !== undefined
-      ? { fixedWidth: (takenWidth ?? byContent)! }
-      : fillsX
-        ? {
-            fixedWidth: clampWidth(box, Math.max(0, width - horizontal(used)), width, width, frameOf(box, width), () =>
-              layout.intrinsic(box),
-            ),
-          }
-        : {}),
+    ...(fixedWidth === undefined ? {} : { fixedWidth }),
     ...(fixedHeight === undefined ? {} : { fixedHeight, definite: true }),
   };
   const fragment = layout.place(box, space);

@@ -43,7 +43,6 @@ export function zoomed(document: HtmlDocument, styles: StyleTree): Zoomed {
         const style = styles.pseudo(element, name);
         return style && inPseudo(style, of(element));
       },
-      hasPseudo: (element) => styles.hasPseudo(element),
       pseudosOf: (element) => styles.pseudosOf(element),
     },
   };

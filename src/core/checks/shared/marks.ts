@@ -93,7 +93,8 @@ export const changedLooks = (before: Pick<StyleTree, 'of' | 'pseudo'>, after: St
   after.changed.filter(
     (e) =>
       looksDifferent(before.of(e), after.of(e)) ||
-      (after.hasPseudo(e) && PSEUDOS.some((name) => looksDifferent(before.pseudo(e, name), after.pseudo(e, name)))),
+      (after.pseudosOf(e).length > 0 &&
+        PSEUDOS.some((name) => looksDifferent(before.pseudo(e, name), after.pseudo(e, name)))),
   );
 
 /** What focus changes of how a page looks. */

@@ -50,26 +50,10 @@ const BAD: Component = Object.freeze({ type: 'bad' });
 /** What is nested deeper than the parser goes is no value of anything. */
 function parsed(text: string): readonly Component[] {
   try {
-    return fromNodes(parseListOfComponentValues(tokenize({ css: closeBrackets(text) })));
+    return fromNodes(parseListOfComponentValues(tokenize({ css: text })));
   } catch {
     return [BAD];
   }
-}
-
-const CLOSERS: Readonly<Record<string, string>> = { '(': ')', '[': ']', '{': '}' };
-
-/** Brackets left open at the end of a sheet are closed there. @spec css-syntax-3 §5.4.8, §5.4.9 */
-function closeBrackets(text: string): string {
-  if ((text.match(/[([{]/g)?.length ?? 0) <= (text.match(/[)\]}]/g)?.length ?? 0)) return text;
-  const open: string[] = [];
-  for (const token of tokenize({ css: text })) {
-    const source = token[1];
-    const last = source.slice(-1);
-    if (token[0] === TokenType.Function) open.push(')');
-    else if (source.length === 1 && CLOSERS[last]) open.push(CLOSERS[last]);
-    else if (source.length === 1 && last === open[open.length - 1]) open.pop();
-  }
-  return text + open.reverse().join('');
 }
 
 const NUMERIC = /^([+-]?(?:\d+\.?\d*|\.\d+))([a-z]+|%)?$/i;
@@ -94,7 +78,7 @@ const ENDS: Readonly<Record<string, CSSToken>> = {
   '{': [TokenType.CloseCurly, '}', -1, -1, undefined],
 };
 
-/** What ends with the text gets an end of its own, which those who write it out again count on. */
+/** Brackets left open are closed where the text ends. @spec css-syntax-3 §5.4.8, §5.4.9 */
 function close(node: FunctionNode | SimpleBlockNode, bracket: string): void {
   (node as { endToken: CSSToken | undefined }).endToken ??= ENDS[bracket]!;
 }

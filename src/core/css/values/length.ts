@@ -1,6 +1,6 @@
 import { calc } from '@csstools/css-calc';
 import type { FunctionNode } from '@csstools/css-parser-algorithms';
-import { TokenType, type CSSToken } from '@csstools/css-tokenizer';
+import { TokenType } from '@csstools/css-tokenizer';
 import type { Component } from './components.js';
 import { mathText, type MathPrinter } from './math-text.js';
 import { freeze, type AnchorFinder, type Computation, type LengthContext } from './context.js';
@@ -118,7 +118,7 @@ const results = new Map<string, MathResult | null>();
 /** Works out a math function, its relative units and percentages replaced by px. @spec css-values-4 §10 */
 function evaluate(node: FunctionNode, context: LengthContext | null, basis: number): MathResult | null {
   let text = '';
-  for (const token of tokensOf(node)) {
+  for (const token of node.tokens()) {
     if (token[0] === TokenType.Dimension) {
       const unit = token[4].unit.toLowerCase();
       if (isLengthUnit(unit)) text += `${context ? toPx(token[4].value, unit, context) : token[4].value}px`;
@@ -150,16 +150,12 @@ function read(text: string): MathResult | null {
   return { value: Number.isNaN(size) ? 0 : Number(`${match[1]}1`) * size, unit: match[3]!.toLowerCase() };
 }
 
-/** The tokens of a function; one that the end of the text closes has no last one. */
-const tokensOf = (node: FunctionNode): CSSToken[] =>
-  node.tokens().filter((token) => (token as CSSToken | undefined) !== undefined);
-
 function containsPercent(node: FunctionNode): boolean {
-  return tokensOf(node).some((t) => t[0] === TokenType.Percentage);
+  return node.tokens().some((t) => t[0] === TokenType.Percentage);
 }
 
 function onlySums(node: FunctionNode): boolean {
-  return tokensOf(node).every((t) => t[0] !== TokenType.Function || /^(-webkit-)?calc\($/i.test(t[1]));
+  return node.tokens().every((t) => t[0] !== TokenType.Function || /^(-webkit-)?calc\($/i.test(t[1]));
 }
 
 export interface LengthOptions {
