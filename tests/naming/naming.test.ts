@@ -162,6 +162,11 @@ describe('focus', () => {
       ['b', 'c'],
     ],
     [
+      'of two that are written as checked the later one, the form named or around',
+      '<form id=f><input type=radio name=n id=a checked></form><input type=radio name=n form=f id=b checked>',
+      ['b'],
+    ],
+    [
       'summary and its open details',
       '<details open><summary id=a>s</summary><a id=b href=x></a></details>',
       ['a', 'b'],
